@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Board;
+
+use Burrow\Quantity\Bytes;
+use Burrow\Quantity\Duration;
+use Burrow\Quantity\Money;
+use Burrow\Quantity\Rate;
+use Burrow\Quantity\Volts;
+use Burrow\Quantity\Watts;
+
+/** A class of boards, described by what it can do. */
+final readonly class BoardClass
+{
+    /**
+     * @param  list<Bus>  $buses
+     * @param  ?float  $wiredMegabits  line rate of the wired socket in Mb/s; null when there is none
+     * @param  ?float  $wirelessMegabits  rate on the air in Mb/s; null when there is no radio
+     * @param  float  $supplyAmps  current the supply must be able to give
+     */
+    public function __construct(
+        public string $id,
+        public string $label,
+        public string $summary,
+        public Processor $processor,
+        public Bytes $memory,
+        public ?float $wiredMegabits,
+        public ?float $wirelessMegabits,
+        public Rate $diskPort,
+        public array $buses,
+        public string $powerInlet,
+        public float $supplyAmps,
+        public Watts $idle,
+        public Watts $busy,
+        public Volts $undervoltage,
+        public Duration $networkAfter,
+        public Money $price,
+        public string $lights,
+    ) {}
+
+    public function megabits(LinkKind $link): ?float
+    {
+        return match ($link) {
+            LinkKind::Wired => $this->wiredMegabits,
+            LinkKind::Wireless => $this->wirelessMegabits,
+        };
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Board;
+
+use Burrow\Quantity\Amps;
+use Burrow\Quantity\Bytes;
+use Burrow\Quantity\Duration;
+use Burrow\Quantity\Money;
+use Burrow\Quantity\Rate;
+use Burrow\Quantity\Volts;
+use Burrow\Quantity\Watts;
+
+/** Turns a catalogue entry that its JSON Schema has passed into a typed value. */
+final readonly class CatalogueReader
+{
+    /** @param array<string, mixed> $entry an entry valid under board.schema.json */
+    public function board(array $entry): BoardClass
+    {
+        /** @var array{id: string, label: string, summary: string, processor: array{cores: int, bits: int, ms_per_mb: array{serve: int|float, network: int|float, usb: int|float}}, memory_mib: int, links: array{wired_mbit?: int, wireless_mbit?: int|float, disk_mbyte: int|float}, buses: list<array{name: string, mbyte: int|float, carries: list<string>}>, power: array{inlet: string, supply_amps: int|float, idle_watts: int|float, busy_watts: int|float, undervoltage: int|float}, network_after_s: int, price: int|float, lights: string} $entry */
+        $cost = $entry['processor']['ms_per_mb'];
+
+        return new BoardClass(
+            id: $entry['id'],
+            label: $entry['label'],
+            summary: $entry['summary'],
+            processor: new Processor($entry['processor']['cores'], $entry['processor']['bits'], (float) $cost['serve'], (float) $cost['network'], (float) $cost['usb']),
+            memory: Bytes::mebi($entry['memory_mib']),
+            wiredMegabits: isset($entry['links']['wired_mbit']) ? (float) $entry['links']['wired_mbit'] : null,
+            wirelessMegabits: isset($entry['links']['wireless_mbit']) ? (float) $entry['links']['wireless_mbit'] : null,
+            diskPort: Rate::megabytesPerSecond($entry['links']['disk_mbyte']),
+            buses: array_map(fn (array $bus): Bus => new Bus($bus['name'], Rate::megabytesPerSecond($bus['mbyte']), $bus['carries']), $entry['buses']),
+            powerInlet: $entry['power']['inlet'],
+            supplyAmps: (float) $entry['power']['supply_amps'],
+            idle: Watts::of($entry['power']['idle_watts']),
+            busy: Watts::of($entry['power']['busy_watts']),
+            undervoltage: Volts::of($entry['power']['undervoltage']),
+            networkAfter: Duration::seconds($entry['network_after_s']),
+            price: Money::of($entry['price']),
+            lights: $entry['lights'],
+        );
+    }
+
+    /** @param array<string, mixed> $entry an entry valid under supply.schema.json */
+    public function supply(array $entry): Supply
+    {
+        /** @var array{id: string, label: string, volts: int|float, amps: int|float, price: int|float} $entry */
+        return new Supply($entry['id'], $entry['label'], Volts::of($entry['volts']), Amps::of($entry['amps']), Money::of($entry['price']));
+    }
+
+    /** @param array<string, mixed> $entry an entry valid under cable.schema.json */
+    public function cable(array $entry): Cable
+    {
+        /** @var array{id: string, label: string, awg: int, metres: int|float, price: int|float} $entry */
+        return new Cable($entry['id'], $entry['label'], $entry['awg'], (float) $entry['metres'], Money::of($entry['price']));
+    }
+
+    /** @param array<string, mixed> $entry an entry valid under drive.schema.json */
+    public function drive(array $entry): Drive
+    {
+        /** @var array{id: string, label: string, spins: bool, capacity_gb: int|float, mbyte: int|float, running_amps: int|float, starting_amps: int|float, price: int|float} $entry */
+        return new Drive(
+            $entry['id'],
+            $entry['label'],
+            $entry['spins'],
+            Bytes::giga($entry['capacity_gb']),
+            Rate::megabytesPerSecond($entry['mbyte']),
+            Amps::of($entry['running_amps']),
+            Amps::of($entry['starting_amps']),
+            Money::of($entry['price']),
+        );
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Board;
+
+use Burrow\Quantity\Amps;
+use Burrow\Quantity\Bytes;
+use Burrow\Quantity\Money;
+use Burrow\Quantity\Rate;
+
+/** An attached disk: capacity, sustained rate, and the current it takes from the board (zero with its own supply). */
+final readonly class Drive
+{
+    public function __construct(
+        public string $id,
+        public string $label,
+        public bool $spins,
+        public Bytes $capacity,
+        public Rate $rate,
+        public Amps $running,
+        public Amps $starting,
+        public Money $price,
+    ) {}
+}

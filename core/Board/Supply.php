@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Board;
+
+use Burrow\Quantity\Amps;
+use Burrow\Quantity\Money;
+use Burrow\Quantity\Volts;
+
+/** A power supply by what it gives at its socket. */
+final readonly class Supply
+{
+    public function __construct(
+        public string $id,
+        public string $label,
+        public Volts $voltage,
+        public Amps $current,
+        public Money $price,
+    ) {}
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\BringUp;
+
+use Burrow\Quantity\Duration;
+use Burrow\Role\StepTemplate;
+use DateTimeImmutable;
+use InvalidArgumentException;
+
+/** A wait that began at a known moment: it can be worked out again after a reload, a crash or on another screen. */
+final readonly class Countdown
+{
+    private function __construct(
+        public DateTimeImmutable $end,
+        public Duration $expected,
+        public Duration $remaining,
+        public Duration $over,
+        public string $source,
+    ) {}
+
+    /**
+     * @param  list<float>  $measured  how long this step took before, in seconds
+     * @param  float  $speed  of the bench's clock; 1 for a real box
+     *
+     * @throws InvalidArgumentException for a step that does not wait
+     */
+    public static function of(StepTemplate $step, DateTimeImmutable $began, DateTimeImmutable $now, array $measured = [], float $speed = 1): self
+    {
+        if ($step->waitTo === null || $step->waitFrom === null) {
+            throw new InvalidArgumentException("The step “{$step->id}” is no wait.");
+        }
+        $expected = $measured === [] ? $step->waitTo->seconds / $speed : max($measured);
+        $since = (float) $now->format('U.u') - (float) $began->format('U.u');
+
+        return new self(
+            $began->modify('+'.(int) ceil($expected).' seconds'),
+            Duration::seconds($expected),
+            Duration::seconds(max(0, $expected - $since)),
+            Duration::seconds(max(0, $since - $expected)),
+            $measured === []
+                ? ($speed === 1.0 ? '' : 'the bench runs '.(int) $speed.' times faster; ')."{$step->waitFrom} to {$step->waitTo}, common practice"
+                : 'measured here before, '.count($measured).(count($measured) === 1 ? ' run' : ' runs'),
+        );
+    }
+
+    public function isOver(): bool
+    {
+        return $this->remaining->seconds <= 0;
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\BringUp;
+
+use Burrow\Quantity\Duration;
+use Burrow\Role\Role;
+use Burrow\Role\StepTemplate;
+use OutOfBoundsException;
+
+/** The steps that bring up a box for a job: the common ones with the job's own between them. */
+final readonly class Playbook
+{
+    /** @param non-empty-list<StepTemplate> $steps */
+    private function __construct(public array $steps) {}
+
+    /**
+     * @param  non-empty-list<StepTemplate>  $before
+     * @param  list<StepTemplate>  $after
+     */
+    public static function for(Role $role, array $before, array $after): self
+    {
+        return new self([...$before, ...$role->steps, ...$after]);
+    }
+
+    /** @throws OutOfBoundsException when the playbook has no such step */
+    public function step(string $id): StepTemplate
+    {
+        foreach ($this->steps as $step) {
+            if ($step->id === $id) {
+                return $step;
+            }
+        }
+
+        throw new OutOfBoundsException("The playbook has no step “{$id}”.");
+    }
+
+    /**
+     * Hands-on time of the steps that are not finished.
+     *
+     * @param  list<string>  $finished  ids
+     */
+    public function handsLeft(array $finished): Duration
+    {
+        return $this->sum($finished, fn (StepTemplate $step): float => $step->hands->seconds);
+    }
+
+    /**
+     * Waiting time of the steps that are not finished, by the middle of what is expected.
+     *
+     * @param  list<string>  $finished  ids
+     */
+    public function waitLeft(array $finished): Duration
+    {
+        return $this->sum($finished, fn (StepTemplate $step): float => (($step->waitFrom->seconds ?? 0) + ($step->waitTo->seconds ?? 0)) / 2);
+    }
+
+    /**
+     * @param  list<string>  $finished
+     * @param  callable(StepTemplate): float  $time
+     */
+    private function sum(array $finished, callable $time): Duration
+    {
+        $open = array_filter($this->steps, fn (StepTemplate $step): bool => ! in_array($step->id, $finished, true));
+
+        return Duration::seconds(array_sum(array_map($time, $open)));
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Card;
+
+use Burrow\Intake\YamlLines;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Place;
+use Symfony\Component\Yaml\Exception\ParseException;
+use Symfony\Component\Yaml\Yaml;
+
+/** A YAML file of a card, read as far as it can be. */
+final readonly class CardDocument
+{
+    /** @param ?array<mixed> $data null when the file cannot be read */
+    private function __construct(
+        private string $name,
+        private string $text,
+        public ?array $data,
+        public Findings $findings,
+    ) {}
+
+    public static function read(string $name, string $text): self
+    {
+        $text = str_replace("\r\n", "\n", (string) preg_replace('/^\xEF\xBB\xBF/', '', $text));
+        if (preg_match('/^ *\t/m', $text, $match, PREG_OFFSET_CAPTURE) === 1) {
+            return self::unread($name, $text, Finding::stop('card.yaml_tab', "A tab indents a line of {$name}.", 'YAML forbids tabs there; the whole file is ignored on the box.', 'Replace it with spaces.', Place::file($name, 1 + substr_count($text, "\n", 0, $match[0][1]))));
+        }
+        try {
+            $data = Yaml::parse($text);
+        } catch (ParseException $problem) {
+            $line = $problem->getParsedLine();
+
+            return self::unread($name, $text, Finding::stop('card.yaml_does_not_parse', "{$name} cannot be read.", 'The whole file is ignored on the box, not only this line.', 'Look at the indentation and the quotes here and one line above.', Place::file($name, $line > 0 ? min($line, 1 + substr_count($text, "\n")) : null)));
+        }
+        if (! is_array($data)) {
+            return self::unread($name, $text, Finding::stop('card.yaml_empty', "{$name} says nothing.", 'Every line is empty or a comment.', 'Take the comment marks away, or write the file anew.', Place::file($name, 1)));
+        }
+
+        return new self($name, $text, $data, Findings::of());
+    }
+
+    /** @param list<int|string> $path */
+    public function place(array $path): Place
+    {
+        return Place::file($this->name, YamlLines::locate($this->text, $path));
+    }
+
+    private static function unread(string $name, string $text, Finding $finding): self
+    {
+        return new self($name, $text, null, Findings::of($finding));
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Card;
+
+use Burrow\Net\SshPublicKey;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Place;
+
+/** Judges what somebody typed for the first login: a public key, a password, a user name. */
+final class LoginCheck
+{
+    /** Tried first by every program that guesses passwords. */
+    private const WELL_KNOWN = ['password', 'passwort', 'changeme', 'letmein1', '12345678', '123456789', 'qwertyui', 'administrator', 'adminadmin', 'rootroot', 'useruser'];
+
+    /** Tidies a pasted key: line breaks inside the base64 part are taken out. Null when it does not decode. */
+    public static function key(string $pasted): ?SshPublicKey
+    {
+        $words = preg_split('/\s+/', trim($pasted), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $type = array_shift($words) ?? '';
+        // A broken line leaves the key in several pieces; join pieces for as long as no key decodes.
+        for ($base64 = '', $piece = 0; $piece < min(count($words), 40); $piece++) {
+            $base64 .= $words[$piece];
+            $key = strlen($base64) % 4 === 0 ? SshPublicKey::tryOf($type, $base64, implode(' ', array_slice($words, $piece + 1))) : null;
+            if ($key !== null && self::isWhole($key)) {
+                return $key;
+            }
+        }
+
+        return null;
+    }
+
+    public static function keyFindings(string $pasted, string $field = 'public_key'): Findings
+    {
+        $place = Place::field($field);
+        if (str_contains($pasted, 'PRIVATE KEY')) {
+            return Findings::of(Finding::stop('card.private_key', 'This is the private key.', 'It must never leave the desk computer, and it was not kept here.', 'Paste the file that ends in .pub.', $place));
+        }
+        $key = self::key($pasted);
+        if ($key === null) {
+            return Findings::of(Finding::stop('card.key_does_not_decode', 'This public key does not decode.', 'A character is missing or was added, and the box would refuse the login without a word.', 'Paste the whole line of the .pub file: ssh-…, a long text, a name.', $place));
+        }
+        if ($key->type === 'ssh-dss') {
+            return Findings::of(Finding::stop('card.key_too_old', 'Keys of the kind ssh-dss are refused by current systems.', 'They were switched off in 2015.', 'Make one with ssh-keygen -t ed25519.', $place));
+        }
+
+        return preg_match('/\S\s*[\r\n]\s*\S/', trim($pasted)) === 1
+            ? Findings::of(Finding::note('card.key_line_breaks', 'The key came with line breaks; they were taken out.', 'It is one line.', '', $place))
+            : Findings::of();
+    }
+
+    public static function passwordFindings(#[\SensitiveParameter] string $password, string $field = 'password'): Findings
+    {
+        $place = Place::field($field);
+
+        return match (true) {
+            mb_strlen($password) < 8 => Findings::of(Finding::stop('card.password_short', 'The password has fewer than 8 characters.', 'NIST SP 800-63B asks for 8 at least.', 'Take a few words in a row.', $place)),
+            in_array(strtolower($password), self::WELL_KNOWN, true) => Findings::of(Finding::stop('card.password_known', 'This password is among the first that anyone tries.', 'NIST SP 800-63B asks to refuse those.', 'Take a few words in a row.', $place)),
+            default => Findings::of(),
+        };
+    }
+
+    public static function userFindings(string $user, string $field = 'user'): Findings
+    {
+        $place = Place::field($field);
+
+        return match (true) {
+            preg_match('/^[a-z_][a-z0-9_-]{0,31}$/D', $user) !== 1 => Findings::of(Finding::stop('card.user_name', "“{$user}” is no user name.", 'Small letters, digits, - and _, beginning with a letter, 32 at most (useradd(8)).', 'One short word, such as “warden”.', $place)),
+            $user === 'root' => Findings::of(Finding::stop('card.user_root', 'Remote login as root is refused on current systems.', 'And every slip would be final.', 'Choose a name of your own; it may use sudo.', $place)),
+            default => Findings::of(),
+        };
+    }
+
+    /** All length-prefixed fields of the blob are there: a piece of a key may decode as base64 and still be cut off. */
+    private static function isWhole(SshPublicKey $key): bool
+    {
+        $blob = (string) base64_decode($key->base64);
+        for ($at = 0, $fields = 0; $at < strlen($blob); $fields++) {
+            if ($at + 4 > strlen($blob)) {
+                return false;
+            }
+            $at += 4 + (int) hexdec(bin2hex(substr($blob, $at, 4)));
+        }
+
+        return $at === strlen($blob) && $fields >= 2;
+    }
+}

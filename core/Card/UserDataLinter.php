@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Card;
+
+use Burrow\Net\Hostname;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Place;
+
+/** The checks of `user-data`: is it read at all, can somebody log in, is remote login on, is the name one. */
+final class UserDataLinter
+{
+    /** Top-level keys of cloud-init's modules that make sense on a card. */
+    private const KEYS = ['apt', 'bootcmd', 'chpasswd', 'disable_root', 'disk_setup', 'final_message', 'fqdn', 'fs_setup', 'groups', 'growpart', 'hostname', 'keyboard', 'locale', 'manage_etc_hosts', 'mounts', 'ntp', 'output', 'package_reboot_if_required', 'package_update', 'package_upgrade', 'packages', 'password', 'phone_home', 'power_state', 'prefer_fqdn_over_hostname', 'preserve_hostname', 'resize_rootfs', 'runcmd', 'ssh', 'ssh_authorized_keys', 'ssh_deletekeys', 'ssh_genkeytypes', 'ssh_keys', 'ssh_pwauth', 'swap', 'timezone', 'user', 'users', 'write_files'];
+
+    public function lint(string $text): Findings
+    {
+        $firstLine = strtok(str_replace("\r", '', (string) preg_replace('/^\xEF\xBB\xBF/', '', $text)), "\n");
+        if ($firstLine === false || rtrim($firstLine) !== '#cloud-config') {
+            return Findings::of(Finding::stop('card.no_cloud_config_line', 'The first line of user-data is not “#cloud-config”.', 'The whole file is ignored: no name, no user, no remote login.', 'Make it the very first line, without a space before or after the #.', Place::file('user-data', 1)));
+        }
+        $document = CardDocument::read('user-data', $text);
+        if ($document->data === null) {
+            return $document->findings;
+        }
+
+        return $this->keys($document, $document->data)
+            ->and($this->name($document, $document->data))
+            ->and($this->logins($document, $document->data))
+            ->and($this->remoteLogin($document->data));
+    }
+
+    /** @param array<mixed> $data */
+    private function keys(CardDocument $document, array $data): Findings
+    {
+        $findings = Findings::of();
+        foreach (array_keys($data) as $key) {
+            if (! in_array($key, self::KEYS, true)) {
+                $findings = $findings->and([Finding::warn('card.unknown_key', "“{$key}” means nothing to cloud-init at this place.", 'It is passed over without a word.', $this->nearest((string) $key), $document->place([$key]))]);
+            }
+        }
+
+        return $findings;
+    }
+
+    private function nearest(string $key): string
+    {
+        $best = '';
+        foreach (self::KEYS as $known) {
+            if (levenshtein(substr($key, 0, 60), $known) <= 2) {
+                $best = $known;
+            }
+        }
+
+        return $best === '' ? 'It may belong under another key; look at the indentation.' : "Perhaps “{$best}” was meant.";
+    }
+
+    /** @param array<mixed> $data */
+    private function name(CardDocument $document, array $data): Findings
+    {
+        if (! array_key_exists('hostname', $data)) {
+            return Findings::of(Finding::warn('card.no_hostname', 'user-data gives the box no name.', 'It announces itself under the image\'s own name, like every other one.', 'Add a line “hostname: ”.', Place::file('user-data', 1)));
+        }
+        $name = $data['hostname'];
+        $checked = is_string($name)
+            ? Hostname::check($name)
+            : Findings::of(Finding::stop('card.hostname_not_text', 'YAML reads this name as something other than text.', 'on, no, 0123 and the like need quotes.', 'Put quotes around it.'));
+
+        return Findings::of(...array_map(fn (Finding $f): Finding => $f->at($document->place(['hostname'])), $checked->list));
+    }
+
+    /** @param array<mixed> $data */
+    private function logins(CardDocument $document, array $data): Findings
+    {
+        $findings = Findings::of();
+        $users = is_array($data['users'] ?? null) ? $data['users'] : [];
+        $someone = isset($data['ssh_authorized_keys']) || isset($data['password']) || isset($data['chpasswd']);
+        foreach ($users as $index => $user) {
+            if (! is_array($user)) {
+                continue;
+            }
+            foreach (is_array($user['ssh_authorized_keys'] ?? null) ? array_values($user['ssh_authorized_keys']) : [] as $number => $key) {
+                $bad = ! is_string($key) || LoginCheck::keyFindings($key)->blocks();
+                if ($bad) {
+                    $findings = $findings->and([Finding::stop('card.key_does_not_decode', 'A public key in user-data does not decode.', 'The box would refuse that login without a word.', 'Paste the whole line of the .pub file again, in quotes.', $document->place(['users', (int) $index, 'ssh_authorized_keys', $number]))]);
+                } else {
+                    $someone = true;
+                }
+            }
+            foreach (['passwd', 'hashed_passwd'] as $field) {
+                if (isset($user[$field])) {
+                    $someone = $someone || ($user['lock_passwd'] ?? true) === false;
+                    $findings = $findings->and($this->hash($document, $user[$field], ['users', (int) $index, $field]));
+                }
+            }
+            if (isset($user['plain_text_passwd'])) {
+                $someone = $someone || ($user['lock_passwd'] ?? true) === false;
+                $findings = $findings->and([Finding::warn('card.password_in_clear', 'A password stands in user-data as it is typed.', 'Whoever finds the card can read it.', 'Put its hash there as hashed_passwd.', $document->place(['users', (int) $index, 'plain_text_passwd']))]);
+            }
+        }
+
+        return $someone ? $findings : $findings->and([Finding::stop('card.nobody_can_log_in', 'No account in user-data could log in.', 'There is no key, and no password that is not locked.', 'Add a public key, or hashed_passwd with lock_passwd: false.', Place::file('user-data', isset($data['users']) ? $document->place(['users'])->line : 1))]);
+    }
+
+    /** @param list<int|string> $path */
+    private function hash(CardDocument $document, mixed $hash, array $path): Findings
+    {
+        return is_string($hash) && preg_match('/^\$(?:6|5|y|2[aby])\$/', $hash) === 1
+            ? Findings::of()
+            : Findings::of(Finding::stop('card.password_not_hashed', 'This password is not a hash the box knows.', 'The login would be refused.', 'A hash begins with $6$ or $y$; make one with openssl passwd -6.', $document->place($path)));
+    }
+
+    /** @param array<mixed> $data */
+    private function remoteLogin(array $data): Findings
+    {
+        $commands = json_encode([$data['runcmd'] ?? [], $data['bootcmd'] ?? []], JSON_PARTIAL_OUTPUT_ON_ERROR) ?: '';
+
+        return preg_match('/\bsshd?\b/', $commands) === 1 || in_array('openssh-server', (array) ($data['packages'] ?? []), true)
+            ? Findings::of()
+            : Findings::of(Finding::warn('card.remote_login_off', 'Nothing in user-data switches remote login on.', 'A plain server image ships with it off, so port 22 is refused.', 'Add “runcmd: [[systemctl, enable, --now, ssh]]”.', Place::file('user-data')));
+    }
+}

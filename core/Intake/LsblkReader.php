@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Intake;
+
+use Burrow\Quantity\Bytes;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+
+/** `lsblk --json --bytes` of util-linux 2.33 and later, with whatever columns were asked for. */
+final class LsblkReader implements Reader
+{
+    public function kind(): string
+    {
+        return 'lsblk';
+    }
+
+    public function summary(): string
+    {
+        return 'lsblk --json --bytes';
+    }
+
+    public function read(string $text): Reading
+    {
+        $json = json_decode($this->outermostBraces($text), true, 32);
+        if (! is_array($json) || ! is_array($json['blockdevices'] ?? null)) {
+            return new Reading($this->kind(), [], Findings::of(Finding::stop('intake.not_lsblk_json', 'This is not what lsblk --json prints.', 'The list in curly brackets is the one that can be read without guessing.', 'Run the command as shown, with --json, and paste everything from the first { to the last }.')));
+        }
+        $disks = [];
+        $findings = Findings::of();
+        foreach ($json['blockdevices'] as $entry) {
+            $disk = is_array($entry) ? $this->disk($entry) : null;
+            if ($disk === null) {
+                $findings = $findings->and([Finding::note('intake.device_not_read', 'A device in the list has no name or no size in bytes.', 'It was left out.', 'Add --bytes to the command.')]);
+            } elseif (! preg_match('/^(loop|ram|zram|sr|dm-|md)/', $disk->name)) {
+                $disks[] = $disk;
+            }
+        }
+
+        return new Reading($this->kind(), $disks, $findings);
+    }
+
+    /** People paste the prompt along. */
+    private function outermostBraces(string $text): string
+    {
+        $from = strpos($text, '{');
+        $to = strrpos($text, '}');
+
+        return $from === false || $to === false || $to < $from ? '' : substr($text, $from, $to - $from + 1);
+    }
+
+    /** @param array<mixed> $entry */
+    private function disk(array $entry): ?BlockDevice
+    {
+        $name = $this->text($entry, 'name');
+        $size = $entry['size'] ?? null;
+        if ($name === null || ! preg_match('~^[a-zA-Z0-9/_-]{1,64}$~D', $name) || ! (is_int($size) || is_string($size) && ctype_digit($size) && strlen($size) < 19) || $size < 0) {
+            return null;
+        }
+        $parts = $this->family($entry, 0);
+
+        return new BlockDevice(
+            name: $name,
+            size: Bytes::of((int) $size),
+            model: $this->text($entry, 'model'),
+            serial: $this->text($entry, 'serial'),
+            transport: $this->text($entry, 'tran'),
+            removable: $this->flag($entry, 'rm') || $this->flag($entry, 'hotplug'),
+            readOnly: $this->flag($entry, 'ro'),
+            mountPoints: array_values(array_unique(array_merge(...array_map($this->mountPoints(...), $parts)))),
+            fileSystems: array_values(array_filter(array_map(fn (array $part): string => trim(($this->text($part, 'fstype') ?? '').' '.($this->text($part, 'label') ?? '')), $parts))),
+        );
+    }
+
+    /**
+     * The device and all below it, at most eight levels down.
+     *
+     * @param  array<mixed>  $entry
+     * @return non-empty-list<array<mixed>>
+     */
+    private function family(array $entry, int $depth): array
+    {
+        $family = [$entry];
+        foreach (is_array($entry['children'] ?? null) && $depth < 8 ? $entry['children'] : [] as $child) {
+            if (is_array($child)) {
+                $family = [...$family, ...$this->family($child, $depth + 1)];
+            }
+        }
+
+        return $family;
+    }
+
+    /**
+     * @param  array<mixed>  $entry
+     * @return list<string>
+     */
+    private function mountPoints(array $entry): array
+    {
+        $points = $entry['mountpoints'] ?? [$entry['mountpoint'] ?? null];
+
+        return array_values(array_filter(is_array($points) ? $points : [$points], is_string(...)));
+    }
+
+    /** @param array<mixed> $entry */
+    private function text(array $entry, string $key): ?string
+    {
+        $value = $entry[$key] ?? null;
+
+        return is_string($value) && trim($value) !== '' ? trim($value) : null;
+    }
+
+    /** Older versions print "0" and "1", newer ones true and false. @param array<mixed> $entry */
+    private function flag(array $entry, string $key): bool
+    {
+        return in_array($entry[$key] ?? false, [true, 1, '1'], true);
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Intake;
+
+use Burrow\Sheet\Findings;
+use JsonSerializable;
+
+/** What a reader understood of a text, and findings about what it did not. */
+final readonly class Reading implements JsonSerializable
+{
+    /** @param list<JsonSerializable> $facts */
+    public function __construct(
+        public string $kind,
+        public array $facts,
+        public Findings $findings,
+    ) {}
+
+    /**
+     * The facts of one type.
+     *
+     * @template T of JsonSerializable
+     *
+     * @param  class-string<T>  $type
+     * @return list<T>
+     */
+    public function all(string $type): array
+    {
+        return array_values(array_filter($this->facts, fn (JsonSerializable $fact): bool => $fact instanceof $type));
+    }
+
+    /** @return array{kind: string, facts: list<JsonSerializable>, findings: Findings} */
+    public function jsonSerialize(): array
+    {
+        return ['kind' => $this->kind, 'facts' => $this->facts, 'findings' => $this->findings];
+    }
+}

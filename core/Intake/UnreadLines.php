@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Intake;
+
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Place;
+
+/** Collects lines that a reader did not understand: the first few one by one, the rest as a count. */
+final class UnreadLines
+{
+    private const SHOWN = 5;
+
+    /** @var list<Finding> */
+    private array $findings = [];
+
+    private int $more = 0;
+
+    public function __construct(private readonly string $kind) {}
+
+    public function add(int $line, string $why): void
+    {
+        if (count($this->findings) >= self::SHOWN) {
+            $this->more++;
+
+            return;
+        }
+        $this->findings[] = Finding::note('intake.line_not_read', "Line {$line} was passed over: {$why}.", 'The rest was read.', '', Place::file($this->kind, $line));
+    }
+
+    public function findings(): Findings
+    {
+        $all = Findings::of(...$this->findings);
+
+        return $this->more === 0 ? $all : $all->and([Finding::note('intake.line_not_read', "And {$this->more} more lines were passed over.", 'They have the same kind of trouble.')]);
+    }
+}

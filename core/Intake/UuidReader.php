@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Intake;
+
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+
+/** The UUID that `blkid -s UUID -o value` prints, with or without the lines of the commands before it. */
+final class UuidReader implements Reader
+{
+    public function kind(): string
+    {
+        return 'uuid';
+    }
+
+    public function summary(): string
+    {
+        return 'blkid -s UUID -o value DEVICE, after making the file system';
+    }
+
+    public function read(string $text): Reading
+    {
+        if (str_contains($text, 'WRONG DISK')) {
+            return new Reading($this->kind(), [], Findings::of(Finding::stop('intake.wrong_disk', 'The serial number is not the one you chose.', 'Letters change between starts; this may be another disk.', 'Stop here and list the disks again.')));
+        }
+        // mke2fs prints the UUID too, so the last one is the one blkid was asked for.
+        if (preg_match_all('/\b[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}\b/', $text, $match) === 0) {
+            return new Reading($this->kind(), [], Findings::of(Finding::stop('intake.no_uuid', 'There is no UUID in this text.', 'The mount line goes by the UUID; without it the box would mount whatever comes first.', 'Run the blkid line again and paste its answer.')));
+        }
+        $found = $match[0];
+
+        return new Reading($this->kind(), [new FileSystemId(end($found))], Findings::of(Finding::fine('intake.uuid_read', 'The file system is '.end($found).'.')));
+    }
+}

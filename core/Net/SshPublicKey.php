@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Net;
+
+use JsonSerializable;
+
+/** An SSH public key (RFC 4253 section 6.6): of a box, or of somebody who may log in. */
+final readonly class SshPublicKey implements JsonSerializable
+{
+    private function __construct(
+        public string $type,
+        public string $base64,
+        public string $comment,
+    ) {}
+
+    /** Null when the text does not decode, or decodes to another type than it says. */
+    public static function tryOf(string $type, string $base64, string $comment = ''): ?self
+    {
+        $blob = base64_decode($base64, true);
+        if ($blob === false || strlen($blob) < 8 || preg_match('/^[a-z0-9@.-]{3,64}$/D', $type) !== 1) {
+            return null;
+        }
+        $length = (int) hexdec(bin2hex(substr($blob, 0, 4)));
+
+        return substr($blob, 4, $length) === $type ? new self($type, $base64, (string) preg_replace('/[^\x20-\x7E]/', '', $comment)) : null;
+    }
+
+    /** One line "type base64 comment", as in a .pub file. */
+    public static function tryParse(string $line): ?self
+    {
+        $words = preg_split('/\s+/', trim($line), 3) ?: [];
+
+        return self::tryOf($words[0] ?? '', $words[1] ?? '', $words[2] ?? '');
+    }
+
+    /** As `ssh-keygen -l` prints it: SHA256 and unpadded base64. */
+    public function fingerprint(): string
+    {
+        return 'SHA256:'.rtrim(base64_encode(hash('sha256', (string) base64_decode($this->base64), true)), '=');
+    }
+
+    /** @return array{type: string, fingerprint: string, key: string} */
+    public function jsonSerialize(): array
+    {
+        return ['type' => $this->type, 'fingerprint' => $this->fingerprint(), 'key' => $this->base64];
+    }
+
+    public function __toString(): string
+    {
+        return trim("{$this->type} {$this->base64} {$this->comment}");
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan;
+
+use Burrow\Quantity\Money;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Severity;
+use Burrow\Sheet\Working;
+use JsonSerializable;
+
+/** What the planner says of a plan: the conclusion first, then findings, then the workings. */
+final readonly class PlanAnswer implements JsonSerializable
+{
+    private function __construct(
+        public Findings $findings,
+        public MemoryFit $memory,
+        public SupplyFit $supply,
+        public ?CopyRate $copy,
+        public Money $price,
+    ) {}
+
+    public static function to(PlanInput $plan): self
+    {
+        $memory = MemoryFit::of($plan);
+        $supply = SupplyFit::of($plan);
+        $copy = CopyRate::of($plan);
+        $price = $plan->board->price->plus($plan->supply->price)->plus($plan->cable->price);
+
+        return new self(
+            Findings::of($memory->finding())->and($supply->findings())->and(self::links($plan, $copy))->gravestFirst(),
+            $memory,
+            $supply,
+            $copy,
+            $plan->drive === null ? $price : $price->plus($plan->drive->price),
+        );
+    }
+
+    /** Nothing stops it; warnings may stand. */
+    public function fits(): bool
+    {
+        return ! $this->findings->blocks();
+    }
+
+    /** "Fits, with 83 % memory to spare; the network is the limit at 117.7 MB/s." */
+    public function sentence(): string
+    {
+        $lead = match ($this->findings->worst()) {
+            Severity::Stop => 'Does not fit: '.lcfirst($this->findings->list[0]->found),
+            Severity::Warn => 'Fits with a warning, '.round($this->memory->spare() * 100).' % memory to spare',
+            default => 'Fits, with '.round($this->memory->spare() * 100).' % memory to spare',
+        };
+
+        return rtrim($lead, '.').($this->copy === null ? '.' : "; the {$this->copy->limit()->name} is the limit at {$this->copy->rate()}.");
+    }
+
+    /** @return list<Working> */
+    public function workings(): array
+    {
+        return array_values(array_filter([$this->memory->working(), $this->supply->working(), $this->copy?->working()]));
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'sentence' => $this->sentence(),
+            'fits' => $this->fits(),
+            'findings' => $this->findings,
+            'workings' => $this->workings(),
+            'price' => (string) $this->price,
+        ];
+    }
+
+    private static function links(PlanInput $plan, ?CopyRate $copy): Findings
+    {
+        $findings = Findings::of();
+        if ($plan->board->megabits($plan->link) === null) {
+            $findings = $findings->and([Finding::stop('plan.no_such_link', "The {$plan->board->label} has no {$plan->link->label()} of its own.", 'An adapter would hang on the disk\'s bus and halve it.', 'Choose the other link or another board.')]);
+        } elseif ($plan->link->value === 'wireless') {
+            $findings = $findings->and([Finding::note('plan.wired_before_wireless', 'Wired is the better choice for anything always on.', 'Wi-Fi works, and is slower and drops out at times (common practice).', 'Use a cable if one can reach.')]);
+        }
+        if ($plan->role->needsDisk && $plan->drive === null) {
+            $findings = $findings->and([Finding::stop('plan.no_disk', 'The job needs a disk and the plan has none.', 'Files on the card wear it out and go when it goes.', 'Choose a disk.')]);
+        }
+        if ($copy !== null && $copy->rate()->inMegabytes() < 5) {
+            $findings = $findings->and([Finding::note('plan.copy_slow', "Copies run at {$copy->rate()}.", 'Fine for archive and backup, useless for editing video (common practice).', "Without the {$copy->limit()->name} as the limit it would be {$copy->next()->rate}.")]);
+        }
+
+        return $findings;
+    }
+}

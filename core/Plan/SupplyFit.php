@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan;
+
+use Burrow\Quantity\Amps;
+use Burrow\Quantity\Volts;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Line;
+use Burrow\Sheet\Source;
+use Burrow\Sheet\Working;
+
+/** Current asked of the supply, and the voltage that is left at the board after the cable. */
+final readonly class SupplyFit
+{
+    private function __construct(private PlanInput $plan) {}
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan);
+    }
+
+    /** Board under load, with the disk running. */
+    public function current(): Amps
+    {
+        return $this->boardCurrent()->plus($this->plan->drive->running ?? Amps::of(0));
+    }
+
+    /** Board under load while the disk starts. */
+    public function peak(): Amps
+    {
+        return $this->boardCurrent()->plus($this->plan->drive->starting ?? Amps::of(0));
+    }
+
+    /** At the board's inlet, at the peak. */
+    public function voltage(): Volts
+    {
+        return $this->plan->supply->voltage->less(Volts::across(Wire::roundTrip($this->plan->cable), $this->peak()));
+    }
+
+    public function findings(): Findings
+    {
+        $findings = Findings::of($this->currentFinding(), $this->voltageFinding());
+        if (($this->plan->drive?->spins ?? false) && $this->plan->drive->starting->amps > 0) {
+            $findings = $findings->and([Finding::note('plan.spinning_on_board', 'The spinning disk is fed by the board.', "It takes {$this->plan->drive->starting} while it starts, and again at every start after a rest.", 'A powered hub or a disk with its own supply takes that load off the board.')]);
+        }
+
+        return $findings;
+    }
+
+    public function working(): Working
+    {
+        $cable = $this->plan->cable;
+        $perMetre = Wire::ohmsPerMetre($cable->gauge);
+        $ohms = Wire::roundTrip($cable);
+
+        return Working::of(
+            'plan.voltage_at_board',
+            'Voltage at the board',
+            (string) $this->voltage(),
+            Source::standard('ASTM B258, IACS; Ohm\'s law')->and(Source::catalogue('currents')),
+            Line::computed('current at the peak', "{$this->plan->board->busy} ÷ {$this->plan->supply->voltage} + ".($this->plan->drive->starting ?? Amps::of(0)).' for the disk', (string) $this->peak()),
+            Line::computed('wire diameter', "0.127 mm × 92^((36−{$cable->gauge})/39)", number_format(Wire::diameter($cable->gauge) * 1000, 3, '.', '').' mm'),
+            Line::computed('wire', '1.724e-8 Ω·m ÷ cross-section', number_format($perMetre->ohms * 1000, 1, '.', '').' mΩ/m'),
+            Line::computed('cable, there and back', "2 × {$cable->metres} m × ".number_format($perMetre->ohms * 1000, 1, '.', '').' mΩ/m', (string) $ohms),
+            Line::computed('at the board', "{$this->plan->supply->voltage} − {$this->peak()} × {$ohms}", (string) $this->voltage()),
+            Line::given('the board complains below', (string) $this->plan->board->undervoltage, 'catalogue'),
+        );
+    }
+
+    private function boardCurrent(): Amps
+    {
+        return $this->plan->board->busy->at($this->plan->supply->voltage);
+    }
+
+    private function currentFinding(): Finding
+    {
+        $supply = $this->plan->supply;
+        $board = $this->plan->board;
+        if ($supply->current->amps < $this->peak()->amps) {
+            return Finding::stop('plan.supply_too_weak', "The supply gives {$supply->current}, and {$this->peak()} is asked of it.", 'The voltage breaks down under load and the box restarts or damages its card.', "Take one of at least {$board->supplyAmps} A.");
+        }
+        if ($supply->current->amps < $board->supplyAmps) {
+            // A phone charger also drops its voltage long before its rated current.
+            return Finding::stop('plan.supply_below_class', "The supply gives {$supply->current}; a board with a {$board->powerInlet} inlet wants {$board->supplyAmps} A.", 'Common practice: what the board draws on average says little about its peaks.', "Take one of at least {$board->supplyAmps} A.");
+        }
+
+        return Finding::fine('plan.supply_fits', "Supply: {$this->peak()} at the peak of {$supply->current}.");
+    }
+
+    private function voltageFinding(): Finding
+    {
+        $least = $this->plan->board->undervoltage;
+
+        return $this->voltage()->volts < $least->volts
+            ? Finding::warn('plan.voltage_low', "{$this->voltage()} at the board; it complains below {$least}.", "The cable loses {$this->plan->supply->voltage->less($this->voltage())} at the peak: {$this->plan->cable->label}.", 'A shorter or thicker cable cures it.')
+            : Finding::fine('plan.voltage_fits', "Voltage at the board: {$this->voltage()}.");
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Role;
+
+use Burrow\Quantity\Bytes;
+
+/** A job a box can have: what it needs, where it listens, how it is set up and how often it is looked after. */
+final readonly class Role
+{
+    /**
+     * @param  list<RolePort>  $ports
+     * @param  list<string>  $packages  Debian packages installed at first boot
+     * @param  list<StepTemplate>  $steps  the steps of its playbook that come after the box is up to date
+     * @param  list<string>  $backUp
+     * @param  list<string>  $cautions
+     * @param  string  $servesAll  what every other box depends on it for ("names"), or empty
+     */
+    public function __construct(
+        public string $id,
+        public string $label,
+        public string $short,
+        public string $summary,
+        public bool $needsDisk,
+        public Bytes $memoryIdle,
+        public Bytes $memoryBusy,
+        public bool $facesWorld,
+        public int $cadenceDays,
+        public array $ports,
+        public array $packages,
+        public array $steps,
+        public array $backUp,
+        public array $cautions,
+        public string $servesAll,
+    ) {}
+
+    /** The port that shows the job is being done: the first one it lists. */
+    public function servicePort(): ?RolePort
+    {
+        return $this->ports[0] ?? null;
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Role;
+
+use Burrow\Net\Port;
+use Burrow\Net\Protocol;
+use Burrow\Quantity\Bytes;
+use Burrow\Quantity\Duration;
+
+/** Turns a job's YAML, once its JSON Schema has passed it, into a Role. */
+final readonly class RoleReader
+{
+    /** @param array<string, mixed> $entry an entry valid under role.schema.json */
+    public function role(array $entry): Role
+    {
+        /** @var array{id: string, label: string, short: string, summary: string, needs: array{disk: bool, memory_idle_mib: int, memory_busy_mib: int}, faces_world: bool, cadence_days: int, ports: list<array{port: int, protocol: string, purpose: string, may_face_world: bool}>, packages?: list<string>, playbook?: list<array<string, mixed>>, back_up: list<string>, cautions?: list<string>, serves_all?: string} $entry */
+        return new Role(
+            id: $entry['id'],
+            label: $entry['label'],
+            short: $entry['short'],
+            summary: $entry['summary'],
+            needsDisk: $entry['needs']['disk'],
+            memoryIdle: Bytes::mebi($entry['needs']['memory_idle_mib']),
+            memoryBusy: Bytes::mebi($entry['needs']['memory_busy_mib']),
+            facesWorld: $entry['faces_world'],
+            cadenceDays: $entry['cadence_days'],
+            ports: array_map(fn (array $port): RolePort => new RolePort(Port::of($port['port']), Protocol::from($port['protocol']), $port['purpose'], $port['may_face_world']), $entry['ports']),
+            packages: $entry['packages'] ?? [],
+            steps: $this->steps($entry['playbook'] ?? []),
+            backUp: $entry['back_up'],
+            cautions: $entry['cautions'] ?? [],
+            servesAll: $entry['serves_all'] ?? '',
+        );
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $steps  valid under the schema's "step"
+     * @return list<StepTemplate>
+     */
+    public function steps(array $steps): array
+    {
+        return array_map($this->step(...), $steps);
+    }
+
+    /** @param array<string, mixed> $entry */
+    private function step(array $entry): StepTemplate
+    {
+        /** @var array{id: string, kind: string, title: string, text: string, command?: string, expect?: string, hands_s: int, wait_s?: array{int, int}, probe?: string, reads?: string, meanwhile?: string, if_longer?: string, caution?: string} $entry */
+        return new StepTemplate(
+            id: $entry['id'],
+            kind: StepKind::from($entry['kind']),
+            title: $entry['title'],
+            text: trim($entry['text']),
+            command: rtrim($entry['command'] ?? ''),
+            expect: trim($entry['expect'] ?? ''),
+            hands: Duration::seconds($entry['hands_s']),
+            waitFrom: isset($entry['wait_s']) ? Duration::seconds($entry['wait_s'][0]) : null,
+            waitTo: isset($entry['wait_s']) ? Duration::seconds($entry['wait_s'][1]) : null,
+            probe: $entry['probe'] ?? '',
+            reads: $entry['reads'] ?? '',
+            meanwhile: trim($entry['meanwhile'] ?? ''),
+            ifLonger: trim($entry['if_longer'] ?? ''),
+            caution: trim($entry['caution'] ?? ''),
+        );
+    }
+}

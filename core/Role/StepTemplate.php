@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Role;
+
+use Burrow\Quantity\Duration;
+
+/** A step of a playbook before this box's values are filled in. {{name}} marks a value. */
+final readonly class StepTemplate
+{
+    /**
+     * @param  string  $probe  what checks the step: "lease", "port:22", "host_key", "pinned", "service", or empty
+     * @param  string  $reads  the Intake kind that judges what is pasted, or empty
+     * @param  string  $caution  shown beside the step where something can be hurt or lost
+     */
+    public function __construct(
+        public string $id,
+        public StepKind $kind,
+        public string $title,
+        public string $text,
+        public string $command,
+        public string $expect,
+        public Duration $hands,
+        public ?Duration $waitFrom,
+        public ?Duration $waitTo,
+        public string $probe,
+        public string $reads,
+        public string $meanwhile,
+        public string $ifLonger,
+        public string $caution,
+    ) {}
+}

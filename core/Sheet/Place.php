@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Sheet;
+
+/** Where a finding points: a form field, or a file with its line (counted from 1). */
+final readonly class Place
+{
+    private function __construct(
+        public ?string $field,
+        public ?string $file,
+        public ?int $line,
+    ) {}
+
+    public static function field(string $name): self
+    {
+        return new self($name, null, null);
+    }
+
+    public static function file(string $name, ?int $line = null): self
+    {
+        return new self(null, $name, $line);
+    }
+
+    public function __toString(): string
+    {
+        return $this->field ?? $this->file.($this->line === null ? '' : ':'.$this->line);
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Stores;
+
+use Burrow\Intake\BlockDevice;
+use Burrow\Quantity\Bytes;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+
+/** Which disk of a box is the new store, and which must not be touched. Refuses to choose in doubt. */
+final readonly class DiskChoice
+{
+    /** Sold and real capacity differ by a few per cent at most. */
+    private const TOLERANCE = 0.08;
+
+    private function __construct(
+        public ?BlockDevice $disk,
+        public Findings $findings,
+    ) {}
+
+    /**
+     * @param  list<BlockDevice>  $disks
+     * @param  ?Bytes  $planned  capacity of the disk in the plan
+     */
+    public static function among(array $disks, ?Bytes $planned): self
+    {
+        $kept = Findings::of();
+        $candidates = [];
+        foreach ($disks as $disk) {
+            $reason = self::mustStay($disk, $planned);
+            if ($reason === null) {
+                $candidates[] = $disk;
+            } else {
+                $kept = $kept->and([Finding::note('stores.disk_stays', "{$disk->name}, {$disk->size->decimal()}: not touched.", $reason)]);
+            }
+        }
+        if (count($candidates) !== 1) {
+            $what = $candidates === [] ? 'No disk in the list can be the store.' : 'More than one disk could be the store: '.implode(', ', array_map(fn (BlockDevice $d): string => $d->name, $candidates)).'.';
+
+            return new self(null, Findings::of(Finding::stop('stores.disk_in_doubt', $what, 'Wiping the wrong one cannot be undone, so none is named.', $candidates === [] ? 'Plug the disk in, wait ten seconds and list again.' : 'Unplug all but the one and list again.'))->and($kept));
+        }
+        $disk = $candidates[0];
+        $holds = $disk->fileSystems === [] ? 'It is empty.' : 'It holds: '.implode(', ', $disk->fileSystems).'. All of that would be gone.';
+        $finding = $disk->fileSystems === []
+            ? Finding::fine('stores.disk_chosen', self::name($disk), $holds)
+            : Finding::warn('stores.disk_not_empty', self::name($disk), $holds, 'Look at it on another computer first if you do not know it.');
+
+        return new self($disk, Findings::of($finding)->and($kept));
+    }
+
+    private static function name(BlockDevice $disk): string
+    {
+        return "The store is {$disk->name}: {$disk->size->decimal()}".($disk->serial === null ? '' : ", serial {$disk->serial}").'.';
+    }
+
+    /** Why a disk is left alone, or null. */
+    private static function mustStay(BlockDevice $disk, ?Bytes $planned): ?string
+    {
+        return match (true) {
+            $disk->isSystem() => 'The running system lives on it.',
+            $disk->mountPoints !== [] => 'It is mounted at '.implode(', ', $disk->mountPoints).'.',
+            $disk->readOnly => 'It is read-only.',
+            $disk->size->count === 0 => 'It is an empty reader.',
+            $planned !== null && abs($disk->size->count - $planned->count) > $planned->count * self::TOLERANCE => "The plan says {$planned->decimal()}.",
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Upkeep;
+
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Line;
+use Burrow\Sheet\Source;
+use Burrow\Sheet\Working;
+use DateTimeImmutable;
+
+/** When a box is to be updated next: its last update and the shortest cadence of its jobs. */
+final readonly class Due
+{
+    private const SOON_DAYS = 3;
+
+    private function __construct(
+        public string $box,
+        public DateTimeImmutable $last,
+        public int $cadenceDays,
+        public DateTimeImmutable $date,
+        public int $daysLeft,
+    ) {}
+
+    /** @param non-empty-array<string, int> $cadences job => days */
+    public static function of(string $box, DateTimeImmutable $last, array $cadences, DateTimeImmutable $now): self
+    {
+        $days = min($cadences);
+        $date = $last->modify("+{$days} days");
+
+        return new self($box, $last, $days, $date, (int) floor(($date->getTimestamp() - $now->getTimestamp()) / 86400));
+    }
+
+    public function isOverdue(): bool
+    {
+        return $this->daysLeft < 0;
+    }
+
+    public function isSoon(): bool
+    {
+        return ! $this->isOverdue() && $this->daysLeft <= self::SOON_DAYS;
+    }
+
+    public function finding(): Finding
+    {
+        return match (true) {
+            $this->isOverdue() => Finding::warn('upkeep.overdue', ucfirst($this->box).' is '.-$this->daysLeft.' days past its update.', 'Known holes stay open until then.', 'Update it at the next quiet hour.'),
+            $this->isSoon() => Finding::note('upkeep.due_soon', ucfirst($this->box).' is due '.($this->daysLeft === 0 ? 'today' : "in {$this->daysLeft} days").'.', 'An update takes about ten minutes and a restart.', 'Choose an hour when nobody needs it.'),
+            default => Finding::fine('upkeep.in_time', ucfirst($this->box)." is up to date for {$this->daysLeft} more days."),
+        };
+    }
+
+    public function working(): Working
+    {
+        return Working::of(
+            'upkeep.due',
+            'When the next update is due',
+            $this->date->format('Y-m-d'),
+            Source::catalogue('cadence of the job'),
+            Line::given('last update', $this->last->format('Y-m-d')),
+            Line::given('cadence', "{$this->cadenceDays} days", 'shortest of its jobs'),
+            Line::computed('due', "{$this->last->format('Y-m-d')} + {$this->cadenceDays} days", $this->date->format('Y-m-d')),
+        );
+    }
+}
