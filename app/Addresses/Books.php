@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Addresses;
+
+use App\Models\Box;
+use App\Models\Network;
+use Burrow\Addresses\AddressBook;
+use Burrow\Addresses\Taken;
+use Burrow\Net\Hostname;
+use Burrow\Net\Ipv4;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Place;
+
+/** The names and addresses of a network's boxes, from the database into the core's books. */
+final class Books
+{
+    /** Everybody's addresses but this box's own. */
+    public static function addresses(Network $network, ?Box $except = null): AddressBook
+    {
+        $taken = Box::query()->where('network_id', $network->id)->whereNotNull('address')->when($except, fn ($query, Box $box) => $query->whereKeyNot($box->id))
+            ->orderByRaw('INET_ATON(address)')->get(['id', 'name', 'address']);
+
+        return new AddressBook($network->asLocalNetwork(), array_values($taken->map(fn (Box $box): Taken => new Taken(Ipv4::parse((string) $box->address), $box->called()))->all()));
+    }
+
+    /** The rules of RFC 952/1123, and whether another box has the name already. */
+    public static function nameFindings(Network $network, string $typed, Box $box): Findings
+    {
+        $findings = Findings::of(...array_map(fn (Finding $finding): Finding => $finding->at(Place::field('name')), Hostname::check($typed)->list));
+        $taken = Box::query()->where('network_id', $network->id)->where('name', strtolower($typed))->whereKeyNot($box->id)->exists();
+
+        return ! $taken ? $findings : $findings->and([Finding::stop('addresses.name_taken', "Another box is called {$typed}.", 'Two boxes with one name answer in turns, and the router\'s list shows only one.', 'Choose another word.', Place::field('name'))]);
+    }
+}

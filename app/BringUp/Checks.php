@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\BringUp;
+
+use App\Bench\BenchAway;
+use App\Bench\BenchClient;
+use App\Models\Box;
+use App\Probe\HostKeyProbe;
+use App\Probe\Target;
+use App\Probe\TcpProbe;
+use Burrow\BringUp\DoorState;
+use Burrow\BringUp\HostKeyHistory;
+use Burrow\BringUp\LeaseMatch;
+use Burrow\Intake\Intake;
+use Burrow\Intake\Lease;
+use Burrow\Net\Hostname;
+use Burrow\Net\Ipv4;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+
+/** The checks that a run makes by itself: the router's list, ports, the host key. */
+final readonly class Checks
+{
+    public function __construct(
+        private Intake $intake,
+        private TcpProbe $tcp,
+        private HostKeyProbe $keys,
+        private BenchClient $bench,
+    ) {}
+
+    /** @param string $pasted the router's list where it cannot be read from here */
+    public function check(RunBook $book, string $probe, string $pasted): Outcome
+    {
+        $box = $book->run->box;
+
+        return match ($probe) {
+            'lease' => $this->lease($book, $pasted),
+            'port:22' => $this->door($box, $this->foundAddress($book), 22),
+            'host_key' => $this->hostKey($box, $this->foundAddress($book)),
+            'pinned', 'back' => $this->pinned($box),
+            default => $this->service($book),
+        };
+    }
+
+    private function lease(RunBook $book, string $pasted): Outcome
+    {
+        $box = $book->run->box;
+        try {
+            $text = trim($pasted) === '' && $box->on_bench ? $this->bench->text('leases', 'text') : $pasted;
+        } catch (BenchAway $away) {
+            return Outcome::notYet(Findings::of(Finding::warn('bringup.bench_away', $away->getMessage(), 'The bench is a program of its own.', 'Start it: ./burrow up.')));
+        }
+        $reading = $this->intake->read('leases', $text);
+        if ($reading->findings->blocks()) {
+            return Outcome::notYet($reading->findings);
+        }
+        $before = $book->run->learned['leases_before'] ?? [];
+        $match = LeaseMatch::find(Hostname::parse((string) $box->name), $reading->all(Lease::class), is_array($before) ? array_values(array_filter($before, is_string(...))) : []);
+        $findings = $match->findings->and($reading->findings);
+
+        return $match->lease === null
+            ? Outcome::notYet($findings)
+            : Outcome::over("at {$match->lease->address}", $findings, ['found' => (string) $match->lease->address, 'mac' => (string) $match->lease->mac]);
+    }
+
+    private function foundAddress(RunBook $book): Ipv4
+    {
+        return Ipv4::parse($book->run->learnedText('found') ?? (string) $book->run->box->address);
+    }
+
+    private function door(Box $box, Ipv4 $address, int $port): Outcome
+    {
+        $state = $this->tcp->ask(Target::of($box, $address, $port));
+        $findings = Findings::of($state->finding($address, $port));
+
+        return $state === DoorState::Open ? Outcome::over("port {$port} open", $findings) : Outcome::notYet($findings);
+    }
+
+    private function hostKey(Box $box, Ipv4 $address): Outcome
+    {
+        $key = $this->keys->ask(Target::of($box, $address, 22));
+        if ($key === null) {
+            return Outcome::notYet(Findings::of(Finding::warn('bringup.no_host_key', 'Port 22 showed no host key.', 'Either it is not remote login that answers there, or it is just starting.', 'Look again in half a minute.')));
+        }
+        $finding = HostKeyHistory::judge($key, $box->host_key, $box->host_key_at?->toDateTimeImmutable(), $box->card_written_at?->toDateTimeImmutable());
+        $findings = Findings::of($finding);
+
+        return $findings->blocks() ? Outcome::notYet($findings) : Outcome::over(mb_strimwidth($key->fingerprint(), 0, 20, '…'), $findings, ['host_key' => $key->fingerprint()]);
+    }
+
+    private function pinned(Box $box): Outcome
+    {
+        $address = Ipv4::parse((string) $box->address);
+        $door = $this->door($box, $address, 22);
+        if (! $door->over) {
+            return $door;
+        }
+        $key = $this->hostKey($box, $address);
+
+        return $key->over ? Outcome::over("at {$address}", $door->findings->and($key->findings)) : $key;
+    }
+
+    private function service(RunBook $book): Outcome
+    {
+        $port = $book->role->servicePort();
+        if ($port === null || $port->protocol->value !== 'tcp') {
+            return Outcome::over('not a TCP port', Findings::of());
+        }
+
+        return $this->door($book->run->box, Ipv4::parse((string) $book->run->box->address), $port->port->number);
+    }
+}

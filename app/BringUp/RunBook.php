@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\BringUp;
+
+use App\Catalogue\Catalogue;
+use App\Models\Box;
+use App\Models\Run;
+use App\Models\RunStep;
+use Burrow\BringUp\Countdown;
+use Burrow\BringUp\Playbook;
+use Burrow\BringUp\Values;
+use Burrow\Role\Role;
+use Burrow\Role\StepTemplate;
+use Burrow\Stores\FstabLine;
+use Burrow\Stores\SmbShare;
+use DateTimeImmutable;
+use RuntimeException;
+
+/** A run seen together with its playbook: which template a step plays, and the values that fill it. */
+final readonly class RunBook
+{
+    public const STORE = ['store_label' => 'store', 'mount_point' => '/srv/store', 'share' => 'store'];
+
+    public Playbook $playbook;
+
+    public Role $role;
+
+    public function __construct(public Run $run, Catalogue $catalogue)
+    {
+        $job = $run->box->jobs->first();
+        $this->role = ($job === null ? null : $catalogue->role($job->role)) ?? throw new RuntimeException("The job of {$run->box->called()} is no longer in the catalogue.");
+        $common = $catalogue->commonSteps();
+        $this->playbook = Playbook::for($this->role, $common['before'], $common['after']);
+    }
+
+    public function template(RunStep $step): StepTemplate
+    {
+        return $this->playbook->step($step->step);
+    }
+
+    public function values(): Values
+    {
+        $box = $this->run->box;
+        $known = [
+            'host' => $box->name, 'user' => $box->user, 'address' => $box->address, 'mac' => $box->mac, 'fingerprint' => $box->host_key,
+            'disk' => $this->run->learnedText('disk'), 'disk_serial' => $this->run->learnedText('disk_serial'), 'disk_partition' => $this->run->learnedText('disk_partition'),
+            ...self::STORE,
+        ];
+        $uuid = $this->run->learnedText('uuid');
+        $blocks = array_filter([
+            'fstab_line' => $uuid === null ? null : (string) new FstabLine($uuid, self::STORE['mount_point']),
+            'smb_share' => $box->user === null ? null : (string) new SmbShare(self::STORE['share'], self::STORE['mount_point'], $box->user),
+        ]);
+
+        return new Values(array_filter($known, is_string(...)), $blocks);
+    }
+
+    /** Null for a step that does not wait or has not begun. */
+    public function countdown(RunStep $step): ?Countdown
+    {
+        $template = $this->template($step);
+        if ($template->waitTo === null || $step->began_at === null) {
+            return null;
+        }
+
+        return Countdown::of($template, $step->began_at->toDateTimeImmutable(), new DateTimeImmutable, $this->measured($template), $this->speed());
+    }
+
+    /** @return list<string> ids of the steps that are over */
+    public function finished(): array
+    {
+        return array_values($this->run->steps->filter(fn (RunStep $step): bool => $step->isFinished())->map(fn (RunStep $step): string => $step->step)->all());
+    }
+
+    /** "Step 8 of 15. 21 min of your hands left, 34 min of waiting." */
+    public function sentence(): string
+    {
+        $finished = $this->finished();
+        if ($this->run->finished_at !== null) {
+            return "All {$this->run->steps->count()} steps are over, and {$this->run->box->called()} is in service.";
+        }
+
+        return 'Step '.(count($finished) + 1)." of {$this->run->steps->count()}. {$this->playbook->handsLeft($finished)} of your hands left, {$this->playbook->waitLeft($finished)} of waiting.";
+    }
+
+    private function speed(): float
+    {
+        $speed = $this->run->learned['speed'] ?? 1;
+
+        return is_numeric($speed) && $speed > 0 ? (float) $speed : 1.0;
+    }
+
+    /**
+     * How long this step took on boxes of the same class, in seconds. Whoever comes back much later than expected
+     * has measured the coffee and not the box; such times do not count.
+     *
+     * @return list<float>
+     */
+    private function measured(StepTemplate $template): array
+    {
+        $box = $this->run->box;
+        $longest = ($template->waitTo->seconds ?? 0) * 1.5 / $this->speed();
+        $times = RunStep::query()
+            ->where('step', $template->id)->where('state', RunStep::DONE)->whereNotNull('began_at')->where('run_id', '!=', $this->run->id)
+            ->whereIn('run_id', Run::query()->select('id')->whereIn('box_id', Box::query()->select('id')->where('board', $box->board)->where('on_bench', $box->on_bench)))
+            ->latest('id')->limit(10)->get()
+            ->map(fn (RunStep $step): float => (float) $step->began_at?->diffInSeconds($step->finished_at))
+            ->filter(fn (float $seconds): bool => $seconds > 0 && $seconds <= $longest);
+
+        return array_values($times->all());
+    }
+}

@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\BringUp;
+
+use App\Bench\BenchAway;
+use App\Bench\BenchClient;
+use App\Catalogue\Catalogue;
+use App\Models\Box;
+use App\Models\JournalEntry;
+use App\Models\Run;
+use App\Models\RunStep;
+use Burrow\Intake\Intake;
+use Burrow\Intake\Lease;
+use Burrow\Role\StepTemplate;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Moves runs along. Every change is one transaction that first looks whether the step is still what the person
+ * saw, so that two tabs, a crash or a repeated click never lose or double anything.
+ */
+final readonly class RunDesk
+{
+    public function __construct(
+        private Catalogue $catalogue,
+        private BenchClient $bench,
+        private Intake $intake,
+    ) {}
+
+    /** The box's run; begun when there is none or the last one is over. */
+    public function begin(Box $box): Run
+    {
+        $existing = $box->run;
+        if ($existing !== null && $existing->finished_at === null) {
+            return $existing;
+        }
+        $learned = $box->on_bench ? $this->benchBefore() : [];
+
+        return DB::transaction(function () use ($box, $learned): Run {
+            $run = Run::query()->create(['box_id' => $box->id, 'learned' => $learned]);
+            foreach ((new RunBook($run, $this->catalogue))->playbook->steps as $position => $template) {
+                RunStep::query()->create(['run_id' => $run->id, 'position' => $position, 'step' => $template->id, 'state' => RunStep::OPEN]);
+            }
+            $box->update(['stage' => Box::BRINGING_UP]);
+            JournalEntry::write($box, 'run', "Bringing up {$box->called()} began.");
+
+            return $run;
+        });
+    }
+
+    /** Starts a step's wait. */
+    public function start(RunStep $step, int $version): void
+    {
+        $this->change($step, $version, function (RunStep $step): void {
+            $step->state = RunStep::RUNNING;
+            $step->began_at = now();
+        });
+    }
+
+    public function skip(RunStep $step, int $version, string $reason): void
+    {
+        $this->change($step, $version, function (RunStep $step) use ($reason): void {
+            $step->state = RunStep::SKIPPED;
+            $step->outcome = mb_strimwidth('passed over: '.$reason, 0, 190, '…');
+            $step->finished_at = now();
+            JournalEntry::write($step->run->box, 'overruled', "Step “{$step->step}” was passed over: {$reason}");
+            $this->finishIfLast($step);
+        });
+    }
+
+    /** Writes down what came of a step; the outcome was worked out before, outside the transaction. */
+    public function settle(RunStep $step, int $version, StepTemplate $template, Outcome $outcome): void
+    {
+        $this->change($step, $version, function (RunStep $step) use ($template, $outcome): void {
+            $step->findings = array_map(fn ($finding): array => ['severity' => $finding->severity->value, 'code' => $finding->code, 'found' => $finding->found, 'why' => $finding->why, 'do' => $finding->do, 'field' => $finding->place?->field], $outcome->findings->list);
+            if (! $outcome->over) {
+                return;
+            }
+            $step->state = RunStep::DONE;
+            $step->outcome = mb_strimwidth($outcome->words, 0, 190, '…');
+            $step->finished_at = now();
+            $this->learn($step->run, $template, $outcome);
+            $this->finishIfLast($step);
+        });
+    }
+
+    /** @param callable(RunStep): void $change */
+    private function change(RunStep $seen, int $version, callable $change): void
+    {
+        DB::transaction(function () use ($seen, $version, $change): void {
+            $step = RunStep::query()->with(['run.box.jobs', 'run.steps'])->lockForUpdate()->findOrFail($seen->id);
+            if ($step->isFinished()) {
+                throw new StepTold('This step is already over: it was finished '.($step->finished_at?->diffForHumans() ?? 'meanwhile').', perhaps in another tab. Nothing was changed.');
+            }
+            if ($step->version !== $version) {
+                throw new StepTold('This step has moved on since this page was loaded, perhaps in another tab. Here is how it stands now; nothing was changed.');
+            }
+            if ($step->run->current()?->id !== $step->id) {
+                throw new StepTold('Another step comes first. Nothing was changed.');
+            }
+            $change($step);
+            $step->version++;
+            $step->save();
+        });
+    }
+
+    private function learn(Run $run, StepTemplate $template, Outcome $outcome): void
+    {
+        $learned = array_filter($outcome->learned, is_string(...));
+        $box = $run->box;
+        if (isset($learned['mac'])) {
+            $box->mac = $learned['mac'];
+        }
+        if (isset($learned['host_key']) && $learned['host_key'] !== $box->host_key) {
+            $box->host_key = $learned['host_key'];
+            $box->host_key_at = now();
+            JournalEntry::write($box, 'host key', "Host key kept: {$learned['host_key']}");
+        }
+        if ($template->probe === 'pinned') {
+            $box->pinned_at = now();
+            JournalEntry::write($box, 'address', "{$box->called()} is pinned to {$box->address} by a reservation in the router.");
+        }
+        if ($template->id === 'upgrade') {
+            $box->updated_system_at = now();
+            JournalEntry::write($box, 'update', "System brought up to date: {$outcome->words}.");
+        }
+        $box->save();
+        $run->update(['learned' => [...$run->learned, ...$learned]]);
+    }
+
+    private function finishIfLast(RunStep $step): void
+    {
+        $run = $step->run;
+        $left = $run->steps->filter(fn (RunStep $other): bool => $other->id !== $step->id && ! $other->isFinished());
+        if ($left->isEmpty()) {
+            (new Moving)->in($run, new RunBook($run, $this->catalogue));
+        }
+    }
+
+    /**
+     * The router's list before power-on, and the speed of the bench's clock.
+     *
+     * @return array<string, mixed>
+     */
+    private function benchBefore(): array
+    {
+        try {
+            $leases = $this->intake->read('leases', $this->bench->text('leases', 'text'))->all(Lease::class);
+
+            return ['leases_before' => array_map(fn (Lease $lease): string => (string) $lease->mac, $leases), 'speed' => $this->bench->ask(['do' => 'status'])['speed'] ?? 1];
+        } catch (BenchAway) {
+            return [];
+        }
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Bench\BenchAway;
+use App\Bench\BenchClient;
+use App\Demo\DemoBench;
+use Database\Seeders\DemoSeeder;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+
+final class DemoCommand extends Command
+{
+    protected $signature = 'burrow:demo';
+
+    protected $description = 'Sets database and bench back to the demo of the first day';
+
+    private const TABLES = ['journal_entries', 'run_steps', 'runs', 'stores', 'openings', 'services', 'box_dependencies', 'box_jobs', 'boxes', 'networks', 'catalogue_entries', 'users'];
+
+    public function handle(BenchClient $bench): int
+    {
+        Schema::withoutForeignKeyConstraints(fn () => array_map(fn (string $table) => DB::table($table)->truncate(), self::TABLES));
+        app(DemoSeeder::class)->run();
+        try {
+            $bench->ask(['do' => 'load', 'state' => DemoBench::state()]);
+        } catch (BenchAway $away) {
+            $this->warn($away->getMessage());
+        }
+
+        return 0;
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Catalogue\Catalogue;
+use Burrow\Plan\PlanAnswer;
+use Burrow\Plan\PlanFile;
+use Illuminate\Console\Command;
+
+final class PlanCommand extends Command
+{
+    use TellsFindings;
+
+    protected $signature = 'burrow:plan {file : a plan as YAML} {--json : everything as JSON}';
+
+    protected $description = 'Does this plan fit?';
+
+    public function handle(Catalogue $catalogue): int
+    {
+        $file = (string) $this->argument('file');
+        $yaml = $this->textOf($file);
+        if ($yaml === null) {
+            return 2;
+        }
+        $plan = PlanFile::read($yaml, Catalogue::schema('plan'), basename($file), $catalogue->roles(), $catalogue->boards(), $catalogue->supplies(), $catalogue->cables(), $catalogue->drives());
+        if ($plan->input === null) {
+            return $this->tell($plan->findings);
+        }
+        $answer = PlanAnswer::to($plan->input);
+        if ($this->option('json')) {
+            return $this->json($answer, $answer->fits() ? 0 : 1);
+        }
+        $this->line($answer->sentence());
+
+        return $this->tell($answer->findings);
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Addresses\Books;
+use App\Models\Box;
+use App\Models\Network;
+use Burrow\Drawing\AddressBand;
+use Burrow\Net\Ipv4;
+use Illuminate\Contracts\View\View;
+
+/** Who has which address, and what is free. */
+final class AddressesController
+{
+    public function __invoke(): View
+    {
+        $network = Network::home();
+        $boxes = Box::query()->where('network_id', $network->id)->whereNotNull('address')->orderByRaw('INET_ATON(address)')->get();
+        $held = array_values($boxes->map(fn (Box $box): Ipv4 => Ipv4::parse((string) $box->address))->all());
+
+        return view('addresses.index', [
+            'network' => $network, 'boxes' => $boxes,
+            'free' => Books::addresses($network)->propose(), 'band' => AddressBand::of($network->asLocalNetwork(), $held),
+        ]);
+    }
+}

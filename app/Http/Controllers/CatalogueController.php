@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Catalogue\Catalogue;
+use App\Models\CatalogueEntry;
+use Burrow\Sheet\Findings;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Jobs, boards and parts, built in and of the household's own. */
+final class CatalogueController
+{
+    public function __construct(private readonly Catalogue $catalogue) {}
+
+    public function index(): View
+    {
+        return $this->page(Findings::of(), '', 'board');
+    }
+
+    public function import(Request $request): View|RedirectResponse
+    {
+        $yaml = str_replace("\r\n", "\n", $request->string('yaml')->value());
+        $kind = in_array($request->string('kind')->value(), Catalogue::KINDS, true) ? $request->string('kind')->value() : 'board';
+        $entry = $this->catalogue->import($kind, $yaml);
+
+        return $entry->data === null
+            ? $this->page($entry->findings, $yaml, $kind)
+            : redirect()->route('catalogue')->with('told', 'Taken in. It can be chosen in a plan from now on.');
+    }
+
+    public function export(string $kind, string $id): Response
+    {
+        abort_unless(in_array($kind, Catalogue::KINDS, true), 404);
+        $yaml = CatalogueEntry::query()->where('kind', $kind)->where('slug', $id)->value('yaml') ?? $this->catalogue->builtIn($kind, $id);
+        abort_unless(is_string($yaml), 404);
+
+        return response($yaml, 200, ['Content-Type' => 'application/yaml', 'Content-Disposition' => 'attachment; filename="'.basename($id).'.yaml"']);
+    }
+
+    private function page(Findings $findings, string $yaml, string $kind): View
+    {
+        return view('catalogue.index', [
+            'catalogue' => $this->catalogue, 'findings' => $findings, 'yaml' => $yaml, 'kind' => $kind,
+            'own' => CatalogueEntry::query()->get()->map(fn (CatalogueEntry $entry): string => $entry->kind.'/'.$entry->slug)->all(),
+        ]);
+    }
+}

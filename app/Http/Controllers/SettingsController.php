@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\JournalEntry;
+use App\Models\Network;
+use Burrow\Addresses\NetworkCheck;
+use Burrow\Sheet\Findings;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** The network as the router hands it out. */
+final class SettingsController
+{
+    private const FIELDS = ['name', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'time_zone'];
+
+    public function edit(): View
+    {
+        return view('settings.edit', ['typed' => Network::home()->only(self::FIELDS), 'findings' => Findings::of()]);
+    }
+
+    public function update(Request $request): View|RedirectResponse
+    {
+        $typed = array_map(fn (string $field): string => mb_substr($request->string($field)->trim()->value(), 0, 80), array_combine(self::FIELDS, self::FIELDS));
+        $check = NetworkCheck::of($typed['prefix'], $typed['router'], $typed['pool_first'], $typed['pool_last'], $typed['domain']);
+        if ($check->network === null || ! in_array($typed['time_zone'], timezone_identifiers_list(), true)) {
+            return view('settings.edit', ['typed' => $typed, 'findings' => $check->findings]);
+        }
+        $network = Network::home();
+        $network->update(['wan' => $typed['wan'] ?: null, 'name' => $typed['name'] ?: 'The network'] + $typed);
+        JournalEntry::write($network, 'network', "The network is described as {$check->network->prefix}, router {$check->network->router}, pool {$check->network->pool}.");
+
+        return redirect()->route('settings')->with('told', 'Kept.');
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/** A job of a box, by its id in the catalogue. */
+class BoxJob extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

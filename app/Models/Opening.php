@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Model;
+
+/** A way in from outside: which port of the router leads to which port of a box, and why. */
+class Opening extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['review_on' => 'date'];
+
+    /** @return BelongsTo<Box, $this> */
+    public function box(): BelongsTo
+    {
+        return $this->belongsTo(Box::class);
+    }
+}

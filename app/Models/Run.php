@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * One playing of a playbook. What it learned on the way ("disk", "uuid" …) fills later commands.
+ *
+ * @property array<string, mixed> $learned
+ */
+class Run extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['learned' => 'array', 'finished_at' => 'datetime'];
+
+    /** @return BelongsTo<Box, $this> */
+    public function box(): BelongsTo
+    {
+        return $this->belongsTo(Box::class);
+    }
+
+    /** @return HasMany<RunStep, $this> */
+    public function steps(): HasMany
+    {
+        return $this->hasMany(RunStep::class)->orderBy('position');
+    }
+
+    public function current(): ?RunStep
+    {
+        return $this->steps->first(fn (RunStep $step): bool => ! $step->isFinished());
+    }
+
+    /** The run in progress that every page shows. */
+    public static function inProgress(): ?self
+    {
+        return self::query()->whereNull('finished_at')->with(['box.jobs', 'steps'])->latest('id')->first();
+    }
+
+    public function learnedText(string $name): ?string
+    {
+        $value = $this->learned[$name] ?? null;
+
+        return is_string($value) && $value !== '' ? $value : null;
+    }
+}

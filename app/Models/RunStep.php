@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * One step of a run. Its version rises with every change, so that a second tab notices.
+ *
+ * @property ?list<array<string, ?string>> $findings
+ */
+class RunStep extends Model
+{
+    public const OPEN = 'open';
+
+    public const RUNNING = 'running';
+
+    public const DONE = 'done';
+
+    public const SKIPPED = 'skipped';
+
+    protected $guarded = [];
+
+    protected $casts = ['began_at' => 'datetime', 'finished_at' => 'datetime', 'findings' => 'array'];
+
+    /** Milliseconds count when the bench runs fast. */
+    protected $dateFormat = 'Y-m-d H:i:s.v';
+
+    /** @return BelongsTo<Run, $this> */
+    public function run(): BelongsTo
+    {
+        return $this->belongsTo(Run::class);
+    }
+
+    public function isFinished(): bool
+    {
+        return in_array($this->state, [self::DONE, self::SKIPPED], true);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Probe;
+
+use App\Models\Box;
+use Burrow\Net\Ipv4;
+use Burrow\Net\Prefix;
+use InvalidArgumentException;
+
+/**
+ * Where a question goes out to. Only addresses of the box's own network are ever asked; a box on the bench is
+ * asked at its stand-in on loopback with its ports raised.
+ */
+final readonly class Target
+{
+    /** A board that runs on the bench holds this port open, raised like all others. */
+    private const ECHO = 7;
+
+    /**
+     * @param  ?int  $presence  on loopback the kernel refuses in the name of machines that are not there, so a refusal
+     *                          only counts when this port of the same host is open
+     */
+    private function __construct(
+        public string $host,
+        public int $port,
+        public ?int $presence = null,
+    ) {}
+
+    /** @throws InvalidArgumentException when the network in the database does not cover the address */
+    public static function of(Box $box, Ipv4 $address, int $port): self
+    {
+        if (! Prefix::parse($box->network->prefix)->contains($address) || ! $address->isPrivate()) {
+            throw new InvalidArgumentException("{$address} is not in the household's network; nothing else is ever asked.");
+        }
+
+        $offset = config()->integer('burrow.bench_offset');
+
+        return $box->on_bench
+            ? new self((string) $address->onLoopback(), $port + $offset, self::ECHO + $offset)
+            : new self((string) $address, $port);
+    }
+
+    /** The question whether the machine is there at all; null where a refusal answers that. */
+    public function presence(): ?self
+    {
+        return $this->presence === null ? null : new self($this->host, $this->presence);
+    }
+}

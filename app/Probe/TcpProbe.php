@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Probe;
+
+use Burrow\BringUp\DoorState;
+
+/** Opens TCP connections and says what it met. Many at once take no longer than one. */
+final readonly class TcpProbe
+{
+    private const SLICE_MICROSECONDS = 20000;
+
+    public function __construct(private float $timeout) {}
+
+    public function ask(Target $target): DoorState
+    {
+        return $this->askAll(['one' => $target])['one'];
+    }
+
+    /**
+     * @param  array<string, Target>  $targets
+     * @return array<string, DoorState> under the same keys
+     */
+    public function askAll(array $targets): array
+    {
+        $states = [];
+        foreach (array_chunk($targets, 200, true) as $chunk) {
+            $states += $this->askChunk($chunk);
+        }
+
+        return $this->withoutTheAbsent($targets, $states);
+    }
+
+    /**
+     * @param  array<string, Target>  $targets
+     * @param  array<string, DoorState>  $states
+     * @return array<string, DoorState>
+     */
+    private function withoutTheAbsent(array $targets, array $states): array
+    {
+        $refused = array_filter($targets, fn (Target $target, string|int $key): bool => $states[$key] === DoorState::Refused, ARRAY_FILTER_USE_BOTH);
+        $presence = array_filter(array_map(fn (Target $target): ?Target => $target->presence(), $refused));
+        foreach ($presence === [] ? [] : $this->askAll($presence) as $key => $state) {
+            $states[$key] = $state === DoorState::Open ? DoorState::Refused : DoorState::Silent;
+        }
+
+        return $states;
+    }
+
+    /**
+     * @param  array<string, Target>  $targets
+     * @return array<string, DoorState>
+     */
+    private function askChunk(array $targets): array
+    {
+        $states = array_map(fn (): DoorState => DoorState::Silent, $targets);
+        $waiting = [];
+        foreach ($targets as $key => $target) {
+            $stream = @stream_socket_client("tcp://{$target->host}:{$target->port}", $code, $message, $this->timeout, STREAM_CLIENT_ASYNC_CONNECT | STREAM_CLIENT_CONNECT);
+            if ($stream === false) {
+                $states[$key] = $code === SOCKET_ECONNREFUSED ? DoorState::Refused : DoorState::Silent;
+            } else {
+                stream_set_blocking($stream, false);
+                $waiting[$key] = $stream;
+            }
+        }
+        $until = microtime(true) + $this->timeout;
+        while ($waiting !== [] && microtime(true) < $until) {
+            $read = null;
+            $write = $except = $waiting;
+            if (stream_select($read, $write, $except, 0, self::SLICE_MICROSECONDS) === 0) {
+                continue;
+            }
+            foreach ([...array_keys($write), ...array_keys($except)] as $key) {
+                if (isset($waiting[$key])) {
+                    // A connection that was refused becomes writable too, but has no peer.
+                    $states[$key] = stream_socket_get_name($waiting[$key], true) === false ? DoorState::Refused : DoorState::Open;
+                    fclose($waiting[$key]);
+                    unset($waiting[$key]);
+                }
+            }
+        }
+        array_map(fclose(...), $waiting);
+
+        return $states;
+    }
+}

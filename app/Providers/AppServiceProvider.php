@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Bench\BenchClient;
+use App\Catalogue\Catalogue;
+use App\Probe\TcpProbe;
+use Burrow\Intake\Intake;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+
+class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(Catalogue::class);
+        $this->app->singleton(Intake::class, fn (): Intake => Intake::standard());
+        $this->app->singleton(BenchClient::class, fn (): BenchClient => new BenchClient(config()->string('burrow.bench_socket')));
+        $this->app->singleton(TcpProbe::class, fn (): TcpProbe => new TcpProbe(config()->float('burrow.probe_timeout')));
+    }
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict(! $this->app->isProduction());
+        RateLimiter::for('login', fn (Request $request): array => [
+            Limit::perMinute(6)->by('login '.$request->ip().' '.mb_substr($request->string('name')->lower()->value(), 0, 40)),
+            Limit::perMinute(30)->by('login '.$request->ip()),
+        ]);
+    }
+}

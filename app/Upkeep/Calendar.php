@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Upkeep;
+
+use App\Catalogue\Catalogue;
+use App\Models\Box;
+use Burrow\Upkeep\Due;
+use DateTimeImmutable;
+use Illuminate\Support\Collection;
+
+/** When each box is due, from its jobs in the catalogue and its last update. */
+final readonly class Calendar
+{
+    public function __construct(private Catalogue $catalogue) {}
+
+    /**
+     * @param  Collection<int, Box>  $boxes  with their jobs
+     * @return array<int, Due> by box id, soonest first
+     */
+    public function of(Collection $boxes): array
+    {
+        $now = new DateTimeImmutable;
+        $dues = [];
+        foreach ($boxes as $box) {
+            $cadences = $this->cadences($box);
+            if ($box->updated_system_at !== null && $cadences !== []) {
+                $dues[$box->id] = Due::of($box->called(), $box->updated_system_at->toDateTimeImmutable(), $cadences, $now);
+            }
+        }
+        uasort($dues, fn (Due $a, Due $b): int => $a->date <=> $b->date);
+
+        return $dues;
+    }
+
+    /** @return array<string, int> job => days */
+    private function cadences(Box $box): array
+    {
+        $cadences = [];
+        foreach ($box->jobs as $job) {
+            $role = $this->catalogue->role($job->role);
+            if ($role !== null) {
+                $cadences[$role->short] = $role->cadenceDays;
+            }
+        }
+
+        return $cadences;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Components;
+
+use App\BringUp\RunBook;
+use App\Catalogue\Catalogue;
+use App\Models\Run;
+use Burrow\BringUp\Countdown;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use Illuminate\View\Component;
+
+/** The frame of every page: rail, header with the run in progress, theme. */
+final class Page extends Component
+{
+    public readonly string $theme;
+
+    public readonly ?Run $run;
+
+    public readonly ?Countdown $countdown;
+
+    public readonly int $stepNumber;
+
+    public function __construct(
+        Request $request,
+        Catalogue $catalogue,
+        public string $title,
+        public string $place = '',
+    ) {
+        $theme = $request->cookie('theme');
+        $this->theme = in_array($theme, ['chalk', 'den'], true) ? $theme : '';
+        $this->run = Run::inProgress();
+        $step = $this->run?->current();
+        $this->stepNumber = ($step->position ?? 0) + 1;
+        $this->countdown = $this->run === null || $step === null ? null : (new RunBook($this->run, $catalogue))->countdown($step);
+    }
+
+    public function render(): View
+    {
+        return view('components.page');
+    }
+}

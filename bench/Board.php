@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench;
+
+/** A simulated board: its hardware, the card in it, and what it has become since the power came on. Keeps no secret. */
+final class Board
+{
+    public string $phase = 'off';
+
+    public ?string $address = null;
+
+    public ?FirstBoot $boot = null;
+
+    /** @var list<string> */
+    public array $screen = [];
+
+    public ?string $secretKey = null;
+
+    public bool $firstBootDone = false;
+
+    public int $pending = 0;
+
+    /** @var array<string, string> files on the running system, by path */
+    public array $system = ['/etc/fstab' => "UUID=00000000-0000-4000-8000-000000000001 / ext4 defaults 0 1\n", '/etc/samba/smb.conf' => "[global]\n   workgroup = WORKGROUP\n"];
+
+    /** @var list<string> users with a password of their own for shares */
+    public array $shareUsers = [];
+
+    /**
+     * @param  array<string, string>  $files  on the boot partition
+     * @param  list<array{port: int, protocol: string}>  $services  what a board that stood already listens on
+     */
+    public function __construct(
+        public readonly string $id,
+        public readonly string $mac,
+        public readonly string $class,
+        public readonly int $networkAfter,
+        public array $files = [],
+        public ?Disk $disk = null,
+        public array $services = [],
+        public bool $powered = false,
+        public ?string $fault = null,
+        public string $name = '',
+    ) {}
+
+    /**
+     * A new card: a new system with new keys.
+     *
+     * @param  array<string, string>  $files
+     */
+    public function insert(array $files): void
+    {
+        $this->files = $files;
+        $this->secretKey = null;
+        $this->boot = null;
+        $this->firstBootDone = false;
+        $this->pending = 0;
+        $this->system = (new self('', '', '', 1))->system;
+        $this->shareUsers = [];
+    }
+
+    public function hostKey(): string
+    {
+        return $this->secretKey ??= sodium_crypto_sign_secretkey(sodium_crypto_sign_keypair());
+    }
+
+    /** Mounts the disk where /etc/fstab says, as the start of the system and mount(8) do. False when no line fits. */
+    public function mount(?string $point = null): bool
+    {
+        foreach (explode("\n", $this->system['/etc/fstab']) as $line) {
+            $fields = preg_split('/\s+/', trim($line)) ?: [];
+            if ($this->disk?->uuid !== null && $fields[0] === 'UUID='.$this->disk->uuid && ($point === null || ($fields[1] ?? '') === $point)) {
+                $this->disk->mountedAt = $fields[1] ?? '/';
+
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** The share answers when its service was switched on, the disk is mounted and a share lies on it. */
+    public function shareWorks(): bool
+    {
+        $smb = $this->system['/etc/samba/smb.conf'];
+        preg_match_all('/^\s*path\s*=\s*(\S.*?)\s*$/m', $smb, $paths);
+
+        return isset($this->system['smbd enabled']) && $this->disk?->mountedAt !== null && in_array($this->disk->mountedAt, $paths[1], true);
+    }
+
+    /** @return array<string, mixed> */
+    public function state(): array
+    {
+        return [
+            'id' => $this->id, 'mac' => $this->mac, 'class' => $this->class, 'networkAfter' => $this->networkAfter,
+            'files' => $this->filesWithoutSecrets(), 'disk' => $this->disk?->state(), 'services' => $this->services,
+            'powered' => $this->powered, 'fault' => $this->fault, 'name' => $this->name, 'firstBootDone' => $this->firstBootDone, 'pending' => $this->pending,
+            'system' => $this->system, 'shareUsers' => $this->shareUsers,
+            'hostKey' => $this->secretKey === null ? null : base64_encode($this->secretKey),
+        ];
+    }
+
+    /** @param array<string, mixed> $state */
+    public static function from(array $state): self
+    {
+        /** @var array{id: string, mac: string, class: string, networkAfter: int, files?: array<string, string>, disk?: ?array<string, mixed>, services?: list<array{port: int, protocol: string}>, powered?: bool, fault?: ?string, name?: string, firstBootDone?: bool, pending?: int, system?: array<string, string>, shareUsers?: list<string>, hostKey?: ?string} $state */
+        $board = new self(
+            $state['id'], $state['mac'], $state['class'], $state['networkAfter'], $state['files'] ?? [],
+            isset($state['disk']) ? Disk::from($state['disk']) : null,
+            $state['services'] ?? [], $state['powered'] ?? false, $state['fault'] ?? null, $state['name'] ?? '',
+        );
+        $board->firstBootDone = $state['firstBootDone'] ?? false;
+        $board->pending = $state['pending'] ?? 0;
+        $board->system = $state['system'] ?? $board->system;
+        $board->shareUsers = $state['shareUsers'] ?? [];
+        $board->secretKey = isset($state['hostKey']) ? (string) base64_decode($state['hostKey'], true) : null;
+
+        return $board;
+    }
+
+    /**
+     * Password hashes stay on the card in memory and never reach the state file.
+     *
+     * @return array<string, string>
+     */
+    private function filesWithoutSecrets(): array
+    {
+        return array_map(fn (string $text): string => (string) preg_replace('/\$[0-9a-z]{1,2}\$[^"\s]+/', '$6$forgotten$forgotten', $text), $this->files);
+    }
+}

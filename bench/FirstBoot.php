@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench;
+
+use Symfony\Component\Yaml\Exception\ParseException;
+use Symfony\Component\Yaml\Yaml;
+
+/**
+ * What a board makes of the files on its card, the way a real one does: what it cannot read it passes over
+ * without a word. This is written apart from the tool's own linter, so that the two can disagree in a test.
+ */
+final readonly class FirstBoot
+{
+    /**
+     * @param  list<string>  $packages
+     * @param  list<string>  $screen  what would scroll by on a screen
+     */
+    private function __construct(
+        public bool $network,
+        public string $hostname,
+        public ?string $user,
+        public bool $remoteLogin,
+        public array $packages,
+        public array $screen,
+    ) {}
+
+    /** @param array<string, string> $files */
+    public static function from(array $files): self
+    {
+        $screen = [];
+        $seeded = isset($files['meta-data'], $files['user-data']);
+        $screen[] = $seeded ? 'first-boot settings found on the boot partition' : 'no first-boot settings found';
+        $user = $seeded ? self::userData($files['user-data'], $screen) : [];
+        $network = self::network($files['network-config'] ?? null, $screen);
+        $hostname = is_string($user['hostname'] ?? null) && preg_match('/^[a-zA-Z0-9-]{1,63}$/D', $user['hostname']) === 1 ? strtolower($user['hostname']) : 'board';
+        $account = is_array($user['users'][0] ?? null) ? $user['users'][0] : [];
+
+        return new self(
+            $network,
+            $hostname,
+            self::canLogIn($account) ? (string) $account['name'] : null,
+            self::startsRemoteLogin($user) || isset($files['ssh']),
+            array_values(array_filter((array) ($user['packages'] ?? []), is_string(...))),
+            $screen,
+        );
+    }
+
+    /**
+     * @param  list<string>  $screen
+     * @return array<mixed>
+     */
+    private static function userData(string $text, array &$screen): array
+    {
+        if (! str_starts_with($text, "#cloud-config\n")) {
+            $screen[] = 'user-data: unhandled non-multipart text, ignored';
+
+            return [];
+        }
+        try {
+            $data = Yaml::parse($text);
+        } catch (ParseException $problem) {
+            $screen[] = 'user-data: failed loading yaml, line '.$problem->getParsedLine();
+
+            return [];
+        }
+
+        return is_array($data) ? $data : [];
+    }
+
+    /**
+     * A plain image asks for an address by itself; a network-config that cannot be read takes its place all the same.
+     *
+     * @param  list<string>  $screen
+     */
+    private static function network(?string $text, array &$screen): bool
+    {
+        if ($text === null) {
+            return true;
+        }
+        try {
+            $data = Yaml::parse($text);
+        } catch (ParseException) {
+            $data = null;
+        }
+        $data = is_array($data) && is_array($data['network'] ?? null) ? $data['network'] : $data;
+        if (! is_array($data) || ($data['version'] ?? null) !== 2) {
+            $screen[] = 'network-config: not understood, no link set up';
+
+            return false;
+        }
+        foreach (is_array($data['ethernets'] ?? null) ? $data['ethernets'] : [] as $link) {
+            $name = $link['match']['name'] ?? 'eth0';
+            if (($link['dhcp4'] ?? false) === true && is_string($name) && fnmatch($name, 'eth0')) {
+                return true;
+            }
+        }
+        $screen[] = 'network-config: no link asks for an address';
+
+        return false;
+    }
+
+    /** @param array<mixed> $account */
+    private static function canLogIn(array $account): bool
+    {
+        $keys = array_filter((array) ($account['ssh_authorized_keys'] ?? []), fn (mixed $key): bool => is_string($key) && preg_match('~^(ssh|ecdsa)-\S+ [A-Za-z0-9+/]{40,}={0,2}( |$)~', $key) === 1);
+        $password = ($account['lock_passwd'] ?? true) === false && str_starts_with((string) ($account['hashed_passwd'] ?? $account['passwd'] ?? ''), '$');
+
+        return is_string($account['name'] ?? null) && ($keys !== [] || $password);
+    }
+
+    /** @param array<mixed> $user */
+    private static function startsRemoteLogin(array $user): bool
+    {
+        foreach ((array) ($user['runcmd'] ?? []) as $command) {
+            $words = is_array($command) ? implode(' ', array_filter($command, is_string(...))) : (string) $command;
+            if (preg_match('/^(sudo )?systemctl (enable|start|restart|enable --now) (--now )?sshd?(\.service)?$/', $words) === 1) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Drawing;
+
+/** How a box looks from the front page. The value is also its class in the style sheet. */
+enum ChamberState: string
+{
+    case Answers = 'answers';
+    case Silent = 'silent';
+    case Building = 'building';
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Drawing;
+
+/** The finished geometry of the cross-section. */
+final readonly class GroundPicture
+{
+    /**
+     * @param  list<Chamber>  $chambers
+     * @param  list<Tunnel>  $ways  from the gallery to the chambers
+     * @param  list<Tunnel>  $passages  what a box depends on
+     * @param  list<Shaft>  $shafts
+     */
+    public function __construct(
+        public float $width,
+        public float $height,
+        public float $turf,
+        public float $gallery,
+        public array $chambers,
+        public array $ways,
+        public array $passages,
+        public array $shafts,
+    ) {}
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Models\Box;
+use App\Models\Dependency;
+use App\Models\JournalEntry;
+use App\Models\Network;
+use App\Models\Opening;
+use App\Models\Service;
+use App\Models\Store;
+use App\Models\User;
+use Illuminate\Database\Seeder;
+
+/** The Thistledown Seed Library: six boxes in service, one of them silent. */
+class DemoSeeder extends Seeder
+{
+    /** name => [role, board, last number of the address, days since its update, ports beside those of remote login] */
+    private const BOXES = [
+        'sieve' => ['dns-filter', 'cobble', 10, 4, [['53', 'tcp', 'name lookups'], ['80', 'tcp', 'its own page']]],
+        'larder' => ['file-store', 'flint', 11, 12, [['445', 'tcp', 'file share']]],
+        'culvert' => ['tunnel-endpoint', 'pebble', 12, 2, [['51944', 'udp', 'tunnel']]],
+        'dewpoint' => ['automation-hub', 'flint', 13, 12, [['8123', 'tcp', 'its own page']]],
+        'lantern' => ['media-library', 'flint', 14, 33, [['8096', 'tcp', 'its own page']]],
+        'seedpress' => ['print-host', 'cobble', 15, 20, [['80', 'tcp', 'its own page']]],
+    ];
+
+    public function run(): void
+    {
+        User::query()->create(['name' => 'warden', 'password' => 'thistledown-demo', 'role' => 'keeper']);
+        User::query()->create(['name' => 'desk', 'password' => 'reading-room-demo', 'role' => 'guest']);
+        $network = Network::query()->create([
+            'name' => 'Thistledown Seed Library', 'prefix' => '172.22.8.0/24', 'router' => '172.22.8.1', 'pool_first' => '172.22.8.100', 'pool_last' => '172.22.8.199',
+            'domain' => 'thistledown.home.arpa', 'wan' => '203.0.113.27', 'time_zone' => 'Europe/London',
+        ]);
+        $boxes = [];
+        foreach (self::BOXES as $name => [$role, $board, $number, $days, $ports]) {
+            $boxes[$name] = $this->box($network, $name, $role, $board, $number, $days, $ports);
+        }
+        $boxes['seedpress']->update(['silent_since' => now()->subHours(3), 'answered_at' => now()->subHours(3)]);
+        JournalEntry::query()->create(['network_id' => $network->id, 'box_id' => $boxes['seedpress']->id, 'kind' => 'silent', 'text' => 'seedpress fell silent.', 'by' => 'the burrow itself', 'at' => now()->subHours(3)]);
+        Opening::query()->create(['box_id' => $boxes['culvert']->id, 'outside_port' => 51944, 'inside_port' => 51944, 'protocol' => 'udp', 'purpose' => 'tunnel', 'reason' => 'The warden looks at the greenhouse from home.', 'review_on' => now()->addMonths(4)]);
+        Store::query()->create(['box_id' => $boxes['larder']->id, 'label' => 'store', 'serial' => 'SEED000002', 'bytes' => 500000000000, 'uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7', 'mount_point' => '/srv/store', 'share' => 'store']);
+        Dependency::query()->create(['box_id' => $boxes['lantern']->id, 'on_box_id' => $boxes['larder']->id, 'what' => 'files']);
+        Dependency::query()->create(['box_id' => $boxes['culvert']->id, 'on_box_id' => $boxes['sieve']->id, 'what' => 'names']);
+    }
+
+    /** @param list<array{string, string, string}> $ports */
+    private function box(Network $network, string $name, string $role, string $board, int $number, int $days, array $ports): Box
+    {
+        $box = Box::query()->create([
+            'network_id' => $network->id, 'name' => $name, 'stage' => Box::IN_SERVICE, 'board' => $board, 'supply' => $board === 'flint' ? 'supply-3a' : 'supply-2a5',
+            'cable' => 'usual-1m', 'drive' => in_array($name, ['larder', 'lantern'], true) ? 'ssd-500' : null, 'link' => $board === 'pebble' ? 'wireless' : 'wired',
+            'address' => "172.22.8.{$number}", 'mac' => sprintf('02:4b:1e:77:00:%02x', $number), 'pinned_at' => now()->subDays(200), 'user' => 'warden', 'login' => 'key',
+            'on_bench' => true, 'answered_at' => now(), 'in_service_at' => now()->subDays(200 - $number), 'updated_system_at' => now()->subDays($days), 'card_written_at' => now()->subDays(201 - $number),
+        ]);
+        $box->jobs()->create(['role' => $role]);
+        foreach ([['22', 'tcp', 'remote login'], ...$ports] as [$port, $protocol, $purpose]) {
+            Service::query()->create(['box_id' => $box->id, 'port' => (int) $port, 'protocol' => $protocol, 'purpose' => $purpose, 'state' => $protocol === 'tcp' && $name !== 'seedpress' ? 'open' : null, 'looked_at' => now()]);
+        }
+        foreach ([['in service', 200 - $number, "{$name} is in service."], ['update', $days, 'System brought up to date.']] as [$kind, $ago, $text]) {
+            JournalEntry::query()->create(['network_id' => $network->id, 'box_id' => $box->id, 'kind' => $kind, 'text' => $text, 'by' => 'warden', 'at' => now()->subDays($ago)]);
+        }
+
+        return $box;
+    }
+}

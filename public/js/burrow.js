@@ -1,0 +1,130 @@
+// Keyboard, copying, countdowns and the theme switch. Every page works without this file; it only saves steps.
+(() => {
+  'use strict';
+
+  const places = { g: '/', r: '/reach', p: '/ports', a: '/addresses', b: '/boxes', s: '/stores', u: '/upkeep', j: '/journal', e: '/bench', c: '/catalogue', t: '/settings' };
+  const typing = (element) => element.closest('input, textarea, select, [contenteditable]') !== null;
+  let afterG = 0;
+
+  document.addEventListener('keydown', (event) => {
+    const find = document.getElementById('find');
+    if (event.key === 'Escape') {
+      const found = document.getElementById('found');
+      if (found && found.innerHTML !== '') {
+        found.innerHTML = '';
+      } else if (document.activeElement && typing(document.activeElement)) {
+        document.activeElement.blur();
+      }
+      return;
+    }
+    if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target) || document.querySelector('dialog[open]')) {
+      return;
+    }
+    if (Date.now() - afterG < 1500 && places[event.key]) {
+      afterG = 0;
+      event.preventDefault();
+      window.location.assign(places[event.key]);
+      return;
+    }
+    const doing = {
+      '/': () => find && find.focus(),
+      g: () => { afterG = Date.now(); },
+      n: () => window.location.assign('/plan'),
+      '?': () => document.getElementById('keys').showModal(),
+      x: () => { const done = document.querySelector('[data-done]'); if (done) { done.click(); } },
+      j: () => step(1),
+      k: () => step(-1),
+    }[event.key];
+    if (doing) {
+      event.preventDefault();
+      doing();
+    }
+  });
+
+  // j and k walk through whatever a page lists: steps, rows, findings.
+  const step = (by) => {
+    const stops = [...document.querySelectorAll('[data-stop]')];
+    const at = stops.indexOf(document.activeElement);
+    const next = stops[at === -1 ? (by > 0 ? 0 : stops.length - 1) : Math.min(stops.length - 1, Math.max(0, at + by))];
+    if (next) {
+      next.focus();
+      next.scrollIntoView({ block: 'nearest' });
+    }
+  };
+
+  document.addEventListener('click', (event) => {
+    const copy = event.target.closest('[data-copy]');
+    if (copy) {
+      copyText(document.getElementById(copy.dataset.copy).textContent, copy);
+    }
+    if (event.target.closest('[data-close]')) {
+      event.target.closest('dialog').close();
+    }
+    if (!event.target.closest('.find')) {
+      const found = document.getElementById('found');
+      if (found) { found.innerHTML = ''; }
+    }
+  });
+
+  const copyText = async (text, button) => {
+    const said = button.textContent;
+    try {
+      await navigator.clipboard.writeText(text);
+      button.textContent = 'Copied';
+    } catch {
+      // Without the clipboard's permission the text is selected, so that the usual keys copy it.
+      getSelection().selectAllChildren(document.getElementById(button.dataset.copy));
+      button.textContent = 'Selected';
+    }
+    setTimeout(() => { button.textContent = said; }, 1600);
+  };
+
+  // Countdowns carry the moment they end and are worked out from it, so a reload changes nothing.
+  const title = document.title;
+  const rung = new Set();
+  const two = (number) => String(number).padStart(2, '0');
+  const clock = (seconds) => (seconds >= 3600 ? Math.floor(seconds / 3600) + ':' : '') + two(Math.floor(seconds / 60) % 60) + ':' + two(seconds % 60);
+  const tick = () => {
+    let soonest = null;
+    for (const element of document.querySelectorAll('[data-ends]')) {
+      const ends = Number(element.dataset.ends);
+      const left = Math.ceil((ends - Date.now()) / 1000);
+      element.textContent = left > 0 ? clock(left) : '+' + clock(-left);
+      const ring = element.parentElement.querySelector('.ring-front');
+      if (ring) {
+        const share = Math.min(1, Math.max(0, 1 - (ends - Date.now()) / Number(element.dataset.length)));
+        ring.setAttribute('stroke-dasharray', (share * 75.4).toFixed(1) + ' 75.4');
+      }
+      soonest = soonest === null ? left : Math.min(soonest, left);
+      if (left <= 0 && !rung.has(ends)) {
+        rung.add(ends);
+        if (left > -3) { chime(); }
+        document.querySelectorAll('[data-when-over]').forEach((over) => { over.hidden = false; });
+      }
+    }
+    document.title = soonest === null ? title : (soonest > 0 ? clock(soonest) + ' · ' : 'Ready · ') + title;
+  };
+  const chime = () => {
+    try {
+      const sound = new AudioContext();
+      const tone = sound.createOscillator();
+      const volume = sound.createGain();
+      tone.frequency.value = 528;
+      volume.gain.setValueAtTime(0.08, sound.currentTime);
+      volume.gain.exponentialRampToValueAtTime(0.0001, sound.currentTime + 0.9);
+      tone.connect(volume).connect(sound.destination);
+      tone.start();
+      tone.stop(sound.currentTime + 0.9);
+    } catch { /* no sound here; the title changes all the same */ }
+  };
+  setInterval(tick, 500);
+  tick();
+
+  document.querySelectorAll('form[data-theme-switch]').forEach((form) => form.addEventListener('submit', (event) => {
+    event.preventDefault();
+    const root = document.documentElement;
+    const dark = root.dataset.theme === 'den' || (!root.dataset.theme && matchMedia('(prefers-color-scheme: dark)').matches);
+    root.dataset.theme = dark ? 'chalk' : 'den';
+    document.cookie = 'theme=' + root.dataset.theme + ';path=/;max-age=31536000;samesite=lax';
+  }));
+})();

@@ -1,0 +1,27 @@
+<x-page title="Boxes" place="boxes">
+    <x-slot:say><b>{{ $boxes->where('stage', 'in-service')->count() }} in service,</b> {{ $boxes->where('stage', '!=', 'in-service')->count() }} on the way.</x-slot:say>
+    @if ($boxes->isEmpty())
+        <x-empty title="No box yet" href="/plan" link="Plan the first one">A box begins as a plan: what it is to do, and with which parts. The sheet says whether that fits.</x-empty>
+    @else
+        <div class="sheet scroll"><table class="list">
+            <thead><tr><th scope="col">Box</th><th scope="col">Job</th><th scope="col">Address</th><th scope="col">Board</th><th scope="col">State</th><th scope="col">Next</th></tr></thead>
+            <tbody>
+            @foreach ($boxes as $box)
+                <tr>
+                    <td><a href="{{ route('box', $box) }}" data-stop><b>{{ $box->called() }}</b></a></td>
+                    <td>{{ $box->jobs->map(fn ($job) => $catalogue->role($job->role)?->label ?? $job->role)->implode(', ') }}</td>
+                    <td class="mono">{{ $box->address ?? '—' }}</td>
+                    <td>{{ ucfirst($box->board) }}</td>
+                    <td>@if ($box->isSilent()) <x-mark severity="stop" /> silent @elseif ($box->stage === 'in-service') <x-mark severity="fine" /> answers @else <x-mark severity="note" /> being set up @endif</td>
+                    <td>
+                        @if ($box->stage === 'planned') <a href="{{ route('box.name', $box) }}">Name it</a>
+                        @elseif ($box->stage === 'named') <a href="{{ route('box.card', $box) }}">Write its card</a>
+                        @elseif ($box->stage === 'bringing-up' && $box->run) <a href="{{ route('run', $box->run) }}">Go on bringing it up</a>
+                        @endif
+                    </td>
+                </tr>
+            @endforeach
+            </tbody>
+        </table></div>
+    @endif
+</x-page>

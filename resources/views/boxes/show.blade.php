@@ -1,0 +1,48 @@
+<x-page :title="$box->called()" place="boxes">
+    <x-slot:say>
+        <b>@if ($box->stage !== 'in-service') Not in service yet. @elseif ($box->isSilent()) Silent {{ $box->silent_since->diffForHumans() }}. @else Answers. @endif</b>
+        {{ ucfirst(collect($roles)->map(fn ($role) => $role->label)->implode(', ')) }}@if ($box->address) at <code>{{ $box->address }}</code>@endif.
+        @if ($due) {{ $due->isOverdue() ? 'Its update is overdue.' : 'Next update '.($due->daysLeft === 0 ? 'today.' : "in {$due->daysLeft} days.") }} @endif
+    </x-slot:say>
+    @if ($box->stage !== 'in-service')
+        <div class="row">
+            <a class="act" href="{{ $box->stage === 'bringing-up' && $box->run ? route('run', $box->run) : route($box->name === null ? 'box.name' : 'box.card', $box) }}">Go on</a>
+            <form method="post" action="{{ route('box.drop', $box) }}">@csrf @method('delete')<button class="ghost">Drop this plan</button></form>
+        </div>
+    @endif
+    <div class="two">
+        <div>
+            <section class="sheet"><h2>Board</h2>
+                <dl class="facts"><dt>class</dt><dd>{{ $board?->label ?? $box->board }}</dd><dt>what it can do</dt><dd>{{ $board?->summary }}</dd><dt>lights</dt><dd>{{ $board?->lights }}</dd><dt>network</dt><dd>{{ $box->link === 'wired' ? 'network cable' : 'Wi-Fi' }}</dd></dl>
+            </section>
+            <section class="sheet"><h2>Address</h2>
+                <dl class="facts"><dt>address</dt><dd class="mono">{{ $box->address ?? '—' }}</dd><dt>hardware address</dt><dd class="mono">{{ $box->mac ?? '—' }}</dd><dt>pinned</dt><dd>@if ($box->pinned_at) by a reservation, <x-when :at="$box->pinned_at" /> @else no @endif</dd><dt>last answered</dt><dd><x-when :at="$box->answered_at" /></dd></dl>
+            </section>
+            <section class="sheet"><h2>Ports</h2>
+                @if ($box->services->isEmpty()) <p class="soft">Known once it is in service.</p> @else
+                <table class="list"><thead><tr><th scope="col">Port</th><th scope="col">For</th><th scope="col">State</th></tr></thead><tbody>
+                @foreach ($box->services->sortBy('port') as $service)<tr><td class="mono">{{ $service->port }}/{{ $service->protocol }}</td><td>{{ $service->purpose }}</td><td>{{ $service->state ?? 'not asked' }}, <x-when :at="$service->looked_at" /></td></tr>@endforeach
+                </tbody></table>@endif
+            </section>
+        </div>
+        <div>
+            <section class="sheet"><h2>Access</h2>
+                <dl class="facts"><dt>login</dt><dd class="mono">{{ $box->user ? "ssh {$box->user}@{$box->address}" : '—' }}</dd><dt>by</dt><dd>{{ $box->login ?? '—' }}</dd><dt>key</dt><dd class="mono">{{ $box->login_fingerprint ?? '—' }}</dd><dt>host key</dt><dd class="mono">{{ $box->host_key ?? '—' }}</dd><dt>from outside</dt><dd>{{ $box->openings->map(fn ($o) => "{$o->outside_port} {$o->protocol}: {$o->reason}")->implode('; ') ?: 'no way in' }}</dd><dt>depends on</dt><dd>{{ $box->dependencies->map(fn ($d) => "{$d->provider?->name} for {$d->what}")->implode(', ') ?: 'no other box' }}</dd></dl>
+            </section>
+            <section class="sheet"><h2>Updates</h2>
+                @if ($due) <x-slim :finding="$due->finding()" /><x-working :working="$due->working()" />
+                    <form class="row" method="post" action="{{ route('box.updated', $box) }}">@csrf<button class="ghost">Updated it today</button></form>
+                @else <p class="soft">Due dates begin with the first update.</p> @endif
+            </section>
+            <section class="sheet"><h2>Storage</h2>
+                @forelse ($box->stores as $store)
+                    <dl class="facts"><dt>disk</dt><dd>{{ $store->bytes ? \Burrow\Quantity\Bytes::of($store->bytes)->decimal() : '' }} <span class="mono">{{ $store->serial }}</span></dd><dt>mounted at</dt><dd class="mono">{{ $store->mount_point }}</dd><dt>file system</dt><dd class="mono">{{ $store->uuid }}</dd><dt>share</dt><dd class="mono">{{ $store->share }}</dd></dl>
+                @empty <p class="soft">No disk of its own.</p> @endforelse
+            </section>
+            <section class="sheet"><h2>History</h2>
+                @forelse ($entries as $entry)<p class="slim"><span class="soft"><x-when :at="$entry->at" /></span> <span>{{ $entry->text }}</span></p>@empty <p class="soft">Nothing yet.</p> @endforelse
+                @if ($box->run)<p><a href="{{ route('run', $box->run) }}">Its last run, step by step</a></p>@endif
+            </section>
+        </div>
+    </div>
+</x-page>

@@ -1,0 +1,28 @@
+<x-page title="Catalogue" place="catalogue">
+    <x-slot:say><b>Jobs, boards and parts that a plan can choose from.</b> Your own entries stand beside the built-in ones.</x-slot:say>
+    <div class="two">
+        <div>
+            @foreach (['role' => 'Jobs', 'board' => 'Boards', 'supply' => 'Supplies', 'cable' => 'Supply cables', 'drive' => 'Disks'] as $of => $heading)
+                <section class="sheet"><h2>{{ $heading }}</h2>
+                    <table class="list"><tbody>
+                    @foreach ($catalogue->entries($of) as $id => $entry)
+                        <tr><td><b>{{ $entry['label'] }}</b>@isset($entry['summary'])<br><span class="soft">{{ $entry['summary'] }}</span>@endisset</td><td>{{ in_array("{$of}/{$id}", $own, true) ? 'your own' : 'built in' }}</td><td><a href="{{ route('catalogue.export', [$of, $id]) }}" aria-label="{{ $id }} as YAML">YAML</a></td></tr>
+                    @endforeach
+                    </tbody></table>
+                </section>
+            @endforeach
+        </div>
+        <form class="sheet" method="post" action="{{ route('catalogue.import') }}">
+            @csrf
+            <h2>Take in an entry</h2>
+            <x-choice name="kind" label="Kind" :options="['role' => 'job', 'board' => 'board class', 'supply' => 'supply', 'cable' => 'supply cable', 'drive' => 'disk']" :chosen="$kind" />
+            <div class="field-set">
+                <label for="yaml">Entry as YAML</label>
+                <textarea class="in code" id="yaml" name="yaml" rows="14" @if ($findings->blocks()) aria-invalid="true" @endif aria-describedby="yaml-says">{{ $yaml === '' ? '' : "\n".$yaml }}</textarea>
+                <div id="yaml-says" aria-live="polite">@foreach ($findings as $finding)<div class="slim"><x-mark :severity="$finding->severity->value" /><span>@if ($finding->place?->line)<b>Line {{ $finding->place->line }}.</b> @endif{{ $finding->found }} {{ $finding->do }}</span></div>@endforeach</div>
+                <p class="hint">Take a built-in entry's YAML, change its id and values, and paste it here.</p>
+            </div>
+            <div class="row"><button class="act" data-done>Take it in</button></div>
+        </form>
+    </div>
+</x-page>

@@ -1,0 +1,2 @@
+@props(['finding'])
+<div class="slim"><x-mark :severity="$finding->severity->value" /><span><span class="unseen">{{ $finding->severity->value }}: </span><b>{{ $finding->found }}</b> {{ $finding->advice() }}</span></div>

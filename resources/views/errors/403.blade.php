@@ -1,0 +1,1 @@
+<x-mishap title="Not for guests">{{ $exception->getMessage() ?: 'You may look at everything and change nothing.' }}</x-mishap>

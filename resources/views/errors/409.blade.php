@@ -1,0 +1,1 @@
+<x-mishap title="Not now">{{ $exception->getMessage() }} Nothing was changed.</x-mishap>

@@ -1,0 +1,29 @@
+<x-page :title="$network->name" place="ground">
+    <x-slot:say><b>{{ $outlook->lead() }}</b> {{ $outlook->rest() }}</x-slot:say>
+    <div class="aside">
+        <div>
+            <div class="ground" tabindex="0" aria-label="Cross-section, may be scrolled">
+                <x-ground :picture="$picture" :ids="$ids" :network="$network" />
+            </div>
+            <details class="working">
+                <summary><span>The same as a table</span></summary>
+                <div class="scroll"><table class="list">
+                    <thead><tr><th scope="col">Box</th><th scope="col">Address</th><th scope="col">State</th><th scope="col">Job</th><th scope="col">Reached from outside</th><th scope="col">Depends on</th></tr></thead>
+                    <tbody>
+                    @foreach ($picture->chambers as $chamber)
+                        <tr><td><a href="{{ route('box', $ids[$chamber->box->name]) }}">{{ $chamber->box->name }}</a></td><td class="mono">{{ $chamber->box->address }}</td><td>{{ $chamber->box->state->value }}</td><td>{{ $chamber->box->note }}</td><td>{{ implode(', ', $chamber->box->openings) ?: 'no' }}</td><td>{{ implode(', ', $chamber->box->dependsOn) ?: '—' }}</td></tr>
+                    @endforeach
+                    </tbody>
+                </table></div>
+            </details>
+        </div>
+        <section class="stack" aria-labelledby="needs">
+            <h2 id="needs">What needs you</h2>
+            @forelse ($findings as $finding)
+                <x-finding :finding="$finding" data-stop tabindex="-1" />
+            @empty
+                <p class="soft">Nothing. Have a cup of tea.</p>
+            @endforelse
+        </section>
+    </div>
+</x-page>

@@ -1,0 +1,22 @@
+<x-page title="Settings" place="settings">
+    <x-slot:say><b>The network as the router hands it out.</b> Only addresses inside it are ever asked from here.</x-slot:say>
+    <form class="sheet" method="post" action="{{ route('settings.update') }}">
+        @csrf
+        <div class="two">
+            <div>
+                <x-field name="name" label="What it is called" :value="$typed['name']" :findings="$findings" />
+                <x-field name="prefix" label="Prefix" :value="$typed['prefix']" :findings="$findings" code hint="Network address, slash, length." />
+                <x-field name="router" label="Router" :value="$typed['router']" :findings="$findings" code />
+                <x-field name="domain" label="Local domain" :value="$typed['domain']" :findings="$findings" code hint="home.arpa is set aside for homes (RFC 8375)." />
+            </div>
+            <div>
+                <x-field name="pool_first" label="Handed out from" :value="$typed['pool_first']" :findings="$findings" code />
+                <x-field name="pool_last" label="to" :value="$typed['pool_last']" :findings="$findings" code />
+                <x-field name="wan" label="Address outside" :value="$typed['wan'] ?? ''" :findings="$findings" code />
+                <x-field name="time_zone" label="Time zone" :value="$typed['time_zone']" :findings="$findings" code />
+            </div>
+        </div>
+        <div class="row"><button class="act" data-done>Keep</button></div>
+    </form>
+    <form class="sheet" method="post" action="{{ route('logout') }}">@csrf<p>Logged in as <b>{{ auth()->user()->name }}</b>, {{ auth()->user()->isKeeper() ? 'keeper' : 'guest, read only' }}.</p><div class="row"><button class="ghost">Log out</button></div></form>
+</x-page>

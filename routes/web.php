@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\AddressesController;
+use App\Http\Controllers\BenchController;
+use App\Http\Controllers\BoxController;
+use App\Http\Controllers\CardController;
+use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\FindController;
+use App\Http\Controllers\GroundController;
+use App\Http\Controllers\JournalController;
+use App\Http\Controllers\NameController;
+use App\Http\Controllers\PlanController;
+use App\Http\Controllers\PortsController;
+use App\Http\Controllers\ReachController;
+use App\Http\Controllers\RunController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SettingsController;
+use App\Http\Controllers\StoresController;
+use App\Http\Controllers\ThemeController;
+use App\Http\Controllers\UpkeepController;
+use Illuminate\Support\Facades\Route;
+
+Route::get('/login', [SessionController::class, 'create'])->name('login');
+Route::post('/login', [SessionController::class, 'store'])->middleware('throttle:login');
+Route::post('/theme', ThemeController::class)->name('theme');
+
+Route::middleware('auth')->group(function (): void {
+    Route::post('/logout', [SessionController::class, 'destroy'])->name('logout');
+    Route::view('/blank', 'blank')->name('blank');
+
+    Route::get('/', GroundController::class)->name('ground');
+    Route::get('/reach', ReachController::class)->name('reach');
+    Route::get('/ports', PortsController::class)->name('ports');
+    Route::get('/addresses', AddressesController::class)->name('addresses');
+    Route::get('/stores', StoresController::class)->name('stores');
+    Route::get('/upkeep', [UpkeepController::class, 'index'])->name('upkeep');
+    Route::get('/journal', JournalController::class)->name('journal');
+    Route::get('/find', FindController::class)->name('find');
+    Route::get('/boxes', [BoxController::class, 'index'])->name('boxes');
+    Route::get('/boxes/{box}', [BoxController::class, 'show'])->name('box');
+    Route::get('/plan', [PlanController::class, 'sheet'])->name('plan');
+    Route::get('/boxes/{box}/name', [NameController::class, 'edit'])->name('box.name');
+    Route::get('/boxes/{box}/card', [CardController::class, 'edit'])->name('box.card');
+    Route::get('/runs/{run}', [RunController::class, 'show'])->name('run');
+    Route::get('/bench', [BenchController::class, 'index'])->name('bench');
+    Route::get('/catalogue', [CatalogueController::class, 'index'])->name('catalogue');
+    Route::get('/catalogue/{kind}/{id}.yaml', [CatalogueController::class, 'export'])->name('catalogue.export');
+    Route::get('/settings', [SettingsController::class, 'edit'])->name('settings');
+
+    Route::middleware('keeper')->group(function (): void {
+        Route::post('/plan', [PlanController::class, 'store'])->name('plan.store');
+        Route::post('/boxes/{box}/name', [NameController::class, 'update'])->name('box.name.update');
+        Route::post('/boxes/{box}/card', [CardController::class, 'make'])->name('box.card.make');
+        Route::post('/boxes/{box}/run', [RunController::class, 'begin'])->name('run.begin');
+        Route::post('/boxes/{box}/updated', [UpkeepController::class, 'updated'])->name('box.updated');
+        Route::delete('/boxes/{box}', [BoxController::class, 'destroy'])->name('box.drop');
+        Route::post('/runs/{run}/steps/{step}/{action}', [RunController::class, 'act'])->whereIn('action', ['start', 'done', 'check', 'skip', 'type', 'reserve'])->name('run.act');
+        Route::post('/bench/card', [BenchController::class, 'card'])->name('bench.card');
+        Route::post('/bench/power', [BenchController::class, 'power'])->name('bench.power');
+        Route::post('/bench/speed', [BenchController::class, 'speed'])->name('bench.speed');
+        Route::post('/catalogue', [CatalogueController::class, 'import'])->name('catalogue.import');
+        Route::post('/settings', [SettingsController::class, 'update'])->name('settings.update');
+    });
+});
