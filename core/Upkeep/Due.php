@@ -45,9 +45,9 @@ final readonly class Due
     public function finding(): Finding
     {
         return match (true) {
-            $this->isOverdue() => Finding::warn('upkeep.overdue', ucfirst($this->box).' is '.-$this->daysLeft.' days past its update.', 'Known holes stay open until then.', 'Update it at the next quiet hour.'),
-            $this->isSoon() => Finding::note('upkeep.due_soon', ucfirst($this->box).' is due '.($this->daysLeft === 0 ? 'today' : "in {$this->daysLeft} days").'.', 'An update takes about ten minutes and a restart.', 'Choose an hour when nobody needs it.'),
-            default => Finding::fine('upkeep.in_time', ucfirst($this->box)." is up to date for {$this->daysLeft} more days."),
+            $this->isOverdue() => Finding::warn('upkeep.overdue', ucfirst($this->box).' is '.self::days(-$this->daysLeft).' past its update.', 'Known holes stay open until then.', 'Update it at the next quiet hour.'),
+            $this->isSoon() => Finding::note('upkeep.due_soon', ucfirst($this->box).' is due '.($this->daysLeft === 0 ? 'today' : 'in '.self::days($this->daysLeft)).'.', 'An update takes about ten minutes and a restart.', 'Choose an hour when nobody needs it.'),
+            default => Finding::fine('upkeep.in_time', ucfirst($this->box).' is in time: due in '.self::days($this->daysLeft).'.'),
         };
     }
 
@@ -62,5 +62,10 @@ final readonly class Due
             Line::given('cadence', "{$this->cadenceDays} days", 'shortest of its jobs'),
             Line::computed('due', "{$this->last->format('Y-m-d')} + {$this->cadenceDays} days", $this->date->format('Y-m-d')),
         );
+    }
+
+    private static function days(int $days): string
+    {
+        return $days === 1 ? '1 day' : "{$days} days";
     }
 }

@@ -30,8 +30,13 @@ final class BenchController
             $status = ['boards' => [], 'leases' => [], 'reservations' => [], 'speed' => 1, 'away' => $away->getMessage()];
         }
 
+        /** @var list<array<string, mixed>> $boards */
+        $boards = $status['boards'];
+
         return view('bench.index', [
             'status' => $status,
+            // Boards that somebody is working on come before those that have stood there all along.
+            'boards' => collect($boards)->sortBy(fn (array $board): int => $board['card'] === [] ? 1 : 0)->values(),
             'boxes' => Box::query()->whereNotNull('name')->get()->keyBy(fn (Box $box): string => 'box-'.$box->id),
         ])->fragmentIf($request->hasHeader('HX-Request') && ! $request->hasHeader('HX-Boosted'), 'lab');
     }

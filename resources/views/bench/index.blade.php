@@ -6,15 +6,15 @@
     <div class="aside">
         @fragment('lab')
         <div id="lab" class="stack" hx-get="/bench" hx-trigger="every 2s" hx-swap="outerHTML">
-            @forelse ($status['boards'] as $board)
+            @forelse ($boards as $board)
                 <section class="sheet" aria-label="Board {{ $board['id'] }}">
                     <div class="row">
                         <h2>{{ $boxes[$board['id']]->name ?? $board['name'] ?: $board['id'] }}</h2>
                         <span class="lamps" role="img" aria-label="{{ $board['powered'] ? 'power light on' : 'power light off' }}, {{ $board['address'] ? 'link light on' : 'link light off' }}"><span class="lamp {{ $board['powered'] ? 'on' : '' }}"></span><span class="lamp {{ $board['address'] ? 'on' : '' }}"></span></span>
-                        <span class="soft">{{ $board['class'] }} · {{ $board['phase'] }}{{ $board['address'] ? ' · '.$board['address'] : '' }}</span>
-                        <form method="post" action="{{ route('bench.power') }}">@csrf<input type="hidden" name="board" value="{{ $board['id'] }}"><input type="hidden" name="on" value="{{ $board['powered'] ? 0 : 1 }}"><button class="ghost">{{ $board['powered'] ? 'Take the power away' : 'Power on' }}</button></form>
+                        <span class="soft">{{ $board['class'] }} · {{ $board['phase'] }} <span class="mono">{{ $board['address'] }}</span></span>
+                        <form class="push" method="post" action="{{ route('bench.power') }}">@csrf<input type="hidden" name="board" value="{{ $board['id'] }}"><input type="hidden" name="on" value="{{ $board['powered'] ? 0 : 1 }}"><button class="ghost">{{ $board['powered'] ? 'Take the power away' : 'Power on' }}</button></form>
                     </div>
-                    <p class="soft mono">{{ $board['mac'] }}{{ $board['card'] === [] ? '' : ' · card with '.implode(', ', $board['card']) }}</p>
+                    @if ($board['card'] !== [])<p class="soft"><span class="mono">{{ $board['mac'] }}</span> · card with {{ implode(', ', $board['card']) }}</p>@endif
                     @if ($board['screen'] !== [] && $board['card'] !== [])<pre class="screen" tabindex="0" aria-label="Screen of the board">{{ implode("\n", $board['screen']) }}{{ $board['fingerprint'] ? "\nhost key ".$board['fingerprint'] : '' }}</pre>@endif
                 </section>
             @empty

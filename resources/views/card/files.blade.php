@@ -4,7 +4,7 @@
     <div class="aside">
         <div>
             @foreach ($files as $file)
-                <section class="file" aria-label="{{ $file->name }}">
+                <section class="cardfile" aria-label="{{ $file->name }}">
                     <h3>{{ $file->name }}</h3>
                     <table><tbody>
                     @foreach ($file->lines as $i => $line)<tr><td class="n">{{ $i + 1 }}</td><td class="t">{{ $line->text }}</td><td class="r">{{ $line->reason }}</td></tr>@endforeach

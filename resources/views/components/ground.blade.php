@@ -30,7 +30,7 @@
         <text class="g-router-addr" text-anchor="middle" y="13">{{ $network->router }} · /{{ \Illuminate\Support\Str::after($network->prefix, '/') }}</text>
     </g>
     @foreach ($picture->chambers as $chamber)
-        <a class="g-chamber {{ $chamber->box->state->value }} {{ $chamber->box->openings === [] ? '' : 'open' }}" href="{{ route('box', $ids[$chamber->box->name]) }}" data-stop aria-label="{{ $chamber->box->name }}, {{ $chamber->box->address }}, {{ $chamber->box->state->value }}, {{ $chamber->box->note }}">
+        <a class="g-chamber {{ $chamber->box->state->value }} {{ $chamber->box->openings === [] ? '' : 'open' }}" href="{{ route('box', $ids[$chamber->box->name]) }}" data-stop aria-label="{{ $chamber->name() }} {{ $chamber->box->address }} {{ $chamber->note() }} ({{ $chamber->box->state->value }})">
             <path d="{{ $chamber->outline() }}"/>
             @if ($chamber->box->state->value === 'answers')
                 <circle class="g-glow" cx="{{ $chamber->x + 27 }}" cy="{{ $chamber->y + 31 }}" r="14"/><circle class="g-lamp" cx="{{ $chamber->x + 27 }}" cy="{{ $chamber->y + 31 }}" r="7"/>
