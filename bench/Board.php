@@ -16,6 +16,7 @@ final class Board
     /** @var list<string> */
     public array $screen = [];
 
+    /** @var ?non-empty-string */
     public ?string $secretKey = null;
 
     public bool $firstBootDone = false;
@@ -43,7 +44,8 @@ final class Board
         public bool $powered = false,
         public ?string $fault = null,
         public string $name = '',
-    ) {}
+    ) {
+    }
 
     /**
      * A new card: a new system with new keys.
@@ -61,6 +63,7 @@ final class Board
         $this->shareUsers = [];
     }
 
+    /** @return non-empty-string */
     public function hostKey(): string
     {
         return $this->secretKey ??= sodium_crypto_sign_secretkey(sodium_crypto_sign_keypair());
@@ -102,7 +105,7 @@ final class Board
         ];
     }
 
-    /** @param array<string, mixed> $state */
+    /** @param  array<string, mixed>  $state */
     public static function from(array $state): self
     {
         /** @var array{id: string, mac: string, class: string, networkAfter: int, files?: array<string, string>, disk?: ?array<string, mixed>, services?: list<array{port: int, protocol: string}>, powered?: bool, fault?: ?string, name?: string, firstBootDone?: bool, pending?: int, system?: array<string, string>, shareUsers?: list<string>, hostKey?: ?string} $state */
@@ -115,7 +118,7 @@ final class Board
         $board->pending = $state['pending'] ?? 0;
         $board->system = $state['system'] ?? $board->system;
         $board->shareUsers = $state['shareUsers'] ?? [];
-        $board->secretKey = isset($state['hostKey']) ? (string) base64_decode($state['hostKey'], true) : null;
+        $board->secretKey = isset($state['hostKey']) ? (base64_decode($state['hostKey'], true) ?: null) : null;
 
         return $board;
     }

@@ -9,7 +9,9 @@ final readonly class Console
 {
     private const CARD_BYTES = 31914983424;
 
-    public function __construct(private PackageIndex $index) {}
+    public function __construct(private PackageIndex $index)
+    {
+    }
 
     /** Runs a command text line by line; here-documents are taken together. The caller restarts the board when it asks. */
     public function run(Board $board, string $text): string
@@ -120,7 +122,7 @@ final readonly class Console
         return '';
     }
 
-    /** @param list<string> $words */
+    /** @param  list<string>  $words */
     private function mkfs(Board $board, array $words): string
     {
         if ($board->disk === null || ! $board->disk->partitioned) {

@@ -12,7 +12,9 @@ final readonly class Control
 {
     private const LONGEST = 1024 * 1024;
 
-    public function __construct(private Lab $lab) {}
+    public function __construct(private Lab $lab)
+    {
+    }
 
     public function serve(ConnectionInterface $connection): void
     {

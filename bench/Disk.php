@@ -14,9 +14,10 @@ final class Disk
         public ?string $uuid = null,
         public string $label = '',
         public ?string $mountedAt = null,
-    ) {}
+    ) {
+    }
 
-    /** @param array<string, mixed> $state */
+    /** @param  array<string, mixed>  $state */
     public static function from(array $state): self
     {
         /** @var array{bytes: int, serial: string, partitioned?: bool, uuid?: ?string, label?: string, mountedAt?: ?string} $state */

@@ -15,9 +15,11 @@ final class Doors
     /** @var array<string, SocketServer|resource> */
     private array $open = [];
 
-    public function __construct(private readonly int $offset) {}
+    public function __construct(private readonly int $offset)
+    {
+    }
 
-    /** @param callable(ConnectionInterface): void $serve */
+    /** @param  callable(ConnectionInterface): void  $serve */
     public function tcp(string $address, int $port, callable $serve): void
     {
         $key = "tcp {$address} {$port}";

@@ -24,9 +24,10 @@ final readonly class FirstBoot
         public bool $remoteLogin,
         public array $packages,
         public array $screen,
-    ) {}
+    ) {
+    }
 
-    /** @param array<string, string> $files */
+    /** @param  array<string, string>  $files */
     public static function from(array $files): self
     {
         $screen = [];
@@ -101,7 +102,7 @@ final readonly class FirstBoot
         return false;
     }
 
-    /** @param array<mixed> $account */
+    /** @param  array<mixed>  $account */
     private static function canLogIn(array $account): bool
     {
         $keys = array_filter((array) ($account['ssh_authorized_keys'] ?? []), fn (mixed $key): bool => is_string($key) && preg_match('~^(ssh|ecdsa)-\S+ [A-Za-z0-9+/]{40,}={0,2}( |$)~', $key) === 1);
@@ -110,7 +111,7 @@ final readonly class FirstBoot
         return is_string($account['name'] ?? null) && ($keys !== [] || $password);
     }
 
-    /** @param array<mixed> $user */
+    /** @param  array<mixed>  $user */
     private static function startsRemoteLogin(array $user): bool
     {
         foreach ((array) ($user['runcmd'] ?? []) as $command) {

@@ -160,9 +160,9 @@ final class Lab
 
             return;
         }
-        $board->boot = FirstBoot::from($board->files);
+        $boot = $board->boot = FirstBoot::from($board->files);
         $extra = $board->firstBootDone ? 0 : self::FIRST_BOOT_EXTRA;
-        $this->after($board, $board->networkAfter * 0.4, fn () => $board->screen = [...$board->screen, ...($board->boot->screen ?? [])]);
+        $this->after($board, $board->networkAfter * 0.4, fn () => $board->screen = [...$board->screen, ...$boot->screen]);
         $this->after($board, (float) $board->networkAfter, fn () => $this->onNetwork($board));
         $this->after($board, $board->networkAfter + $extra, function () use ($board): void {
             $board->firstBootDone = true;

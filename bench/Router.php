@@ -18,7 +18,8 @@ final class Router
         private readonly string $poolLast,
         private array $reservations = [],
         private array $leases = [],
-    ) {}
+    ) {
+    }
 
     public function reserve(string $mac, string $address): void
     {
@@ -59,9 +60,10 @@ final class Router
     private function free(): string
     {
         $held = array_column($this->leases, 'address');
-        for ($number = ip2long($this->poolFirst); $number <= ip2long($this->poolLast); $number++) {
-            if (! in_array(long2ip($number), $held, true)) {
-                return (string) long2ip($number);
+        for ($number = (int) ip2long($this->poolFirst); $number <= (int) ip2long($this->poolLast); $number++) {
+            $address = (string) long2ip($number);
+            if (! in_array($address, $held, true)) {
+                return $address;
             }
         }
         // A full pool gives the place of whoever's lease ran out first.

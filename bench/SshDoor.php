@@ -35,13 +35,14 @@ final class SshDoor
 
     private function __construct(
         private readonly ConnectionInterface $connection,
+        /** @var non-empty-string */
         private readonly string $secretKey,
     ) {
         $lists = ['curve25519-sha256,curve25519-sha256@libssh.org', 'ssh-ed25519', 'aes128-ctr', 'aes128-ctr', 'hmac-sha2-256', 'hmac-sha2-256', 'none', 'none', '', ''];
         $this->kexInit = chr(self::KEXINIT).random_bytes(16).implode('', array_map(self::string(...), $lists))."\0".pack('N', 0);
     }
 
-    /** @param string $secretKey an Ed25519 secret key as sodium makes it, 64 bytes */
+    /** @param  non-empty-string  $secretKey an Ed25519 secret key as sodium makes it, 64 bytes */
     public static function open(ConnectionInterface $connection, string $secretKey): void
     {
         $door = new self($connection, $secretKey);
@@ -49,7 +50,11 @@ final class SshDoor
         $connection->on('data', $door->receive(...));
     }
 
-    /** The public half as SSH writes it (RFC 8709 section 4). */
+    /**
+     * The public half as SSH writes it (RFC 8709 section 4).
+     *
+     * @param  non-empty-string  $secretKey
+     */
     public static function publicBlob(string $secretKey): string
     {
         return self::string('ssh-ed25519').self::string(sodium_crypto_sign_publickey_from_secretkey($secretKey));

@@ -18,7 +18,7 @@ use React\Socket\UnixServer;
 require __DIR__.'/../vendor/autoload.php';
 
 $options = getopt('', ['state:', 'socket:', 'offset:']);
-if (! isset($options['state'], $options['socket'])) {
+if ($options === false || ! is_string($options['state'] ?? null) || ! is_string($options['socket'] ?? null)) {
     fwrite(STDERR, "usage: php bench/serve.php --state=FILE --socket=PATH [--offset=20000]\n");
     exit(2);
 }

@@ -11,7 +11,9 @@ final readonly class BenchClient
 {
     private const SECONDS = 3;
 
-    public function __construct(private string $socket) {}
+    public function __construct(private string $socket)
+    {
+    }
 
     public function isThere(): bool
     {
@@ -45,9 +47,10 @@ final readonly class BenchClient
         return $answer;
     }
 
-    public function text(string $do, string $key, mixed ...$more): string
+    /** @param  array<string, mixed>  $more */
+    public function text(string $do, string $key, array $more = []): string
     {
-        $value = $this->ask(['do' => $do, ...$more])[$key] ?? '';
+        $value = $this->ask(['do' => $do] + $more)[$key] ?? '';
 
         return is_string($value) ? $value : throw new RuntimeException("The bench sent no text for {$do}.");
     }

@@ -28,9 +28,10 @@ final readonly class Checks
         private TcpProbe $tcp,
         private HostKeyProbe $keys,
         private BenchClient $bench,
-    ) {}
+    ) {
+    }
 
-    /** @param string $pasted the router's list where it cannot be read from here */
+    /** @param  string  $pasted the router's list where it cannot be read from here */
     public function check(RunBook $book, string $probe, string $pasted): Outcome
     {
         $box = $book->run->box;

@@ -19,7 +19,7 @@ final readonly class Moving
         foreach ($book->role->ports as $port) {
             Service::query()->firstOrCreate(
                 ['box_id' => $box->id, 'protocol' => $port->protocol->value, 'port' => $port->port->number, 'purpose' => $port->purpose],
-                ['state' => $port === $book->role->servicePort() ? 'open' : null, 'looked_at' => now()],
+                ['state' => $port === $book->role->servicePort() ? 'open' : null, 'looked_at' => $port === $book->role->servicePort() ? now() : null],
             );
         }
         if ($run->learnedText('uuid') !== null) {

@@ -18,9 +18,11 @@ use Burrow\Stores\DiskChoice;
 /** Judges what was pasted at a step, and learns from it the values that later commands need. */
 final readonly class PasteJudge
 {
-    public function __construct(private Intake $intake, private Catalogue $catalogue) {}
+    public function __construct(private Intake $intake, private Catalogue $catalogue)
+    {
+    }
 
-    /** @param string $typedDisk the disk's name, typed back by the person where it is going to be wiped */
+    /** @param  string  $typedDisk the disk's name, typed back by the person where it is going to be wiped */
     public function judge(RunBook $book, StepTemplate $step, string $pasted, string $typedDisk): Outcome
     {
         if ($step->reads === '') {
@@ -41,7 +43,7 @@ final readonly class PasteJudge
         };
     }
 
-    /** @param list<BlockDevice> $disks */
+    /** @param  list<BlockDevice>  $disks */
     private function disk(RunBook $book, array $disks, string $typed): Outcome
     {
         $planned = $this->catalogue->drives()[$book->run->box->drive ?? ''] ?? null;
@@ -61,7 +63,7 @@ final readonly class PasteJudge
         ]);
     }
 
-    /** @param list<UpgradeSummary> $summaries */
+    /** @param  list<UpgradeSummary>  $summaries */
     private function upgraded(array $summaries): string
     {
         return $summaries === [] ? 'done' : "{$summaries[0]->upgraded} packages";

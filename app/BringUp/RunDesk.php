@@ -26,7 +26,8 @@ final readonly class RunDesk
         private Catalogue $catalogue,
         private BenchClient $bench,
         private Intake $intake,
-    ) {}
+    ) {
+    }
 
     /** The box's run; begun when there is none or the last one is over. */
     public function begin(Box $box): Run
@@ -85,7 +86,7 @@ final readonly class RunDesk
         });
     }
 
-    /** @param callable(RunStep): void $change */
+    /** @param  callable(RunStep): void  $change */
     private function change(RunStep $seen, int $version, callable $change): void
     {
         DB::transaction(function () use ($seen, $version, $change): void {

@@ -11,7 +11,7 @@ use ZipArchive;
 /** The files of a card as one zip, made in a temporary file that is gone when the request is over. */
 final class CardZip
 {
-    /** @param list<CardFile> $files */
+    /** @param  list<CardFile>  $files */
     public static function of(array $files): string
     {
         $path = tempnam(sys_get_temp_dir(), 'card') ?: throw new RuntimeException('No temporary file could be made.');

@@ -14,6 +14,7 @@ use Burrow\Drawing\ChamberState;
 use Burrow\Drawing\Dwelling;
 use Burrow\Ground\Outlook;
 use Burrow\Ground\Standing;
+use Burrow\Quantity\Duration;
 use Burrow\Role\Role;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
@@ -48,7 +49,7 @@ final readonly class GroundFacts
                 default => ChamberState::Answers,
             },
             $this->openings($box),
-            array_values($box->dependencies->map(fn (Dependency $dependency): string => (string) $dependency->provider?->name)->all()),
+            $box->dependencies->mapWithKeys(fn (Dependency $dependency): array => [(string) $dependency->provider->name => $dependency->what])->all(),
         ))->all());
     }
 
@@ -85,8 +86,8 @@ final readonly class GroundFacts
 
         return match (true) {
             $box->stage !== Box::IN_SERVICE => $jobs.' · being set up',
-            $box->isSilent() => 'silent '.$box->silent_since?->diffForHumans(),
-            $due !== null && ($due->isOverdue() || $due->isSoon()) => $jobs.' · update due',
+            $box->isSilent() => 'silent '.Duration::seconds((float) $box->silent_since?->diffInSeconds(now())),
+            $due !== null && ($due->isOverdue() || $due->isSoon()) => $jobs.' · due',
             default => $jobs,
         };
     }

@@ -31,7 +31,7 @@ final class LookAround implements ShouldQueue
             foreach ($box->services->where('protocol', 'tcp') as $service) {
                 $address = $box->ipv4();
                 if ($address !== null) {
-                    $targets[(string) $service->id] = Target::of($box, $address, $service->port);
+                    $targets[$service->id] = Target::of($box, $address, $service->port);
                 }
             }
         }
@@ -41,12 +41,12 @@ final class LookAround implements ShouldQueue
         }
     }
 
-    /** @param array<string, DoorState> $states by service id */
+    /** @param  array<int, DoorState>  $states by service id */
     private function note(Box $box, array $states): void
     {
         $alive = false;
         foreach ($box->services as $service) {
-            $state = $states[(string) $service->id] ?? null;
+            $state = $states[$service->id] ?? null;
             if ($state === null) {
                 continue;
             }

@@ -11,7 +11,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
-/** One headless computer, from its plan to its years of service. */
+/**
+ * One headless computer, from its plan to its years of service.
+ *
+ * @property Network $network
+ */
 class Box extends Model
 {
     public const PLANNED = 'planned';
@@ -77,7 +81,7 @@ class Box extends Model
         return $this->hasMany(JournalEntry::class);
     }
 
-    /** @param Builder<Box> $query */
+    /** @param  Builder<Box>  $query */
     public function scopeInService(Builder $query): void
     {
         $query->where('stage', self::IN_SERVICE);

@@ -7,7 +7,11 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
-/** One box cannot do its job without another. */
+/**
+ * One box cannot do its job without another.
+ *
+ * @property Box $provider
+ */
 class Dependency extends Model
 {
     public $timestamps = false;

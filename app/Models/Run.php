@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 /**
  * One playing of a playbook. What it learned on the way ("disk", "uuid" …) fills later commands.
  *
+ * @property Box $box
  * @property array<string, mixed> $learned
  */
 class Run extends Model

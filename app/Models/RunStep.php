@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 /**
  * One step of a run. Its version rises with every change, so that a second tab notices.
  *
+ * @property Run $run
  * @property ?list<array<string, ?string>> $findings
  */
 class RunStep extends Model

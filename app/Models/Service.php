@@ -7,7 +7,11 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
-/** A port of a box with what listens there. */
+/**
+ * A port of a box with what listens there.
+ *
+ * @property Box $box
+ */
 class Service extends Model
 {
     protected $guarded = [];

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
-/** A disk that a box keeps files on. */
+/**
+ * A disk that a box keeps files on.
+ *
+ * @property Box $box
+ */
 class Store extends Model
 {
     protected $guarded = [];

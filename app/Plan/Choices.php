@@ -22,7 +22,8 @@ final readonly class Choices
         public string $cable,
         public ?string $drive,
         public LinkKind $link,
-    ) {}
+    ) {
+    }
 
     public static function from(Request $request, Catalogue $catalogue): self
     {

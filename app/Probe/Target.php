@@ -26,7 +26,8 @@ final readonly class Target
         public string $host,
         public int $port,
         public ?int $presence = null,
-    ) {}
+    ) {
+    }
 
     /** @throws InvalidArgumentException when the network in the database does not cover the address */
     public static function of(Box $box, Ipv4 $address, int $port): self

@@ -9,9 +9,13 @@ use Burrow\BringUp\DoorState;
 /** Opens TCP connections and says what it met. Many at once take no longer than one. */
 final readonly class TcpProbe
 {
+    private const AT_ONCE = 200;
+
     private const SLICE_MICROSECONDS = 20000;
 
-    public function __construct(private float $timeout) {}
+    public function __construct(private float $timeout)
+    {
+    }
 
     public function ask(Target $target): DoorState
     {
@@ -19,13 +23,16 @@ final readonly class TcpProbe
     }
 
     /**
-     * @param  array<string, Target>  $targets
-     * @return array<string, DoorState> under the same keys
+     * @template K of array-key
+     *
+     * @param  array<K, Target>  $targets
+     * @return array<K, DoorState> under the same keys
      */
     public function askAll(array $targets): array
     {
+        /** @var array<K, DoorState> $states */
         $states = [];
-        foreach (array_chunk($targets, 200, true) as $chunk) {
+        foreach (array_chunk($targets, self::AT_ONCE, true) as $chunk) {
             $states += $this->askChunk($chunk);
         }
 
@@ -33,9 +40,11 @@ final readonly class TcpProbe
     }
 
     /**
-     * @param  array<string, Target>  $targets
-     * @param  array<string, DoorState>  $states
-     * @return array<string, DoorState>
+     * @template K of array-key
+     *
+     * @param  array<K, Target>  $targets
+     * @param  array<K, DoorState>  $states
+     * @return array<K, DoorState>
      */
     private function withoutTheAbsent(array $targets, array $states): array
     {
@@ -49,8 +58,10 @@ final readonly class TcpProbe
     }
 
     /**
-     * @param  array<string, Target>  $targets
-     * @return array<string, DoorState>
+     * @template K of array-key
+     *
+     * @param  array<K, Target>  $targets
+     * @return array<K, DoorState>
      */
     private function askChunk(array $targets): array
     {

@@ -13,7 +13,9 @@ use Illuminate\Support\Collection;
 /** When each box is due, from its jobs in the catalogue and its last update. */
 final readonly class Calendar
 {
-    public function __construct(private Catalogue $catalogue) {}
+    public function __construct(private Catalogue $catalogue)
+    {
+    }
 
     /**
      * @param  Collection<int, Box>  $boxes  with their jobs

@@ -19,11 +19,12 @@ final readonly class AddressBook
     /** The first nine stay free for the router and what else the network needs later. */
     private const FIRST_OFFSET = 10;
 
-    /** @param list<Taken> $taken */
+    /** @param  list<Taken>  $taken */
     public function __construct(
         private LocalNetwork $network,
         private array $taken,
-    ) {}
+    ) {
+    }
 
     /** The lowest free address outside the DHCP pool, from the tenth on where there is one; null when the network is full. */
     public function propose(): ?Ipv4

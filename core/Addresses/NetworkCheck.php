@@ -16,11 +16,12 @@ use Burrow\Sheet\Place;
 /** Judges how somebody describes their network, field by field. */
 final readonly class NetworkCheck
 {
-    /** @param ?LocalNetwork $network null when a field cannot be used */
+    /** @param  ?LocalNetwork  $network null when a field cannot be used */
     private function __construct(
         public ?LocalNetwork $network,
         public Findings $findings,
-    ) {}
+    ) {
+    }
 
     public static function of(string $prefix, string $router, string $poolFirst, string $poolLast, string $domain): self
     {

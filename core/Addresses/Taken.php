@@ -12,5 +12,6 @@ final readonly class Taken
     public function __construct(
         public Ipv4 $address,
         public string $owner,
-    ) {}
+    ) {
+    }
 }

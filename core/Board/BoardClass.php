@@ -38,7 +38,8 @@ final readonly class BoardClass
         public Duration $networkAfter,
         public Money $price,
         public string $lights,
-    ) {}
+    ) {
+    }
 
     public function megabits(LinkKind $link): ?float
     {

@@ -15,5 +15,6 @@ final readonly class Cable
         public int $gauge,
         public float $metres,
         public Money $price,
-    ) {}
+    ) {
+    }
 }

@@ -15,7 +15,7 @@ use Burrow\Quantity\Watts;
 /** Turns a catalogue entry that its JSON Schema has passed into a typed value. */
 final readonly class CatalogueReader
 {
-    /** @param array<string, mixed> $entry an entry valid under board.schema.json */
+    /** @param  array<string, mixed>  $entry an entry valid under board.schema.json */
     public function board(array $entry): BoardClass
     {
         /** @var array{id: string, label: string, summary: string, processor: array{cores: int, bits: int, ms_per_mb: array{serve: int|float, network: int|float, usb: int|float}}, memory_mib: int, links: array{wired_mbit?: int, wireless_mbit?: int|float, disk_mbyte: int|float}, buses: list<array{name: string, mbyte: int|float, carries: list<string>}>, power: array{inlet: string, supply_amps: int|float, idle_watts: int|float, busy_watts: int|float, undervoltage: int|float}, network_after_s: int, price: int|float, lights: string} $entry */
@@ -42,21 +42,21 @@ final readonly class CatalogueReader
         );
     }
 
-    /** @param array<string, mixed> $entry an entry valid under supply.schema.json */
+    /** @param  array<string, mixed>  $entry an entry valid under supply.schema.json */
     public function supply(array $entry): Supply
     {
         /** @var array{id: string, label: string, volts: int|float, amps: int|float, price: int|float} $entry */
         return new Supply($entry['id'], $entry['label'], Volts::of($entry['volts']), Amps::of($entry['amps']), Money::of($entry['price']));
     }
 
-    /** @param array<string, mixed> $entry an entry valid under cable.schema.json */
+    /** @param  array<string, mixed>  $entry an entry valid under cable.schema.json */
     public function cable(array $entry): Cable
     {
         /** @var array{id: string, label: string, awg: int, metres: int|float, price: int|float} $entry */
         return new Cable($entry['id'], $entry['label'], $entry['awg'], (float) $entry['metres'], Money::of($entry['price']));
     }
 
-    /** @param array<string, mixed> $entry an entry valid under drive.schema.json */
+    /** @param  array<string, mixed>  $entry an entry valid under drive.schema.json */
     public function drive(array $entry): Drive
     {
         /** @var array{id: string, label: string, spins: bool, capacity_gb: int|float, mbyte: int|float, running_amps: int|float, starting_amps: int|float, price: int|float} $entry */

@@ -21,5 +21,6 @@ final readonly class Drive
         public Amps $running,
         public Amps $starting,
         public Money $price,
-    ) {}
+    ) {
+    }
 }

@@ -16,5 +16,6 @@ final readonly class Processor
         public float $serveMsPerMegabyte,
         public float $networkMsPerMegabyte,
         public float $usbMsPerMegabyte,
-    ) {}
+    ) {
+    }
 }

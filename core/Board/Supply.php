@@ -17,5 +17,6 @@ final readonly class Supply
         public Volts $voltage,
         public Amps $current,
         public Money $price,
-    ) {}
+    ) {
+    }
 }

@@ -18,7 +18,8 @@ final readonly class Countdown
         public Duration $remaining,
         public Duration $over,
         public string $source,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<float>  $measured  how long this step took before, in seconds

@@ -15,7 +15,8 @@ final readonly class LeaseMatch
     private function __construct(
         public ?Lease $lease,
         public Findings $findings,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<Lease>  $leases

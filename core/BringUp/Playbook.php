@@ -12,8 +12,10 @@ use OutOfBoundsException;
 /** The steps that bring up a box for a job: the common ones with the job's own between them. */
 final readonly class Playbook
 {
-    /** @param non-empty-list<StepTemplate> $steps */
-    private function __construct(public array $steps) {}
+    /** @param  non-empty-list<StepTemplate>  $steps */
+    private function __construct(public array $steps)
+    {
+    }
 
     /**
      * @param  non-empty-list<StepTemplate>  $before

@@ -14,7 +14,8 @@ final readonly class Values
     public function __construct(
         public array $words,
         public array $blocks = [],
-    ) {}
+    ) {
+    }
 
     /** The command as it is typed, or null while a value it needs is not known yet. */
     public function fill(string $command): ?string

@@ -14,13 +14,14 @@ use Symfony\Component\Yaml\Yaml;
 /** A YAML file of a card, read as far as it can be. */
 final readonly class CardDocument
 {
-    /** @param ?array<mixed> $data null when the file cannot be read */
+    /** @param  ?array<mixed>  $data null when the file cannot be read */
     private function __construct(
         private string $name,
         private string $text,
         public ?array $data,
         public Findings $findings,
-    ) {}
+    ) {
+    }
 
     public static function read(string $name, string $text): self
     {
@@ -31,9 +32,7 @@ final readonly class CardDocument
         try {
             $data = Yaml::parse($text);
         } catch (ParseException $problem) {
-            $line = $problem->getParsedLine();
-
-            return self::unread($name, $text, Finding::stop('card.yaml_does_not_parse', "{$name} cannot be read.", 'The whole file is ignored on the box, not only this line.', 'Look at the indentation and the quotes here and one line above.', Place::file($name, $line > 0 ? min($line, 1 + substr_count($text, "\n")) : null)));
+            return self::unread($name, $text, Finding::stop('card.yaml_does_not_parse', "{$name} cannot be read.", 'The whole file is ignored on the box, not only this line.', 'Look at the indentation and the quotes here and one line above.', Place::file($name, YamlLines::trouble($text, $problem->getParsedLine()))));
         }
         if (! is_array($data)) {
             return self::unread($name, $text, Finding::stop('card.yaml_empty', "{$name} says nothing.", 'Every line is empty or a comment.', 'Take the comment marks away, or write the file anew.', Place::file($name, 1)));
@@ -42,7 +41,7 @@ final readonly class CardDocument
         return new self($name, $text, $data, Findings::of());
     }
 
-    /** @param list<int|string> $path */
+    /** @param  list<int|string>  $path */
     public function place(array $path): Place
     {
         return Place::file($this->name, YamlLines::locate($this->text, $path));

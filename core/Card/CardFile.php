@@ -7,11 +7,12 @@ namespace Burrow\Card;
 /** A file for the boot partition, line by line. Line ends are LF and the last line has one too. */
 final readonly class CardFile
 {
-    /** @param list<CardLine> $lines */
+    /** @param  list<CardLine>  $lines */
     public function __construct(
         public string $name,
         public array $lines,
-    ) {}
+    ) {
+    }
 
     public function text(): string
     {

@@ -7,8 +7,10 @@ namespace Burrow\Card;
 /** The files on a card's boot partition that matter at first boot, by name. */
 final readonly class CardFolder
 {
-    /** @param array<string, string> $files name => content */
-    public function __construct(public array $files) {}
+    /** @param  array<string, string>  $files name => content */
+    public function __construct(public array $files)
+    {
+    }
 
     public function has(string $name): bool
     {

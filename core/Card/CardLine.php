@@ -10,5 +10,6 @@ final readonly class CardLine
     public function __construct(
         public string $text,
         public string $reason = '',
-    ) {}
+    ) {
+    }
 }

@@ -32,7 +32,7 @@ final class UserDataLinter
             ->and($this->remoteLogin($document->data));
     }
 
-    /** @param array<mixed> $data */
+    /** @param  array<mixed>  $data */
     private function keys(CardDocument $document, array $data): Findings
     {
         $findings = Findings::of();
@@ -57,7 +57,7 @@ final class UserDataLinter
         return $best === '' ? 'It may belong under another key; look at the indentation.' : "Perhaps “{$best}” was meant.";
     }
 
-    /** @param array<mixed> $data */
+    /** @param  array<mixed>  $data */
     private function name(CardDocument $document, array $data): Findings
     {
         if (! array_key_exists('hostname', $data)) {
@@ -71,7 +71,7 @@ final class UserDataLinter
         return Findings::of(...array_map(fn (Finding $f): Finding => $f->at($document->place(['hostname'])), $checked->list));
     }
 
-    /** @param array<mixed> $data */
+    /** @param  array<mixed>  $data */
     private function logins(CardDocument $document, array $data): Findings
     {
         $findings = Findings::of();
@@ -104,7 +104,7 @@ final class UserDataLinter
         return $someone ? $findings : $findings->and([Finding::stop('card.nobody_can_log_in', 'No account in user-data could log in.', 'There is no key, and no password that is not locked.', 'Add a public key, or hashed_passwd with lock_passwd: false.', Place::file('user-data', isset($data['users']) ? $document->place(['users'])->line : 1))]);
     }
 
-    /** @param list<int|string> $path */
+    /** @param  list<int|string>  $path */
     private function hash(CardDocument $document, mixed $hash, array $path): Findings
     {
         return is_string($hash) && preg_match('/^\$(?:6|5|y|2[aby])\$/', $hash) === 1
@@ -112,7 +112,7 @@ final class UserDataLinter
             : Findings::of(Finding::stop('card.password_not_hashed', 'This password is not a hash the box knows.', 'The login would be refused.', 'A hash begins with $6$ or $y$; make one with openssl passwd -6.', $document->place($path)));
     }
 
-    /** @param array<mixed> $data */
+    /** @param  array<mixed>  $data */
     private function remoteLogin(array $data): Findings
     {
         $commands = json_encode([$data['runcmd'] ?? [], $data['bootcmd'] ?? []], JSON_PARTIAL_OUTPUT_ON_ERROR) ?: '';

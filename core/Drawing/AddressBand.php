@@ -24,9 +24,10 @@ final readonly class AddressBand
         public array $pool,
         public float $router,
         public array $boxes,
-    ) {}
+    ) {
+    }
 
-    /** @param list<Ipv4> $held */
+    /** @param  list<Ipv4>  $held */
     public static function of(LocalNetwork $network, array $held): self
     {
         $scale = (self::WIDTH - 2 * self::EDGE) / $network->prefix->size();

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\Drawing;
 
-use Burrow\Plan\Limit;
 use Burrow\Plan\CopyRate;
+use Burrow\Plan\Limit;
 
 /** The chain of limits in a file copy as a pipe: each piece as wide as what it lets through. */
 final readonly class ChainPicture
@@ -21,8 +21,10 @@ final readonly class ChainPicture
     /** Thinner than this nobody sees it. */
     private const LEAST = 3;
 
-    /** @param list<array{limit: Limit, x: float, y: float, width: float, height: float, narrowest: bool}> $pieces */
-    private function __construct(public array $pieces) {}
+    /** @param  list<array{limit: Limit, x: float, y: float, width: float, height: float, narrowest: bool}>  $pieces */
+    private function __construct(public array $pieces)
+    {
+    }
 
     public static function of(CopyRate $copy): self
     {

@@ -15,7 +15,8 @@ final readonly class Chamber
         public float $y,
         public float $width,
         public float $height,
-    ) {}
+    ) {
+    }
 
     public function centreX(): float
     {

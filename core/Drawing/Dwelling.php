@@ -10,7 +10,7 @@ final readonly class Dwelling
     /**
      * @param  string  $note  last line in the chamber: its job and what is worth knowing
      * @param  list<string>  $openings  what reaches it from outside: "51944 udp", nearest first
-     * @param  list<string>  $dependsOn  names of boxes it cannot work without
+     * @param  array<string, string>  $dependsOn  name of a box it cannot work without => what for
      */
     public function __construct(
         public string $name,
@@ -19,5 +19,6 @@ final readonly class Dwelling
         public ChamberState $state,
         public array $openings = [],
         public array $dependsOn = [],
-    ) {}
+    ) {
+    }
 }

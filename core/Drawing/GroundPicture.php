@@ -9,6 +9,7 @@ final readonly class GroundPicture
 {
     /**
      * @param  list<Chamber>  $chambers
+     * @param  list<Tunnel>  $gallery  from the router down and along the first row
      * @param  list<Tunnel>  $ways  from the gallery to the chambers
      * @param  list<Tunnel>  $passages  what a box depends on
      * @param  list<Shaft>  $shafts
@@ -17,10 +18,11 @@ final readonly class GroundPicture
         public float $width,
         public float $height,
         public float $turf,
-        public float $gallery,
         public array $chambers,
+        public array $gallery,
         public array $ways,
         public array $passages,
         public array $shafts,
-    ) {}
+    ) {
+    }
 }

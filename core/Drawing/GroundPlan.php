@@ -27,6 +27,9 @@ final readonly class GroundPlan
 
     private const LEAST_HEIGHT = 640;
 
+    /** Width of a letter of a shaft's label. */
+    private const LETTER = 7.6;
+
     /** Shares of the gutter, from its left edge: passages, then the way in, then a shaft of a lower chamber. */
     private const LANE_PASSAGE = 0.82;
 
@@ -34,7 +37,7 @@ final readonly class GroundPlan
 
     private const LANE_SHAFT = 0.14;
 
-    /** @param list<Dwelling> $boxes */
+    /** @param  list<Dwelling>  $boxes */
     public static function draw(array $boxes): GroundPicture
     {
         $chambers = self::settle($boxes);
@@ -44,8 +47,8 @@ final readonly class GroundPlan
             self::WIDTH,
             max(self::LEAST_HEIGHT, self::FIRST_ROW + $rows * (self::CHAMBER_HEIGHT + self::ROW_GAP) + 20),
             self::TURF,
-            self::GALLERY,
             $chambers,
+            self::gallery($chambers),
             self::ways($chambers),
             self::passages($chambers),
             self::shafts($chambers),
@@ -88,6 +91,24 @@ final readonly class GroundPlan
      * @param  list<Chamber>  $chambers
      * @return list<Tunnel>
      */
+    private static function gallery(array $chambers): array
+    {
+        $middle = self::WIDTH / 2;
+        $heads = array_map(fn (Tunnel $way): float => $way->points[0][0], self::ways($chambers));
+        $along = array_values(array_unique([...$heads, $middle]));
+        sort($along);
+        $gallery = [new Tunnel([[$middle, self::TURF + 14.0], [$middle, self::GALLERY]])];
+        for ($i = 1; $i < count($along); $i++) {
+            $gallery[] = new Tunnel([[$along[$i - 1], self::GALLERY], [$along[$i], self::GALLERY]]);
+        }
+
+        return $gallery;
+    }
+
+    /**
+     * @param  list<Chamber>  $chambers
+     * @return list<Tunnel>
+     */
     private static function ways(array $chambers): array
     {
         return array_map(function (Chamber $chamber): Tunnel {
@@ -109,10 +130,10 @@ final readonly class GroundPlan
         }
         $passages = [];
         foreach ($chambers as $from) {
-            foreach ($from->box->dependsOn as $name) {
+            foreach ($from->box->dependsOn as $name => $what) {
                 $to = $byName[$name] ?? null;
                 if ($to !== null && $to !== $from) {
-                    $passages[] = self::passage($from, $to);
+                    $passages[] = self::passage($from, $to, $what);
                 }
             }
         }
@@ -121,11 +142,11 @@ final readonly class GroundPlan
     }
 
     /** Down into the gap below, along it to the gutter beside the other chamber, along that, and in from below. */
-    private static function passage(Chamber $from, Chamber $to): Tunnel
+    private static function passage(Chamber $from, Chamber $to, string $label): Tunnel
     {
         $below = fn (Chamber $c): float => $c->bottom() + self::ROW_GAP * (0.32 + 0.12 * ($from->column % 3));
         if ($from->row === $to->row) {
-            return new Tunnel([[$from->centreX() + 10, $from->bottom()], [$from->centreX() + 10, $below($from)], [$to->centreX() - 10, $below($from)], [$to->centreX() - 10, $to->bottom()]]);
+            return new Tunnel([[$from->centreX() + 10, $from->bottom()], [$from->centreX() + 10, $below($from)], [$to->centreX() - 10, $below($from)], [$to->centreX() - 10, $to->bottom()]], $label);
         }
         $lane = $to->x - self::GUTTER * (1 - self::LANE_PASSAGE);
 
@@ -136,7 +157,7 @@ final readonly class GroundPlan
             [$lane, $below($to)],
             [$to->centreX() - 10, $below($to)],
             [$to->centreX() - 10, $to->bottom()],
-        ]);
+        ], $label);
     }
 
     /**
@@ -155,7 +176,7 @@ final readonly class GroundPlan
             }
             if ($chamber->row === 0) {
                 $x = $chamber->centreX() + 24;
-                $shafts[] = new Shaft(new Tunnel([[$x, self::mouth($chamber->column)], [$x, $chamber->y + 3]]), $x, self::mouth($chamber->column), self::shortened($chamber->box->openings));
+                $shafts[] = self::shaft([[$x, self::mouth($chamber->column)], [$x, $chamber->y + 3]], $chamber->box->openings);
             } else {
                 $lanes[$chamber->column][] = $chamber;
             }
@@ -165,10 +186,25 @@ final readonly class GroundPlan
             $x = $deepest->x + $deepest->width + self::GUTTER * self::LANE_SHAFT;
             $labels = array_merge(...array_map(fn (Chamber $c): array => array_map(fn (string $o): string => $c->box->name.' '.$o, $c->box->openings), $sharing));
             $points = [[$x, self::mouth($column + 1)], [$x, $deepest->centreY()], [$deepest->x + $deepest->width - 6, $deepest->centreY()]];
-            $shafts[] = new Shaft(new Tunnel($points), $x, self::mouth($column + 1), self::shortened($labels));
+            $shafts[] = self::shaft($points, $labels);
         }
 
         return $shafts;
+    }
+
+    /**
+     * The labels stand to the right of the mouth, or to its left where the picture ends.
+     *
+     * @param  non-empty-list<array{float, float}>  $points
+     * @param  list<string>  $labels
+     */
+    private static function shaft(array $points, array $labels): Shaft
+    {
+        [$x, $mouth] = $points[0];
+        $shown = self::shortened($labels);
+        $width = 26 + self::LETTER * max(array_map(mb_strlen(...), $shown ?: ['']));
+
+        return new Shaft(new Tunnel($points), $x, $mouth, $shown, $x + $width > self::WIDTH);
     }
 
     /** Neighbouring mouths stand at two heights, so that their labels do not meet. */

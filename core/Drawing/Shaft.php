@@ -7,11 +7,13 @@ namespace Burrow\Drawing;
 /** A way from a chamber up to the open air, with what stands beside its mouth. */
 final readonly class Shaft
 {
-    /** @param list<string> $labels at most three */
+    /** @param  list<string>  $labels at most three */
     public function __construct(
         public Tunnel $way,
         public float $x,
         public float $mouth,
         public array $labels,
-    ) {}
+        public bool $labelsLeft,
+    ) {
+    }
 }

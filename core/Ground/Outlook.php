@@ -20,7 +20,8 @@ final readonly class Outlook
     public function __construct(
         private array $boxes,
         private Findings $upkeep,
-    ) {}
+    ) {
+    }
 
     /** The conclusion, to stand out from the rest. */
     public function lead(): string

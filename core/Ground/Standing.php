@@ -21,5 +21,6 @@ final readonly class Standing
         public array $openings,
         public bool $mayFaceWorld,
         public string $servesAll,
-    ) {}
+    ) {
+    }
 }

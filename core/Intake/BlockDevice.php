@@ -24,7 +24,8 @@ final readonly class BlockDevice implements JsonSerializable
         public bool $readOnly,
         public array $mountPoints,
         public array $fileSystems,
-    ) {}
+    ) {
+    }
 
     /** A part of it is where the running system lives. */
     public function isSystem(): bool

@@ -9,7 +9,9 @@ use JsonSerializable;
 /** A file system's UUID in the canonical form of RFC 4122. */
 final readonly class FileSystemId implements JsonSerializable
 {
-    public function __construct(public string $uuid) {}
+    public function __construct(public string $uuid)
+    {
+    }
 
     /** @return array{uuid: string} */
     public function jsonSerialize(): array

@@ -11,13 +11,14 @@ use JsonSerializable;
 /** An address the router has handed out. The name is what the client called itself, which may be anything. */
 final readonly class Lease implements JsonSerializable
 {
-    /** @param ?int $expires seconds since 1970; null when the lease never ends */
+    /** @param  ?int  $expires seconds since 1970; null when the lease never ends */
     public function __construct(
         public Ipv4 $address,
         public Mac $mac,
         public ?string $name,
         public ?int $expires,
-    ) {}
+    ) {
+    }
 
     /** @return array{address: string, mac: string, name: ?string, expires: ?int} */
     public function jsonSerialize(): array

@@ -50,7 +50,7 @@ final class LsblkReader implements Reader
         return $from === false || $to === false || $to < $from ? '' : substr($text, $from, $to - $from + 1);
     }
 
-    /** @param array<mixed> $entry */
+    /** @param  array<mixed>  $entry */
     private function disk(array $entry): ?BlockDevice
     {
         $name = $this->text($entry, 'name');
@@ -102,7 +102,7 @@ final class LsblkReader implements Reader
         return array_values(array_filter(is_array($points) ? $points : [$points], is_string(...)));
     }
 
-    /** @param array<mixed> $entry */
+    /** @param  array<mixed>  $entry */
     private function text(array $entry, string $key): ?string
     {
         $value = $entry[$key] ?? null;
@@ -110,7 +110,11 @@ final class LsblkReader implements Reader
         return is_string($value) && trim($value) !== '' ? trim($value) : null;
     }
 
-    /** Older versions print "0" and "1", newer ones true and false. @param array<mixed> $entry */
+    /**
+     * Older versions print "0" and "1", newer ones true and false.
+     *
+     * @param  array<mixed>  $entry
+     */
     private function flag(array $entry, string $key): bool
     {
         return in_array($entry[$key] ?? false, [true, 1, '1'], true);

@@ -10,12 +10,13 @@ use JsonSerializable;
 /** What a reader understood of a text, and findings about what it did not. */
 final readonly class Reading implements JsonSerializable
 {
-    /** @param list<JsonSerializable> $facts */
+    /** @param  list<JsonSerializable>  $facts */
     public function __construct(
         public string $kind,
         public array $facts,
         public Findings $findings,
-    ) {}
+    ) {
+    }
 
     /**
      * The facts of one type.

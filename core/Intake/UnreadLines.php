@@ -18,7 +18,9 @@ final class UnreadLines
 
     private int $more = 0;
 
-    public function __construct(private readonly string $kind) {}
+    public function __construct(private readonly string $kind)
+    {
+    }
 
     public function add(int $line, string $why): void
     {

@@ -15,7 +15,8 @@ final readonly class UpgradeSummary implements JsonSerializable
         public int $removed,
         public int $heldBack,
         public bool $rebootAsked,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, int|bool> */
     public function jsonSerialize(): array

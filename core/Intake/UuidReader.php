@@ -29,8 +29,8 @@ final class UuidReader implements Reader
         if (preg_match_all('/\b[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}\b/', $text, $match) === 0) {
             return new Reading($this->kind(), [], Findings::of(Finding::stop('intake.no_uuid', 'There is no UUID in this text.', 'The mount line goes by the UUID; without it the box would mount whatever comes first.', 'Run the blkid line again and paste its answer.')));
         }
-        $found = $match[0];
+        $uuid = $match[0][count($match[0]) - 1];
 
-        return new Reading($this->kind(), [new FileSystemId(end($found))], Findings::of(Finding::fine('intake.uuid_read', 'The file system is '.end($found).'.')));
+        return new Reading($this->kind(), [new FileSystemId($uuid)], Findings::of(Finding::fine('intake.uuid_read', "The file system is {$uuid}.")));
     }
 }

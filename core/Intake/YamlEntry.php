@@ -17,11 +17,12 @@ use Symfony\Component\Yaml\Yaml;
 /** A YAML text held against a JSON Schema: what it says, and what is wrong with it, by line. */
 final readonly class YamlEntry
 {
-    /** @param ?array<string, mixed> $data null when the text cannot be used */
+    /** @param  ?array<string, mixed>  $data null when the text cannot be used */
     private function __construct(
         public ?array $data,
         public Findings $findings,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  string  $schema  the JSON Schema itself, as text
@@ -38,9 +39,7 @@ final readonly class YamlEntry
         try {
             $data = Yaml::parse($yaml);
         } catch (ParseException $problem) {
-            $line = $problem->getParsedLine();
-
-            return self::refused('yaml.does_not_parse', 'The text is not YAML: '.self::sentence($problem), 'Most often the indentation of this or the line before is off.', 'Compare it with a built-in entry.', $file, $line > 0 ? $line : null);
+            return self::refused('yaml.does_not_parse', 'The text is not YAML: '.self::sentence($problem), 'Most often the indentation of this or the line before is off.', 'Compare it with a built-in entry.', $file, YamlLines::trouble($yaml, $problem->getParsedLine()));
         }
         if (! is_array($data)) {
             return self::refused('yaml.not_an_entry', 'There is no entry in this text.', 'An entry is a list of “name: value” lines.', 'Export a built-in entry to see one.', $file, null);
@@ -54,7 +53,7 @@ final readonly class YamlEntry
     private static function sentence(ParseException $problem): string
     {
         $problem->setParsedLine(-1);
-        $problem->setSnippet(null);
+        $problem->setSnippet('');
 
         return rtrim($problem->getMessage(), '.').'.';
     }
@@ -64,7 +63,7 @@ final readonly class YamlEntry
         return new self(null, Findings::of(Finding::stop($code, $found, $why, $do, Place::file($file, $line))));
     }
 
-    /** @param array<mixed> $data */
+    /** @param  array<mixed>  $data */
     private static function against(string $schema, array $data, string $yaml, string $file): Findings
     {
         $result = (new Validator(max_errors: 20))->validate(Helper::toJSON($data), (string) $schema);
@@ -82,7 +81,7 @@ final readonly class YamlEntry
                 "In {$where}: ".self::lowerFirst((new ErrorFormatter)->formatErrorMessage($leaf)).'.',
                 'The schema of this kind of entry says so.',
                 'Export a built-in entry of the same kind to compare.',
-                Place::file($file, YamlLines::locate($yaml, [...$path, ...array_slice($extra, 0, 1)])),
+                Place::file($file, YamlLines::locate($yaml, [...$path, ...array_slice(array_values($extra), 0, 1)])),
             );
         }
 

@@ -40,4 +40,28 @@ final class YamlLines
 
         return max(1, $at + 1);
     }
+
+    /**
+     * The line to look at when a text does not parse: where a quote opens and is not closed, which a parser only
+     * notices at the end of the text; else the line that the parser named.
+     *
+     * @param  int  $reported  from 1; less when the parser named none
+     */
+    public static function trouble(string $yaml, int $reported): ?int
+    {
+        foreach (explode("\n", $yaml) as $index => $line) {
+            if (preg_match('/^\s*(?:- )*(?:[^\s"\'#][^"\'#]*?:\s+)?(["\'])(.*)$/', $line, $match) === 1 && ! self::closes($match[2], $match[1])) {
+                return $index + 1;
+            }
+        }
+
+        return $reported > 0 ? min($reported, 1 + substr_count($yaml, "\n")) : null;
+    }
+
+    private static function closes(string $rest, string $quote): bool
+    {
+        $plain = $quote === '"' ? (string) preg_replace('/\\\\./', '', $rest) : str_replace("''", '', $rest);
+
+        return str_contains($plain, $quote);
+    }
 }

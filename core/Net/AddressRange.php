@@ -9,7 +9,9 @@ use InvalidArgumentException;
 /** Addresses from first to last, both included: a DHCP pool, for instance. */
 final readonly class AddressRange
 {
-    private function __construct(public Ipv4 $first, public Ipv4 $last) {}
+    private function __construct(public Ipv4 $first, public Ipv4 $last)
+    {
+    }
 
     /** @throws InvalidArgumentException when the last comes before the first */
     public static function between(Ipv4 $first, Ipv4 $last): self

@@ -11,7 +11,9 @@ use InvalidArgumentException;
 /** A host name: one label of letters, digits and hyphens (RFC 952, RFC 1123 section 2.1), 1 to 63 characters. */
 final readonly class Hostname
 {
-    private function __construct(public string $label) {}
+    private function __construct(public string $label)
+    {
+    }
 
     /** @throws InvalidArgumentException when the text breaks a rule of RFC 952/1123 */
     public static function parse(string $text): self

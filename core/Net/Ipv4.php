@@ -9,7 +9,9 @@ use InvalidArgumentException;
 /** An IPv4 address (RFC 791), held as its 32-bit number. */
 final readonly class Ipv4
 {
-    private function __construct(public int $number) {}
+    private function __construct(public int $number)
+    {
+    }
 
     /** @throws InvalidArgumentException when the number does not fit 32 bits */
     public static function fromNumber(int $number): self

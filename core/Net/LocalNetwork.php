@@ -12,5 +12,6 @@ final readonly class LocalNetwork
         public Ipv4 $router,
         public AddressRange $pool,
         public string $domain,
-    ) {}
+    ) {
+    }
 }

@@ -9,7 +9,9 @@ use InvalidArgumentException;
 /** A 48-bit hardware address (IEEE 802 MAC-48), written in lower case with colons. */
 final readonly class Mac
 {
-    private function __construct(private string $text) {}
+    private function __construct(private string $text)
+    {
+    }
 
     /** Reads the three usual spellings: 02:4b:1e:90:0a:77, 02-4B-1E-90-0A-77 and 024b.1e90.0a77. */
     public static function tryParse(string $text): ?self

@@ -9,7 +9,9 @@ use InvalidArgumentException;
 /** A TCP or UDP port, 1 to 65535. Ranges after RFC 6335. */
 final readonly class Port
 {
-    private function __construct(public int $number) {}
+    private function __construct(public int $number)
+    {
+    }
 
     public static function tryOf(int $number): ?self
     {

@@ -9,7 +9,9 @@ use InvalidArgumentException;
 /** An IPv4 prefix in CIDR notation (RFC 4632), always at its network address. */
 final readonly class Prefix
 {
-    private function __construct(public Ipv4 $network, public int $length) {}
+    private function __construct(public Ipv4 $network, public int $length)
+    {
+    }
 
     /** Null unless written as address/length, 0 to 32, with no host bits set. */
     public static function tryParse(string $text): ?self

@@ -13,7 +13,8 @@ final readonly class SshPublicKey implements JsonSerializable
         public string $type,
         public string $base64,
         public string $comment,
-    ) {}
+    ) {
+    }
 
     /** Null when the text does not decode, or decodes to another type than it says. */
     public static function tryOf(string $type, string $base64, string $comment = ''): ?self

@@ -17,8 +17,10 @@ final readonly class CopyRate
     /** Share of the rate on the air that arrives as payload: common practice. */
     private const AIR_SHARE = 0.5;
 
-    /** @param non-empty-list<Limit> $chain in the order the file passes them */
-    private function __construct(public array $chain) {}
+    /** @param  non-empty-list<Limit>  $chain in the order the file passes them */
+    private function __construct(public array $chain)
+    {
+    }
 
     /** Null when the board has no such link, or the plan no disk. */
     public static function of(PlanInput $plan): ?self
@@ -95,7 +97,7 @@ final readonly class CopyRate
         return new Limit('processor', Rate::megabytesPerSecond(1000 / $ms), "1000 ms ÷ ({$sum}) ms a megabyte, ".($processor->cores === 1 ? 'one core does it all' : "spread over {$processor->cores} cores"));
     }
 
-    /** @param non-empty-list<Limit> $limits */
+    /** @param  non-empty-list<Limit>  $limits */
     private static function narrowest(array $limits): Limit
     {
         return array_reduce($limits, fn (Limit $least, Limit $limit): Limit => $limit->rate->isBelow($least->rate) ? $limit : $least, $limits[0]);

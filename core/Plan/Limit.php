@@ -13,5 +13,6 @@ final readonly class Limit
         public string $name,
         public Rate $rate,
         public string $because,
-    ) {}
+    ) {
+    }
 }

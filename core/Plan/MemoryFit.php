@@ -23,7 +23,8 @@ final readonly class MemoryFit
         public Bytes $has,
         public Bytes $system,
         public Bytes $job,
-    ) {}
+    ) {
+    }
 
     public static function of(PlanInput $plan): self
     {

@@ -20,7 +20,8 @@ final readonly class PlanAnswer implements JsonSerializable
         public SupplyFit $supply,
         public ?CopyRate $copy,
         public Money $price,
-    ) {}
+    ) {
+    }
 
     public static function to(PlanInput $plan): self
     {

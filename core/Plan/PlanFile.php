@@ -21,7 +21,8 @@ final readonly class PlanFile
     private function __construct(
         public ?PlanInput $input,
         public Findings $findings,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  string  $schema  plan.schema.json, as text

@@ -21,5 +21,6 @@ final readonly class PlanInput
         public Cable $cable,
         public ?Drive $drive,
         public LinkKind $link,
-    ) {}
+    ) {
+    }
 }

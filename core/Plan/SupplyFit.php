@@ -15,7 +15,9 @@ use Burrow\Sheet\Working;
 /** Current asked of the supply, and the voltage that is left at the board after the cable. */
 final readonly class SupplyFit
 {
-    private function __construct(private PlanInput $plan) {}
+    private function __construct(private PlanInput $plan)
+    {
+    }
 
     public static function of(PlanInput $plan): self
     {
@@ -43,8 +45,9 @@ final readonly class SupplyFit
     public function findings(): Findings
     {
         $findings = Findings::of($this->currentFinding(), $this->voltageFinding());
-        if (($this->plan->drive?->spins ?? false) && $this->plan->drive->starting->amps > 0) {
-            $findings = $findings->and([Finding::note('plan.spinning_on_board', 'The spinning disk is fed by the board.', "It takes {$this->plan->drive->starting} while it starts, and again at every start after a rest.", 'A powered hub or a disk with its own supply takes that load off the board.')]);
+        $drive = $this->plan->drive;
+        if ($drive !== null && $drive->spins && $drive->starting->amps > 0) {
+            $findings = $findings->and([Finding::note('plan.spinning_on_board', 'The spinning disk is fed by the board.', "It takes {$drive->starting} while it starts, and again at every start after a rest.", 'A powered hub or a disk with its own supply takes that load off the board.')]);
         }
 
         return $findings;

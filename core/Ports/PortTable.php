@@ -15,8 +15,10 @@ final readonly class PortTable
 
     private const EPHEMERAL_LAST = 60999;
 
-    /** @param list<PortUse> $uses */
-    public function __construct(private array $uses) {}
+    /** @param  list<PortUse>  $uses */
+    public function __construct(private array $uses)
+    {
+    }
 
     public function findings(): Findings
     {

@@ -15,5 +15,6 @@ final readonly class PortUse
         public Port $port,
         public Protocol $protocol,
         public string $purpose,
-    ) {}
+    ) {
+    }
 }

@@ -7,7 +7,9 @@ namespace Burrow\Quantity;
 /** An electric current in amperes. */
 final readonly class Amps
 {
-    private function __construct(public float $amps) {}
+    private function __construct(public float $amps)
+    {
+    }
 
     public static function of(float $amps): self
     {

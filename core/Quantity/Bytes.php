@@ -17,7 +17,9 @@ final readonly class Bytes
 
     private const BINARY = ['B', 'KiB', 'MiB', 'GiB', 'TiB', 'PiB'];
 
-    private function __construct(public int $count) {}
+    private function __construct(public int $count)
+    {
+    }
 
     /** @throws InvalidArgumentException when negative */
     public static function of(int $count): self
@@ -87,7 +89,7 @@ final readonly class Bytes
         return $this->format(1024, self::BINARY);
     }
 
-    /** @param list<string> $units */
+    /** @param  list<string>  $units */
     private function format(int $base, array $units): string
     {
         $value = (float) $this->count;

@@ -9,7 +9,9 @@ use InvalidArgumentException;
 /** A length of time in seconds, 0 and up. */
 final readonly class Duration
 {
-    private function __construct(public float $seconds) {}
+    private function __construct(public float $seconds)
+    {
+    }
 
     /** @throws InvalidArgumentException when negative */
     public static function seconds(float $seconds): self

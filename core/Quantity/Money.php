@@ -7,7 +7,9 @@ namespace Burrow\Quantity;
 /** A price in whole cents of the household's own currency, which is never converted. */
 final readonly class Money
 {
-    private function __construct(public int $cents) {}
+    private function __construct(public int $cents)
+    {
+    }
 
     public static function of(float $amount): self
     {

@@ -7,7 +7,9 @@ namespace Burrow\Quantity;
 /** An electric resistance in ohms. */
 final readonly class Ohms
 {
-    private function __construct(public float $ohms) {}
+    private function __construct(public float $ohms)
+    {
+    }
 
     public static function of(float $ohms): self
     {

@@ -9,7 +9,9 @@ use InvalidArgumentException;
 /** A rate of data in bytes a second, above 0. One MB is 10⁶ bytes, one Mb is 10⁶ bits. */
 final readonly class Rate
 {
-    private function __construct(public float $bytesPerSecond) {}
+    private function __construct(public float $bytesPerSecond)
+    {
+    }
 
     /** @throws InvalidArgumentException when not above zero */
     public static function bytesPerSecond(float $rate): self

@@ -7,7 +7,9 @@ namespace Burrow\Quantity;
 /** An electric potential difference in volts. */
 final readonly class Volts
 {
-    private function __construct(public float $volts) {}
+    private function __construct(public float $volts)
+    {
+    }
 
     public static function of(float $volts): self
     {

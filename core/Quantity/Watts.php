@@ -7,7 +7,9 @@ namespace Burrow\Quantity;
 /** A power in watts. */
 final readonly class Watts
 {
-    private function __construct(public float $watts) {}
+    private function __construct(public float $watts)
+    {
+    }
 
     public static function of(float $watts): self
     {

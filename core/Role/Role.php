@@ -33,7 +33,8 @@ final readonly class Role
         public array $backUp,
         public array $cautions,
         public string $servesAll,
-    ) {}
+    ) {
+    }
 
     /** The port that shows the job is being done: the first one it lists. */
     public function servicePort(): ?RolePort

@@ -15,5 +15,6 @@ final readonly class RolePort
         public Protocol $protocol,
         public string $purpose,
         public bool $mayFaceWorld,
-    ) {}
+    ) {
+    }
 }

@@ -12,7 +12,7 @@ use Burrow\Quantity\Duration;
 /** Turns a job's YAML, once its JSON Schema has passed it, into a Role. */
 final readonly class RoleReader
 {
-    /** @param array<string, mixed> $entry an entry valid under role.schema.json */
+    /** @param  array<string, mixed>  $entry an entry valid under role.schema.json */
     public function role(array $entry): Role
     {
         /** @var array{id: string, label: string, short: string, summary: string, needs: array{disk: bool, memory_idle_mib: int, memory_busy_mib: int}, faces_world: bool, cadence_days: int, ports: list<array{port: int, protocol: string, purpose: string, may_face_world: bool}>, packages?: list<string>, playbook?: list<array<string, mixed>>, back_up: list<string>, cautions?: list<string>, serves_all?: string} $entry */
@@ -44,7 +44,7 @@ final readonly class RoleReader
         return array_map($this->step(...), $steps);
     }
 
-    /** @param array<string, mixed> $entry */
+    /** @param  array<string, mixed>  $entry */
     private function step(array $entry): StepTemplate
     {
         /** @var array{id: string, kind: string, title: string, text: string, command?: string, expect?: string, hands_s: int, wait_s?: array{int, int}, probe?: string, reads?: string, meanwhile?: string, if_longer?: string, caution?: string} $entry */

@@ -29,5 +29,6 @@ final readonly class StepTemplate
         public string $meanwhile,
         public string $ifLonger,
         public string $caution,
-    ) {}
+    ) {
+    }
 }

@@ -20,7 +20,8 @@ final readonly class Finding implements JsonSerializable
         public string $why,
         public string $do,
         public ?Place $place,
-    ) {}
+    ) {
+    }
 
     public static function fine(string $code, string $found, string $why = '', string $do = '', ?Place $place = null): self
     {

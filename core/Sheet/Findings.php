@@ -16,15 +16,17 @@ use JsonSerializable;
  */
 final readonly class Findings implements Countable, IteratorAggregate, JsonSerializable
 {
-    /** @param list<Finding> $list */
-    private function __construct(public array $list) {}
+    /** @param  list<Finding>  $list */
+    private function __construct(public array $list)
+    {
+    }
 
     public static function of(Finding ...$findings): self
     {
         return new self(array_values($findings));
     }
 
-    /** @param iterable<Finding> $more */
+    /** @param  iterable<Finding>  $more */
     public function and(iterable $more): self
     {
         return new self([...$this->list, ...array_values([...$more])]);
@@ -78,6 +80,7 @@ final readonly class Findings implements Countable, IteratorAggregate, JsonSeria
         return count($this->list);
     }
 
+    /** @return ArrayIterator<int, Finding> */
     public function getIterator(): ArrayIterator
     {
         return new ArrayIterator($this->list);

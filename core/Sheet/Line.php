@@ -12,7 +12,8 @@ final readonly class Line
         public string $formula,
         public string $result,
         public string $source,
-    ) {}
+    ) {
+    }
 
     /** A value that was given, not computed. */
     public static function given(string $name, string $value, string $source = ''): self

@@ -11,7 +11,8 @@ final readonly class Place
         public ?string $field,
         public ?string $file,
         public ?int $line,
-    ) {}
+    ) {
+    }
 
     public static function field(string $name): self
     {

@@ -7,7 +7,9 @@ namespace Burrow\Sheet;
 /** Where a rule or figure comes from. */
 final readonly class Source
 {
-    private function __construct(public string $label) {}
+    private function __construct(public string $label)
+    {
+    }
 
     /** A published text, named so that it can be looked up. */
     public static function standard(string $name): self

@@ -9,14 +9,15 @@ use JsonSerializable;
 /** The arithmetic behind a number, line by line. The code stands in docs/formulas.md. */
 final readonly class Working implements JsonSerializable
 {
-    /** @param list<Line> $lines */
+    /** @param  list<Line>  $lines */
     private function __construct(
         public string $code,
         public string $title,
         public array $lines,
         public string $result,
         public Source $source,
-    ) {}
+    ) {
+    }
 
     public static function of(string $code, string $title, string $result, Source $source, Line ...$lines): self
     {

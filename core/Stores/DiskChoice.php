@@ -18,7 +18,8 @@ final readonly class DiskChoice
     private function __construct(
         public ?BlockDevice $disk,
         public Findings $findings,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<BlockDevice>  $disks

@@ -21,9 +21,10 @@ final readonly class Due
         public int $cadenceDays,
         public DateTimeImmutable $date,
         public int $daysLeft,
-    ) {}
+    ) {
+    }
 
-    /** @param non-empty-array<string, int> $cadences job => days */
+    /** @param  non-empty-array<string, int>  $cadences job => days */
     public static function of(string $box, DateTimeImmutable $last, array $cadences, DateTimeImmutable $now): self
     {
         $days = min($cadences);

@@ -35,10 +35,7 @@ class DemoSeeder extends Seeder
             'name' => 'Thistledown Seed Library', 'prefix' => '172.22.8.0/24', 'router' => '172.22.8.1', 'pool_first' => '172.22.8.100', 'pool_last' => '172.22.8.199',
             'domain' => 'thistledown.home.arpa', 'wan' => '203.0.113.27', 'time_zone' => 'Europe/London',
         ]);
-        $boxes = [];
-        foreach (self::BOXES as $name => [$role, $board, $number, $days, $ports]) {
-            $boxes[$name] = $this->box($network, $name, $role, $board, $number, $days, $ports);
-        }
+        $boxes = collect(self::BOXES)->map(fn (array $spec, string $name): Box => $this->box($network, $name, ...$spec))->all();
         $boxes['seedpress']->update(['silent_since' => now()->subHours(3), 'answered_at' => now()->subHours(3)]);
         JournalEntry::query()->create(['network_id' => $network->id, 'box_id' => $boxes['seedpress']->id, 'kind' => 'silent', 'text' => 'seedpress fell silent.', 'by' => 'the burrow itself', 'at' => now()->subHours(3)]);
         Opening::query()->create(['box_id' => $boxes['culvert']->id, 'outside_port' => 51944, 'inside_port' => 51944, 'protocol' => 'udp', 'purpose' => 'tunnel', 'reason' => 'The warden looks at the greenhouse from home.', 'review_on' => now()->addMonths(4)]);
@@ -47,7 +44,7 @@ class DemoSeeder extends Seeder
         Dependency::query()->create(['box_id' => $boxes['culvert']->id, 'on_box_id' => $boxes['sieve']->id, 'what' => 'names']);
     }
 
-    /** @param list<array{string, string, string}> $ports */
+    /** @param  list<array{string, string, string}>  $ports */
     private function box(Network $network, string $name, string $role, string $board, int $number, int $days, array $ports): Box
     {
         $box = Box::query()->create([

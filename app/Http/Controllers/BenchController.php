@@ -10,7 +10,6 @@ use App\Catalogue\Catalogue;
 use App\Models\Box;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Linter;
-use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -20,9 +19,10 @@ final class BenchController
     public function __construct(
         private readonly BenchClient $bench,
         private readonly Catalogue $catalogue,
-    ) {}
+    ) {
+    }
 
-    public function index(Request $request): string|View
+    public function index(Request $request): string
     {
         try {
             $status = $this->bench->ask(['do' => 'status']);
@@ -77,7 +77,7 @@ final class BenchController
         return $this->tell(['do' => 'speed', 'speed' => max(1, min(1000, $request->integer('speed')))]);
     }
 
-    /** @param array<string, mixed> $request */
+    /** @param  array<string, mixed>  $request */
     private function tell(array $request): RedirectResponse
     {
         try {

@@ -14,7 +14,9 @@ use Illuminate\Http\RedirectResponse;
 
 final class BoxController
 {
-    public function __construct(private readonly Catalogue $catalogue) {}
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+    }
 
     public function index(): View
     {

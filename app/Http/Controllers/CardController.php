@@ -25,7 +25,8 @@ final class CardController
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly BenchClient $bench,
-    ) {}
+    ) {
+    }
 
     public function edit(Box $box): View|RedirectResponse
     {

@@ -15,7 +15,9 @@ use Illuminate\Http\Response;
 /** Jobs, boards and parts, built in and of the household's own. */
 final class CatalogueController
 {
-    public function __construct(private readonly Catalogue $catalogue) {}
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+    }
 
     public function index(): View
     {

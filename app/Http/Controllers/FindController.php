@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Service;
-use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 
 /** Finds a box, a port, an address or a line of the journal. */
@@ -15,7 +14,7 @@ final class FindController
 {
     private const MOST = 8;
 
-    public function __invoke(Request $request): string|View
+    public function __invoke(Request $request): string
     {
         $sought = mb_substr($request->string('q')->trim()->value(), 0, 60);
         $like = '%'.addcslashes($sought, '%_\\').'%';

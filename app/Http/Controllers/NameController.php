@@ -9,7 +9,6 @@ use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use Burrow\Sheet\Findings;
-use Illuminate\Contracts\View\View;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -17,7 +16,7 @@ use Illuminate\Http\Request;
 /** Name and address of a box: checked while typing, and again when saved. */
 final class NameController
 {
-    public function edit(Request $request, Box $box): string|View
+    public function edit(Request $request, Box $box): string
     {
         $network = Network::home();
         $proposed = Books::addresses($network, $box)->propose();

@@ -12,7 +12,6 @@ use App\Plan\Choices;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Severity;
-use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -20,9 +19,11 @@ use Illuminate\Support\Facades\DB;
 /** The plan sheet: it answers while choices are made, and becomes a box. */
 final class PlanController
 {
-    public function __construct(private readonly Catalogue $catalogue) {}
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+    }
 
-    public function sheet(Request $request): string|View
+    public function sheet(Request $request): string
     {
         $choices = Choices::from($request, $this->catalogue);
 

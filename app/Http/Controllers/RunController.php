@@ -28,7 +28,8 @@ final class RunController
         private readonly Catalogue $catalogue,
         private readonly RunDesk $desk,
         private readonly BenchClient $bench,
-    ) {}
+    ) {
+    }
 
     public function begin(Box $box): RedirectResponse
     {
@@ -93,6 +94,6 @@ final class RunController
             throw new StepTold('This command cannot be typed on the bench yet.');
         }
 
-        return $this->bench->text('type', 'output', board: 'box-'.$run->box->id, command: $command);
+        return $this->bench->text('type', 'output', ['board' => 'box-'.$run->box->id, 'command' => $command]);
     }
 }

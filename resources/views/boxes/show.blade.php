@@ -21,13 +21,13 @@
             <section class="sheet"><h2>Ports</h2>
                 @if ($box->services->isEmpty()) <p class="soft">Known once it is in service.</p> @else
                 <table class="list"><thead><tr><th scope="col">Port</th><th scope="col">For</th><th scope="col">State</th></tr></thead><tbody>
-                @foreach ($box->services->sortBy('port') as $service)<tr><td class="mono">{{ $service->port }}/{{ $service->protocol }}</td><td>{{ $service->purpose }}</td><td>{{ $service->state ?? 'not asked' }}, <x-when :at="$service->looked_at" /></td></tr>@endforeach
+                @foreach ($box->services->sortBy('port') as $service)<tr><td class="mono">{{ $service->port }}/{{ $service->protocol }}</td><td>{{ $service->purpose }}</td><td>@if ($service->state) {{ $service->state }}, <x-when :at="$service->looked_at" /> @else <span class="soft">not asked yet</span> @endif</td></tr>@endforeach
                 </tbody></table>@endif
             </section>
         </div>
         <div>
             <section class="sheet"><h2>Access</h2>
-                <dl class="facts"><dt>login</dt><dd class="mono">{{ $box->user ? "ssh {$box->user}@{$box->address}" : '—' }}</dd><dt>by</dt><dd>{{ $box->login ?? '—' }}</dd><dt>key</dt><dd class="mono">{{ $box->login_fingerprint ?? '—' }}</dd><dt>host key</dt><dd class="mono">{{ $box->host_key ?? '—' }}</dd><dt>from outside</dt><dd>{{ $box->openings->map(fn ($o) => "{$o->outside_port} {$o->protocol}: {$o->reason}")->implode('; ') ?: 'no way in' }}</dd><dt>depends on</dt><dd>{{ $box->dependencies->map(fn ($d) => "{$d->provider?->name} for {$d->what}")->implode(', ') ?: 'no other box' }}</dd></dl>
+                <dl class="facts"><dt>login</dt><dd class="mono">{{ $box->user ? "ssh {$box->user}@{$box->address}" : '—' }}</dd><dt>by</dt><dd>{{ $box->login ?? '—' }}</dd><dt>key</dt><dd class="mono">{{ $box->login_fingerprint ?? '—' }}</dd><dt>host key</dt><dd class="mono">{{ $box->host_key ?? '—' }}</dd><dt>from outside</dt><dd>{{ $box->openings->map(fn ($o) => "{$o->outside_port} {$o->protocol}: {$o->reason}")->implode('; ') ?: 'no way in' }}</dd><dt>depends on</dt><dd>{{ $box->dependencies->map(fn ($d) => "{$d->provider->name} for {$d->what}")->implode(', ') ?: 'no other box' }}</dd></dl>
             </section>
             <section class="sheet"><h2>Updates</h2>
                 @if ($due) <x-slim :finding="$due->finding()" /><x-working :working="$due->working()" />

@@ -13,17 +13,14 @@
     <g class="g-stone"><ellipse cx="20" cy="330" rx="13" ry="8"/><ellipse cx="792" cy="250" rx="11" ry="7"/><ellipse cx="640" cy="608" rx="20" ry="9"/><ellipse cx="24" cy="520" rx="12" ry="7"/><ellipse cx="420" cy="616" rx="12" ry="6"/></g>
     <text class="g-out" x="22" y="34">Outside</text>
     <text class="g-outaddr" x="22" y="54">{{ $network->wan ?? 'address not known' }}</text>
-    <path class="g-gallery" d="M{{ $w / 2 }} {{ $picture->turf + 14 }} V{{ $picture->gallery }}"/>
-    @if ($picture->ways !== [])
-        <path class="g-gallery" d="M{{ $picture->ways[0]->points[0][0] }} {{ $picture->gallery }} H{{ max($w / 2, max(array_map(fn ($way) => $way->points[0][0], $picture->ways))) }}"/>
-    @endif
-    @foreach ($picture->ways as $way)<path class="g-way" d="{{ $way->path() }}"/>@endforeach
+    @foreach ($picture->gallery as $piece)<path class="g-gallery" d="{{ $piece->path(sway: 5) }}"/>@endforeach
+    @foreach ($picture->ways as $way)<path class="g-way" d="{{ $way->path(16, 4) }}"/>@endforeach
     @foreach ($picture->shafts as $shaft)
         <path class="g-shaft" d="{{ $shaft->way->path() }}"/><path class="g-light" d="{{ $shaft->way->path() }}"/>
         <path class="g-lid" d="M{{ $shaft->x - 19 }} {{ $shaft->mouth }} q19 -14 38 0"/>
-        @foreach ($shaft->labels as $i => $label)<text class="g-label" x="{{ $shaft->x + 26 }}" y="{{ $shaft->mouth + 4 + 16 * $i }}">{{ $label }}</text>@endforeach
+        @foreach ($shaft->labels as $i => $label)<text class="g-label" @if ($shaft->labelsLeft) text-anchor="end" @endif x="{{ $shaft->labelsLeft ? $shaft->x - 26 : $shaft->x + 26 }}" y="{{ $shaft->mouth + 4 + 16 * $i }}">{{ $label }}</text>@endforeach
     @endforeach
-    @foreach ($picture->passages as $passage)<path class="g-passage" d="{{ $passage->path() }}"/>@endforeach
+    @foreach ($picture->passages as $passage)<path class="g-passage" d="{{ $passage->path() }}"/><text class="g-what" x="{{ $passage->points[0][0] + 7 }}" y="{{ $passage->points[0][1] + 15 }}">{{ $passage->label }}</text>@endforeach
     <g transform="translate({{ $w / 2 }} {{ $picture->turf + 6 }})">
         <rect class="g-router" x="-78" y="-20" width="156" height="40" rx="20"/>
         <text class="g-router-name" text-anchor="middle" y="-2">router</text>

@@ -8,7 +8,7 @@
             <thead><tr><th scope="col">Port</th><th scope="col">Box</th><th scope="col">For</th><th scope="col">Where</th><th scope="col">State</th><th scope="col">Looked</th></tr></thead>
             <tbody>
             @foreach ($services as $service)
-                <tr><td class="mono">{{ $service->port }}/{{ $service->protocol }}</td><td><a href="{{ route('box', $service->box_id) }}" data-stop>{{ $service->box?->called() }}</a></td><td>{{ $service->purpose }}</td><td class="mono">{{ $service->box?->address }}</td>
+                <tr><td class="mono">{{ $service->port }}/{{ $service->protocol }}</td><td><a href="{{ route('box', $service->box_id) }}" data-stop>{{ $service->box->called() }}</a></td><td>{{ $service->purpose }}</td><td class="mono">{{ $service->box->address }}</td>
                 <td>@if ($service->state) <x-mark :severity="['open' => 'fine', 'refused' => 'warn', 'silent' => 'stop'][$service->state] ?? 'note'" /> {{ $service->state }} @else <span class="soft">not asked</span> @endif</td><td><x-when :at="$service->looked_at" /></td></tr>
             @endforeach
             </tbody>

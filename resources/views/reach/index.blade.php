@@ -5,7 +5,7 @@
     @else
         <div class="sheet scroll"><table class="list">
             <thead><tr><th scope="col">Outside</th><th scope="col">Leads to</th><th scope="col">For</th><th scope="col">Because</th><th scope="col">Look again on</th></tr></thead>
-            <tbody>@foreach ($openings as $opening)<tr><td class="mono">{{ $opening->outside_port }}/{{ $opening->protocol }}</td><td><a href="{{ route('box', $opening->box_id) }}" data-stop>{{ $opening->box?->called() }}</a> <span class="mono">{{ $opening->inside_port }}</span></td><td>{{ $opening->purpose }}</td><td>{{ $opening->reason }}</td><td>{{ $opening->review_on->format('Y-m-d') }}</td></tr>@endforeach</tbody>
+            <tbody>@foreach ($openings as $opening)<tr><td class="mono">{{ $opening->outside_port }}/{{ $opening->protocol }}</td><td><a href="{{ route('box', $opening->box_id) }}" data-stop>{{ $opening->box->called() }}</a> <span class="mono">{{ $opening->inside_port }}</span></td><td>{{ $opening->purpose }}</td><td>{{ $opening->reason }}</td><td>{{ $opening->review_on->format('Y-m-d') }}</td></tr>@endforeach</tbody>
         </table></div>
     @endif
 </x-page>

@@ -5,7 +5,7 @@
     @else
         <div class="sheet scroll"><table class="list">
             <thead><tr><th scope="col">Box</th><th scope="col">Disk</th><th scope="col">Mounted at</th><th scope="col">Share</th><th scope="col">File system</th></tr></thead>
-            <tbody>@foreach ($stores as $store)<tr><td><a href="{{ route('box', $store->box_id) }}" data-stop>{{ $store->box?->called() }}</a></td><td>{{ $store->bytes ? \Burrow\Quantity\Bytes::of($store->bytes)->decimal().' = '.\Burrow\Quantity\Bytes::of($store->bytes)->binary() : '' }}<br><span class="mono soft">{{ $store->serial }}</span></td><td class="mono">{{ $store->mount_point }}</td><td class="mono">{{ $store->share }}</td><td class="mono">{{ $store->uuid }}</td></tr>@endforeach</tbody>
+            <tbody>@foreach ($stores as $store)<tr><td><a href="{{ route('box', $store->box_id) }}" data-stop>{{ $store->box->called() }}</a></td><td>{{ $store->bytes ? \Burrow\Quantity\Bytes::of($store->bytes)->decimal().' = '.\Burrow\Quantity\Bytes::of($store->bytes)->binary() : '' }}<br><span class="mono soft">{{ $store->serial }}</span></td><td class="mono">{{ $store->mount_point }}</td><td class="mono">{{ $store->share }}</td><td class="mono">{{ $store->uuid }}</td></tr>@endforeach</tbody>
         </table></div>
     @endif
 </x-page>

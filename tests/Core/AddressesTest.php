@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Addresses\AddressBook;
+use Burrow\Addresses\NetworkCheck;
+use Burrow\Addresses\Taken;
+use Burrow\Net\AddressRange;
+use Burrow\Net\Ipv4;
+use Burrow\Net\LocalNetwork;
+use Burrow\Net\Prefix;
+
+function book(string $prefix = '172.22.8.0/24', string $router = '172.22.8.1', string $first = '172.22.8.100', string $last = '172.22.8.199', array $taken = []): AddressBook
+{
+    return new AddressBook(
+        new LocalNetwork(Prefix::parse($prefix), Ipv4::parse($router), AddressRange::between(Ipv4::parse($first), Ipv4::parse($last)), 'thistledown.home.arpa'),
+        array_map(fn (string $name, string $address): Taken => new Taken(Ipv4::parse($address), $name), array_keys($taken), array_values($taken)),
+    );
+}
+
+test('the lowest free address from the tenth on', function (): void {
+    expect((string) book()->propose())->toBe('172.22.8.10')
+        ->and((string) book(taken: ['sieve' => '172.22.8.10', 'larder' => '172.22.8.11', 'x' => '172.22.8.13'])->propose())->toBe('172.22.8.12');
+});
+
+test('the pool is stepped over', function (): void {
+    expect((string) book(first: '172.22.8.2', last: '172.22.8.249')->propose())->toBe('172.22.8.250')
+        ->and((string) book(first: '172.22.8.10', last: '172.22.8.254')->propose())->toBe('172.22.8.2');
+});
+
+test('a full network proposes nothing', function (): void {
+    expect(book('192.168.4.0/30', '192.168.4.1', '192.168.4.2', '192.168.4.2')->propose())->toBeNull();
+});
+
+test('a network of sixteen million addresses is no slower to ask', function (): void {
+    expect((string) book('10.0.0.0/8', '10.0.0.1', '10.0.0.2', '10.255.0.0')->propose())->toBe('10.255.0.1');
+});
+
+test('the proposed address is never refused', function (): void {
+    mt_srand(5);
+    for ($i = 0; $i < 200; $i++) {
+        $first = mt_rand(2, 200);
+        $taken = [];
+        foreach (range(0, mt_rand(0, 60)) as $n) {
+            $taken["box{$n}"] = '172.22.8.'.mt_rand(2, 254);
+        }
+        $book = book(first: "172.22.8.{$first}", last: '172.22.8.'.mt_rand($first, 254), taken: $taken);
+        $proposed = $book->propose();
+        expect($proposed === null || $book->check((string) $proposed)->isEmpty())->toBeTrue();
+    }
+});
+
+test('clashes are refused with their reason', function (string $address, string $code, string $word): void {
+    $finding = book(taken: ['larder' => '172.22.8.11'])->check($address)->list[0];
+    expect($finding->code)->toBe($code)->and($finding->found.$finding->why)->toContain($word)->and($finding->do)->toContain('172.22.8.10')->and($finding->place?->field)->toBe('address');
+})->with([
+    ['172.22.8.300', 'addresses.not_an_address', '172.22.8.300'],
+    ['172.22.9.5', 'addresses.outside_prefix', '172.22.8.255'],
+    ['172.22.8.0', 'addresses.network_address', 'network'],
+    ['172.22.8.255', 'addresses.broadcast', 'broadcast'],
+    ['172.22.8.1', 'addresses.router', 'router'],
+    ['172.22.8.100', 'addresses.inside_dhcp_pool', '172.22.8.199'],
+    ['172.22.8.199', 'addresses.inside_dhcp_pool', 'DHCP'],
+    ['172.22.8.11', 'addresses.taken', 'larder'],
+]);
+
+test('what is free passes', function (): void {
+    foreach (['172.22.8.2', '172.22.8.99', '172.22.8.200', '172.22.8.254', ' 172.22.8.16 '] as $address) {
+        expect(book()->check($address)->isEmpty())->toBeTrue();
+    }
+});
+
+test('a network is described field by field', function (array $typed, array $fields): void {
+    $check = NetworkCheck::of(...array_replace(['172.22.8.0/24', '172.22.8.1', '172.22.8.100', '172.22.8.199', 'thistledown.home.arpa'], $typed));
+    expect(array_values(array_unique(array_map(fn ($f) => $f->place?->field, $check->findings->list))))->toBe($fields)->and($check->network === null)->toBe($fields !== []);
+})->with([
+    [[], []],
+    [['172.22.8.5/24'], ['prefix']],
+    [['203.0.113.0/24', '203.0.113.1', '203.0.113.5', '203.0.113.9'], ['prefix']],
+    [['172.22.8.0/31'], ['prefix', 'pool_first', 'pool_last']],
+    [[1 => '172.22.9.1'], ['router']],
+    [[2 => 'x', 3 => 'y'], ['pool_first', 'pool_last']],
+    [[2 => '172.22.8.199', 3 => '172.22.8.100'], ['pool_last']],
+    [[4 => 'home_arpa'], ['domain']],
+]);

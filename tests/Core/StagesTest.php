@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Ground\Outlook;
+use Burrow\Ground\Standing;
+use Burrow\Intake\BlockDevice;
+use Burrow\Net\Port;
+use Burrow\Net\Protocol;
+use Burrow\Ports\PortTable;
+use Burrow\Ports\PortUse;
+use Burrow\Quantity\Bytes;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Stores\DiskChoice;
+use Burrow\Stores\FstabLine;
+use Burrow\Stores\SmbShare;
+use Burrow\Upkeep\Due;
+
+function disk(string $name, float $gigabytes, array $mounts = [], bool $readOnly = false, array $holds = []): BlockDevice
+{
+    return new BlockDevice($name, Bytes::giga($gigabytes), null, "S{$name}", 'usb', false, $readOnly, $mounts, $holds);
+}
+
+test('due is the last update plus the shortest cadence', function (): void {
+    $due = Due::of('culvert', new DateTimeImmutable('2026-11-20 10:00'), ['files' => 30, 'tunnel' => 7], new DateTimeImmutable('2026-11-25 10:00'));
+    expect($due->date->format('Y-m-d'))->toBe('2026-11-27')->and($due->daysLeft)->toBe(2)->and($due->isSoon())->toBeTrue()->and($due->working()->result)->toBe('2026-11-27');
+});
+
+test('a due date across the end of February', function (): void {
+    expect(Due::of('larder', new DateTimeImmutable('2028-02-10'), ['files' => 30], new DateTimeImmutable('2028-02-10'))->date->format('Y-m-d'))->toBe('2028-03-11');
+});
+
+test('a box is in time, soon due or late', function (string $now, string $code, string $words): void {
+    $due = Due::of('larder', new DateTimeImmutable('2026-11-01 12:00'), ['files' => 30], new DateTimeImmutable($now));
+    expect($due->finding()->code)->toBe($code)->and($due->finding()->found)->toBe($words);
+})->with([
+    ['2026-11-02 12:00', 'upkeep.in_time', 'Larder is in time: due in 29 days.'],
+    ['2026-11-27 13:00', 'upkeep.due_soon', 'Larder is due in 3 days.'],
+    ['2026-12-01 11:00', 'upkeep.due_soon', 'Larder is due today.'],
+    ['2026-12-01 13:00', 'upkeep.overdue', 'Larder is 1 day past its update.'],
+    ['2026-12-11 13:00', 'upkeep.overdue', 'Larder is 11 days past its update.'],
+]);
+
+test('a port is held once per box and protocol', function (): void {
+    $use = fn (string $box, int $port, Protocol $protocol, string $for): PortUse => new PortUse($box, Port::of($port), $protocol, $for);
+    $table = new PortTable([
+        $use('sieve', 53, Protocol::Tcp, 'names'), $use('sieve', 53, Protocol::Udp, 'names'), $use('larder', 53, Protocol::Tcp, 'other box'),
+        $use('sieve', 80, Protocol::Tcp, 'its page'), $use('sieve', 80, Protocol::Tcp, 'a second page'),
+        $use('culvert', 51944, Protocol::Udp, 'tunnel'), $use('lantern', 40000, Protocol::Tcp, 'page'),
+    ]);
+    $findings = $table->findings();
+    expect($findings->codes())->toBe(['ports.clash', 'ports.ephemeral'])
+        ->and($findings->list[0]->found)->toContain('its page and a second page')
+        ->and($findings->list[1]->found)->toContain('40000');
+});
+
+test('one disk can be the store', function (): void {
+    $choice = DiskChoice::among([disk('mmcblk0', 32, ['/', '/boot/firmware']), disk('sda', 500.1)], Bytes::giga(500));
+    expect($choice->disk?->name)->toBe('sda')->and($choice->findings->codes())->toBe(['stores.disk_chosen', 'stores.disk_stays']);
+});
+
+test('in doubt no disk is named', function (array $disks, ?Bytes $planned): void {
+    expect(DiskChoice::among($disks, $planned)->disk)->toBeNull()->and(DiskChoice::among($disks, $planned)->findings->blocks())->toBeTrue();
+})->with([
+    'none' => [[disk('mmcblk0', 32, ['/'])], null],
+    'two alike' => [[disk('sda', 500), disk('sdb', 500)], Bytes::giga(500)],
+    'mounted' => [[disk('sda', 500, ['/media/desk'])], null],
+    'swap' => [[disk('sda', 500, ['[SWAP]'])], null],
+    'read-only' => [[disk('sda', 500, [], true)], null],
+    'the 2 TB one with everything on it' => [[disk('sda', 2000)], Bytes::giga(500)],
+    'empty reader' => [[disk('sda', 0)], null],
+]);
+
+test('what is on the disk is said before it is wiped', function (): void {
+    $choice = DiskChoice::among([disk('sda', 500, [], false, ['ntfs HOLIDAYS'])], Bytes::giga(500));
+    expect($choice->findings->list[0]->code)->toBe('stores.disk_not_empty')->and($choice->findings->list[0]->why)->toContain('ntfs HOLIDAYS');
+});
+
+test('a line of fstab', function (): void {
+    $uuid = '7c9e6679-7425-40de-944b-e07fc1f90ae7';
+    expect((string) new FstabLine($uuid, '/srv/store'))->toBe("UUID={$uuid} /srv/store ext4 defaults,nofail,x-systemd.device-timeout=10s 0 2")
+        ->and((string) new FstabLine($uuid, '/srv/seed scans'))->toContain(' /srv/seed\\040scans ext4 ')
+        ->and(fn () => new FstabLine('sda1', '/srv'))->toThrow(InvalidArgumentException::class)
+        ->and(fn () => new FstabLine($uuid, "/srv\nUUID=x / ext4"))->toThrow(InvalidArgumentException::class)
+        ->and(fn () => new FstabLine($uuid, 'srv'))->toThrow(InvalidArgumentException::class);
+});
+
+test('a share is refused when it cannot be one', function (string $name, string $path, string $user): void {
+    expect(fn () => new SmbShare($name, $path, $user))->toThrow(InvalidArgumentException::class);
+})->with([['warden', '/srv/store', 'warden'], ['Warden', '/srv/store', 'warden'], ['homes', '/srv/store', 'warden'], ["a]\n[b", '/srv/store', 'warden'], ['store', "/srv\nguest ok = yes", 'warden'], ['store', '/srv/%u', 'warden'], ['store', '/srv', 'a b'], ['', '/srv', 'warden']]);
+
+test('the outlook in a sentence', function (): void {
+    $box = fn (string $name, bool $silent = false, array $openings = [], bool $may = false, string $serves = ''): Standing => new Standing($name, $silent ? new DateTimeImmutable('2026-11-25 14:10') : null, $openings, $may, $serves);
+    $due = Findings::of(Finding::warn('upkeep.overdue', 'Lantern is late.', '', ''), Finding::fine('upkeep.in_time', 'x'));
+    $outlook = new Outlook([$box('sieve', serves: 'names'), $box('culvert', openings: ['51944 udp'], may: true), $box('seedpress', true)], $due);
+    expect($outlook->lead())->toBe('Two of three boxes answer.')
+        ->and($outlook->rest())->toBe('One way in from outside, and it is the one that is meant. One update is due.')
+        ->and($outlook->findings()->codes())->toBe(['ground.silent', 'ground.no_stand_in', 'upkeep.overdue']);
+});
+
+test('a way in to a box that is not meant for it is a finding', function (): void {
+    $outlook = new Outlook([new Standing('larder', null, ['8443 tcp'], false, '')], Findings::of());
+    expect($outlook->findings()->codes())->toBe(['ground.needless_opening'])->and($outlook->rest())->toContain('one of them')->and($outlook->lead())->toBe('The one box answers.');
+});
+
+test('an empty burrow teaches the first step', function (): void {
+    expect((new Outlook([], Findings::of()))->rest())->toContain('New box')->and((new Outlook([], Findings::of()))->findings()->isEmpty())->toBeTrue();
+});
+
+test('two filters stand in for one another', function (): void {
+    expect((new Outlook([new Standing('a', null, [], false, 'names'), new Standing('b', null, [], false, 'names')], Findings::of()))->findings()->isEmpty())->toBeTrue();
+});

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Board\BoardClass;
+use Burrow\Board\CatalogueReader;
+use Burrow\Board\LinkKind;
+use Burrow\Plan\PlanInput;
+use Burrow\Role\RoleReader;
+use Database\Seeders\DemoSeeder;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Symfony\Component\Yaml\Yaml;
+use Tests\TestCase;
+
+pest()->extend(TestCase::class)->use(RefreshDatabase::class)->beforeEach(fn () => app(DemoSeeder::class)->run())->in('Web');
+
+/** What a command printed, with its exit code; a command that cannot be started fails the test. */
+function run(string $command, ?string $input = null, ?string $folder = null): array
+{
+    $process = proc_open(['bash', '-c', $command], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, $folder);
+    if (! is_resource($process)) {
+        throw new RuntimeException("Cannot start {$command}");
+    }
+    fwrite($pipes[0], $input ?? '');
+    fclose($pipes[0]);
+    $output = (string) stream_get_contents($pipes[1]);
+    $errors = (string) stream_get_contents($pipes[2]);
+
+    return ['exit' => proc_close($process), 'out' => $output, 'err' => $errors, 'all' => $output.$errors];
+}
+
+/** A folder that is gone when the test process ends. */
+function scratch(): string
+{
+    $path = sys_get_temp_dir().'/burrow-test-'.bin2hex(random_bytes(6));
+    mkdir($path, 0700, true);
+    register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg($path)));
+
+    return $path;
+}
+
+/** An entry of the built-in catalogue, straight from its file. */
+function entry(string $kind, string $id): array
+{
+    $folder = $kind === 'role' ? 'core/Role/data' : "core/Board/data/{$kind}";
+
+    return Yaml::parse((string) file_get_contents(dirname(__DIR__)."/{$folder}/{$id}.yaml"));
+}
+
+function board(string $id, array $changes = []): BoardClass
+{
+    return (new CatalogueReader)->board(array_replace_recursive(entry('board', $id), $changes));
+}
+
+function plan(string $board = 'flint', string $supply = 'supply-3a', string $cable = 'usual-1m', ?string $drive = 'ssd-500', LinkKind $link = LinkKind::Wired, string $role = 'file-store'): PlanInput
+{
+    $reader = new CatalogueReader;
+
+    return new PlanInput(
+        (new RoleReader)->role(entry('role', $role)),
+        board($board),
+        $reader->supply(entry('supply', $supply)),
+        $reader->cable(entry('cable', $cable)),
+        $drive === null ? null : $reader->drive(entry('drive', $drive)),
+        $link,
+    );
+}

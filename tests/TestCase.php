@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Models\User;
+use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+use RuntimeException;
+
+abstract class TestCase extends BaseTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        if (! str_starts_with(config()->string('database.connections.mariadb.database'), 'burrow_test')) {
+            throw new RuntimeException('The tests only run on a database whose name begins with burrow_test.');
+        }
+    }
+
+    protected function asKeeper(): static
+    {
+        return $this->actingAs(User::query()->where('role', 'keeper')->firstOrFail());
+    }
+
+    protected function asGuest(): static
+    {
+        return $this->actingAs(User::query()->where('role', 'guest')->firstOrFail());
+    }
+}
