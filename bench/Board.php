@@ -61,6 +61,7 @@ final class Board
         $this->pending = 0;
         $this->system = (new self('', '', '', 1))->system;
         $this->shareUsers = [];
+        $this->services = [];
     }
 
     /** @return non-empty-string */

@@ -61,6 +61,9 @@ final readonly class Control
         if ($board === null && in_array($do, ['power', 'type'], true)) {
             return ['error' => 'no such board'];
         }
+        if ($do === 'insert' && preg_match('/^[a-z0-9:-]+ ([0-9a-f]{2}:){5}[0-9a-f]{2}$/D', ($ask['board'] ?? '').' '.($ask['mac'] ?? '')) !== 1) {
+            return ['error' => 'a board has a name and a hardware address'];
+        }
         switch ($do) {
             case 'status':
                 return $this->lab->status();

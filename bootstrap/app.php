@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\OnlyKeeper;
+use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SafetyHeaders;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -14,7 +15,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         commands: __DIR__.'/../routes/console.php',
     )
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->web(append: [SafetyHeaders::class]);
+        $middleware->web(append: [SafetyHeaders::class, PlainInput::class]);
         $middleware->alias(['keeper' => OnlyKeeper::class]);
         $middleware->redirectGuestsTo('/login');
         // A card's file means what it says, blanks at its ends included.

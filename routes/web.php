@@ -23,7 +23,7 @@ use App\Http\Controllers\UpkeepController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/login', [SessionController::class, 'create'])->name('login');
-Route::post('/login', [SessionController::class, 'store'])->middleware('throttle:login');
+Route::post('/login', [SessionController::class, 'store']);
 Route::post('/theme', ThemeController::class)->name('theme');
 
 Route::middleware('auth')->group(function (): void {

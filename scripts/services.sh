@@ -51,7 +51,7 @@ write_settings() {
 CREATE DATABASE IF NOT EXISTS $DATABASE CHARACTER SET utf8mb4;
 CREATE USER IF NOT EXISTS 'burrow'@'localhost' IDENTIFIED BY '$(secret database)';
 GRANT ALL ON $DATABASE.* TO 'burrow'@'localhost';
-GRANT ALL ON \`${DATABASE}\\_%\`.* TO 'burrow'@'localhost';
+GRANT ALL ON \`burrow\\_%\`.* TO 'burrow'@'localhost';
 SQL
     chmod 600 "$VAR/init.sql"
     local env

@@ -10,6 +10,7 @@ use Burrow\Card\FirstBoot;
 use Burrow\Card\LoginCheck;
 use Burrow\Card\Sha512Crypt;
 use Burrow\Net\Hostname;
+use Burrow\Net\TimeZone;
 use Burrow\Role\Role;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
@@ -70,8 +71,8 @@ final readonly class CardRequest
         if ($this->password !== '') {
             $findings = $findings->and(LoginCheck::passwordFindings($this->password, 'first_password'));
         }
-        if (! in_array($this->timeZone, timezone_identifiers_list(), true)) {
-            $findings = $findings->and([Finding::stop('card.time_zone', "“{$this->timeZone}” is no time zone.", 'It is a region and a city, such as Etc/UTC or the like; a bare offset has no summer time.', 'Choose one from the list.', Place::field('time_zone'))]);
+        if (! TimeZone::isKnown($this->timeZone)) {
+            $findings = $findings->and([Finding::stop('card.time_zone', "“{$this->timeZone}” is no time zone.", 'It is a region and a city; a bare offset has no summer time and is wrong half the year.', 'Choose one from the list.', Place::field('time_zone'))]);
         }
         if (preg_match('/^[a-z]{2}$/D', $this->keyboard) !== 1) {
             $findings = $findings->and([Finding::stop('card.keyboard', "“{$this->keyboard}” is no keyboard layout.", 'Layouts have two small letters, such as gb, us or de.', 'Type two letters.', Place::field('keyboard'))]);

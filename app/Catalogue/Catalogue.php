@@ -14,6 +14,7 @@ use Burrow\Intake\YamlEntry;
 use Burrow\Role\Role;
 use Burrow\Role\RoleReader;
 use Burrow\Role\StepTemplate;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Cache;
 use RuntimeException;
 use Symfony\Component\Yaml\Yaml;
@@ -128,7 +129,7 @@ final class Catalogue
                 $entries[$kind][(string) $data['id']] = $data;
             }
         }
-        foreach (CatalogueEntry::query()->orderBy('slug')->get() as $own) {
+        foreach ($this->own() as $own) {
             /** @var array<string, mixed> $data */
             $data = Yaml::parse($own->yaml);
             $entries[$own->kind][$own->slug] = $data;
@@ -137,11 +138,25 @@ final class Catalogue
         return $entries;
     }
 
+    /**
+     * The terminal commands also work while the database is not running; then the built-in entries are all there are.
+     *
+     * @return iterable<CatalogueEntry>
+     */
+    private function own(): iterable
+    {
+        try {
+            return CatalogueEntry::query()->orderBy('slug')->get();
+        } catch (QueryException $away) {
+            return app()->runningInConsole() ? [] : throw $away;
+        }
+    }
+
     /** @return array<string, mixed> */
     private function parsed(string $file): array
     {
         /** @var array<string, mixed> $data */
-        $data = Cache::rememberForever('yaml '.$file.' '.filemtime($file), fn (): mixed => Yaml::parse(self::text($file)));
+        $data = Cache::store('file')->rememberForever('yaml '.$file.' '.filemtime($file), fn (): mixed => Yaml::parse(self::text($file)));
 
         return $data;
     }

@@ -8,10 +8,7 @@ use App\Bench\BenchClient;
 use App\Catalogue\Catalogue;
 use App\Probe\TcpProbe;
 use Burrow\Intake\Intake;
-use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Http\Request;
-use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 
 class AppServiceProvider extends ServiceProvider
@@ -27,9 +24,5 @@ class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->isProduction());
-        RateLimiter::for('login', fn (Request $request): array => [
-            Limit::perMinute(6)->by('login '.$request->ip().' '.mb_substr($request->string('name')->lower()->value(), 0, 40)),
-            Limit::perMinute(30)->by('login '.$request->ip()),
-        ]);
     }
 }

@@ -9,6 +9,7 @@ use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
 use Burrow\Net\Prefix;
+use Burrow\Net\TimeZone;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
@@ -23,7 +24,7 @@ final readonly class NetworkCheck
     ) {
     }
 
-    public static function of(string $prefix, string $router, string $poolFirst, string $poolLast, string $domain): self
+    public static function of(string $prefix, string $router, string $poolFirst, string $poolLast, string $domain, string $timeZone): self
     {
         $net = Prefix::tryParse(trim($prefix));
         $at = Ipv4::tryParse(trim($router));
@@ -35,6 +36,7 @@ final readonly class NetworkCheck
             $first === null ? self::wrong('pool_first', "“{$poolFirst}” is no IPv4 address.", 'The pool is what the router hands out.', 'It stands on the router\'s page, under DHCP.') : null,
             $last === null ? self::wrong('pool_last', "“{$poolLast}” is no IPv4 address.", 'The pool is what the router hands out.', 'It stands on the router\'s page, under DHCP.') : null,
             self::domainFinding($domain),
+            ! TimeZone::isKnown($timeZone) ? self::wrong('time_zone', "“{$timeZone}” is no time zone.", 'It is a region and a city, as in the time zone database.', 'For example Europe/London.') : null,
         ]));
         if ($net === null || $at === null || $first === null || $last === null || $findings->blocks()) {
             return new self(null, $findings);

@@ -1,4 +1,5 @@
 <x-page title="Find" place="">
+    <div class="finds">
     @fragment('found')
     @if ($sought !== '')
         @if ($boxes->isEmpty() && $services->isEmpty() && $entries->isEmpty())<p class="soft">Nothing called “{{ $sought }}”.</p>@endif
@@ -10,4 +11,5 @@
         @foreach ($entries as $entry)<a href="{{ $entry->box_id ? route('box', $entry->box_id) : route('journal') }}"><span>{{ $entry->text }}</span></a>@endforeach
     @endif
     @endfragment
+    </div>
 </x-page>

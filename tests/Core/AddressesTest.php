@@ -71,7 +71,7 @@ test('what is free passes', function (): void {
 });
 
 test('a network is described field by field', function (array $typed, array $fields): void {
-    $check = NetworkCheck::of(...array_replace(['172.22.8.0/24', '172.22.8.1', '172.22.8.100', '172.22.8.199', 'thistledown.home.arpa'], $typed));
+    $check = NetworkCheck::of(...array_replace(['172.22.8.0/24', '172.22.8.1', '172.22.8.100', '172.22.8.199', 'thistledown.home.arpa', 'Europe/London'], $typed));
     expect(array_values(array_unique(array_map(fn ($f) => $f->place?->field, $check->findings->list))))->toBe($fields)->and($check->network === null)->toBe($fields !== []);
 })->with([
     [[], []],
@@ -82,4 +82,5 @@ test('a network is described field by field', function (array $typed, array $fie
     [[2 => 'x', 3 => 'y'], ['pool_first', 'pool_last']],
     [[2 => '172.22.8.199', 3 => '172.22.8.100'], ['pool_last']],
     [[4 => 'home_arpa'], ['domain']],
+    [[5 => 'GMT+1'], ['time_zone']],
 ]);

@@ -25,8 +25,8 @@ final class SettingsController
     public function update(Request $request): View|RedirectResponse
     {
         $typed = array_map(fn (string $field): string => mb_substr($request->string($field)->trim()->value(), 0, 80), array_combine(self::FIELDS, self::FIELDS));
-        $check = NetworkCheck::of($typed['prefix'], $typed['router'], $typed['pool_first'], $typed['pool_last'], $typed['domain']);
-        if ($check->network === null || ! in_array($typed['time_zone'], timezone_identifiers_list(), true)) {
+        $check = NetworkCheck::of($typed['prefix'], $typed['router'], $typed['pool_first'], $typed['pool_last'], $typed['domain'], $typed['time_zone']);
+        if ($check->network === null) {
             return view('settings.edit', ['typed' => $typed, 'findings' => $check->findings]);
         }
         $network = Network::home();

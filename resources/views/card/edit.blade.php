@@ -12,7 +12,7 @@
             <section class="sheet">
                 <h2>Where it stands</h2>
                 <x-field name="time_zone" label="Time zone" :value="$typed['time_zone']" :findings="$findings" list="zones" hint="Exact region and city, so that summer time is right." />
-                <datalist id="zones">@foreach (timezone_identifiers_list() as $zone)<option value="{{ $zone }}">@endforeach</datalist>
+                <datalist id="zones">@foreach (\Burrow\Net\TimeZone::all() as $zone)<option value="{{ $zone }}">@endforeach</datalist>
                 <x-field name="keyboard" label="Keyboard" :value="$typed['keyboard']" :findings="$findings" maxlength="2" hint="For the day you need a screen: gb, us, de …" />
                 <dl class="facts"><dt>host name</dt><dd class="mono">{{ $box->name }}</dd><dt>address</dt><dd class="mono">{{ $box->address }}</dd><dt>school</dt><dd>declarative: user-data, meta-data, network-config</dd></dl>
                 <div class="row"><button class="act" data-done>Make the files</button></div>

@@ -1,0 +1,58 @@
+# The whole check, on a database, ports and a bench of its own. Sourced by ./burrow test.
+
+use_folder "$ROOT/var/test"
+PORT="${BURROW_TEST_PORT:-8747}" DATABASE=burrow_live OFFSET="${BURROW_TEST_BENCH_OFFSET:-30000}" WORKERS=2 DEMO=true APP_ENVIRONMENT=local
+# Ports that a run beside this one holds are stepped over.
+while listening "$PORT" && ! alive nginx; do PORT=$((PORT + 1)); done
+PASSED=0 FAILED=0
+
+check() {
+    local name="$1"
+    shift
+    if "$@" >"$VAR/log/check.log" 2>&1; then
+        say "$name: fine"
+        PASSED=$((PASSED + 1))
+    else
+        say "$name: FAILED"
+        cat "$VAR/log/check.log" >&2
+        FAILED=$((FAILED + 1))
+    fi
+}
+
+finish() {
+    stop_all
+    exit "${1:-1}"
+}
+trap 'finish 130' INT TERM
+
+apt_install $RUN_PACKAGES $TEST_PACKAGES
+composer_install
+unpack_cloud_init
+write_settings
+start_database
+mariadb --no-defaults --socket="$RUN/db.sock" --user=burrow --password="$(secret database)" --execute='CREATE DATABASE IF NOT EXISTS burrow_test' || die "the test database could not be made"
+rm -f "$VAR/cache/stamp"
+refresh_caches
+start_bench
+php artisan burrow:demo -q
+start_web
+
+# Pint is a program of the same framework and would take our caches for its own.
+check "code style (Pint)" env $(printf -- "-u %s " $ENVIRONMENT) vendor/bin/pint --test
+check "types (Larastan, level 8)" vendor/bin/phpstan analyse --no-progress --memory-limit=1G
+check "shell scripts" bash -n burrow scripts/packages.sh scripts/services.sh scripts/test.sh
+
+export DB_SOCKET="$RUN/db.sock" DB_USERNAME=burrow DB_PASSWORD="$(secret database)" BENCH_SOCKET="$RUN/bench.sock" BENCH_OFFSET="$OFFSET"
+export TEST_BASE="http://127.0.0.1:$PORT" TEST_VAR="$VAR" CLOUD_INIT="$ROOT/var/tools/cloud-init"
+rm -f "$VAR/junit.xml"
+# The caches are those of the copy that the browser tests visit; the test process itself reads its settings from phpunit.xml.
+env $(printf -- "-u %s " $ENVIRONMENT) BURROW_VAR="$VAR" vendor/bin/pest --colors=never --log-junit="$VAR/junit.xml" "$@"
+read -r ran bad <<<"$(php -r '
+    $suite = @simplexml_load_file($argv[1])->testsuite;
+    $suite === null ? print("0 1") : print($suite["tests"]." ".($suite["errors"] + $suite["failures"] + $suite["skipped"]));
+' "$VAR/junit.xml" 2>/dev/null || echo "0 1")"
+PASSED=$((PASSED + ran - bad)) FAILED=$((FAILED + bad))
+stop_all
+printf '\n%s passed, %s failed\n' "$PASSED" "$FAILED"
+[ "$FAILED" -eq 0 ] && [ "$ran" -gt 0 ]
+exit $?

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\Browser\Chrome;
+
+const PAGES = ['/', '/reach', '/ports', '/addresses', '/boxes', '/boxes/2', '/boxes/6', '/stores', '/upkeep', '/journal', '/bench', '/catalogue', '/settings', '/plan', '/plan?supply=charger-1a', '/boxes/2/name', '/boxes/2/card', '/find?q=22'];
+
+test('no page has a serious fault of access, in either theme', function (string $theme): void {
+    resetDemo();
+    $chrome = (new Chrome(base()))->go('/login');
+    expect($chrome->violations())->toBe([]);
+    $chrome->login();
+    $chrome->driver->executeScript("document.cookie = 'theme={$theme};path=/'");
+    foreach (PAGES as $page) {
+        $chrome->go($page);
+        expect($chrome->find('html')->getAttribute('data-theme'))->toBe($theme)
+            ->and([$page => $chrome->violations()])->toBe([$page => []])
+            ->and([$page => $chrome->complaints()])->toBe([$page => []]);
+    }
+})->with(['chalk', 'den']);
+
+test('at the width of a phone nothing sticks out and all can be reached', function (): void {
+    resetDemo();
+    $chrome = (new Chrome(base(), 390, 844))->login();
+    foreach (PAGES as $page) {
+        $chrome->go($page);
+        expect([$page => $chrome->driver->executeScript('return document.documentElement.scrollWidth')])->toBe([$page => 390])
+            ->and([$page => $chrome->violations()])->toBe([$page => []]);
+    }
+});
+
+test('the theme switch works at once and is kept', function (): void {
+    $chrome = (new Chrome(base()))->login();
+    $chrome->driver->executeScript("document.cookie = 'theme=chalk;path=/'");
+    $chrome->go('/')->click('[data-theme-switch] button');
+    expect($chrome->find('html')->getAttribute('data-theme'))->toBe('den');
+    expect($chrome->go('/ports')->find('html')->getAttribute('data-theme'))->toBe('den');
+});
+
+test('at 1280 by 800 the main task of a page is seen without scrolling', function (string $page, string $selector): void {
+    resetDemo();
+    $chrome = (new Chrome(base()))->login()->go($page);
+    $bottom = $chrome->driver->executeScript('return document.querySelector(arguments[0]).getBoundingClientRect().bottom', [$selector]);
+    expect($bottom)->toBeLessThanOrEqual(800);
+})->with([['/', '.picture svg'], ['/plan', 'button[form=keep]'], ['/boxes/2/name', '[data-done]'], ['/boxes/2/card', '[data-done]'], ['/addresses', '.band'], ['/settings', '[data-done]']]);
+
+test('a copied command is the command', function (): void {
+    $chrome = (new Chrome(base()))->login()->go('/upkeep');
+    $chrome->driver->executeScript('navigator.clipboard.writeText = (text) => { window.copied = text; return Promise.resolve(); }');
+    $chrome->click('[data-copy]');
+    $chrome->until(fn (): bool => str_contains($chrome->find('[data-copy]')->getText(), 'Copied'));
+    expect($chrome->driver->executeScript('return window.copied'))->toBe('sudo apt-get update && sudo apt-get --yes full-upgrade');
+});

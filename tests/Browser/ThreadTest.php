@@ -1,0 +1,244 @@
+<?php
+
+declare(strict_types=1);
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Chrome;
+
+// The whole way of a newcomer, against the copy that ./burrow test has started with its bench.
+
+function base(): string
+{
+    return getenv('TEST_BASE') ?: throw new RuntimeException('Run this through ./burrow test, which starts what is visited.');
+}
+
+function resetDemo(): void
+{
+    $result = run('env -u APP_ENV -u APP_KEY -u DB_DATABASE -u SESSION_DRIVER -u CACHE_STORE -u QUEUE_CONNECTION -u APP_CONFIG_CACHE -u APP_ROUTES_CACHE php artisan burrow:demo -q');
+    $result['exit'] === 0 || throw new RuntimeException($result['all']);
+}
+
+function newKey(): string
+{
+    $folder = scratch();
+    run("ssh-keygen -q -t ed25519 -N '' -C warden@desk -f {$folder}/key");
+
+    return trim((string) file_get_contents("{$folder}/key.pub"));
+}
+
+/** Plays a run to its end on the bench, with a way of pressing buttons. */
+function play(Chrome $chrome, callable $press, callable $fill): void
+{
+    $typed = '';
+    for ($turn = 0; $turn < 80 && $chrome->has('#step-title'); $turn++) {
+        $title = $chrome->find('#step-title')->getText();
+        $state = $chrome->find('#page')->getText();
+        if ($chrome->has("button[formaction$='/reserve']")) {
+            $press("button[formaction$='/reserve']");
+        } elseif ($chrome->has("button[formaction$='/type']") && $typed !== $title && ! $chrome->has('.dial')) {
+            $typed = $title;
+            $press("button[formaction$='/type']");
+            $chrome->until(fn (): bool => $chrome->has('pre.screen') || ($chrome->has('#pasted') && $chrome->find('#pasted')->getAttribute('value') !== ''));
+
+            continue;
+        } else {
+            if ($chrome->has('#typed_disk')) {
+                $fill('#typed_disk', 'sda');
+            }
+            $press('[data-done]');
+        }
+        $chrome->until(fn (): bool => $chrome->find('#page')->getText() !== $state || ! $chrome->has('#step-title') || $chrome->has('.step .slim'), 10);
+        usleep(120000);
+    }
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'is in service'));
+}
+
+test('the whole thread by mouse', function (): void {
+    resetDemo();
+    $chrome = (new Chrome(base()))->login();
+    $chrome->press('New box');
+
+    // Plan: answers while choosing, refuses a phone charger, names the limit.
+    $chrome->choose('board', 'cobble');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'the network is the limit at 11.8 MB/s'));
+    $chrome->choose('supply', 'charger-1a');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'Does not fit: the supply gives 1.00 A'));
+    $chrome->choose('board', 'flint');
+    $chrome->choose('supply', 'supply-3a');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'Fits, with 94 %'));
+    $chrome->press('Rate of a large file copy');
+    expect($chrome->text())->toContain('1448/1538')->toContain('IEEE 802.3');
+    $chrome->press('Keep this plan');
+
+    // Name and address: clashes refused while typing.
+    $chrome->until(fn (): bool => $chrome->has('#checks'));
+    expect($chrome->find('#address')->getAttribute('value'))->toBe('172.22.8.16');
+    $chrome->find('#name')->sendKeys('larder');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'Another box is called larder'));
+    $chrome->find('#name')->clear()->sendKeys('wren');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'Nothing so far'));
+    $chrome->press('Keep both');
+
+    // Card: files with reasons, into the board on the bench.
+    $chrome->until(fn (): bool => $chrome->has('#public_key'));
+    $chrome->find('#public_key')->sendKeys(newKey());
+    $chrome->press('Make the files');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
+    expect($chrome->text())->toContain('Without exactly this first line the whole file is ignored.')->toContain('nothing wrong');
+    $chrome->press('Put the card into the bench board');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'The card for wren is in its board'));
+    $chrome->driver->findElement(WebDriverBy::xpath("//section[.//h2[normalize-space()='wren']]//button[contains(., 'Power on')]"))->click();
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'host key SHA256:'), 25);
+    $shown = explode('host key ', $chrome->find('pre.screen')->getText())[1];
+
+    // Bring-up.
+    $chrome->go('/boxes');
+    $chrome->press('Write its card');
+    $chrome->go('/boxes');
+    $chrome->driver->findElement(WebDriverBy::linkText('wren'))->click();
+    $chrome->driver->executeScript("const f = document.createElement('form'); f.method = 'post'; f.action = location.pathname + '/run'; f.append(document.querySelector('input[name=_token]').cloneNode()); document.body.append(f); f.submit();");
+    $chrome->until(fn (): bool => $chrome->has('#step-title'));
+    play($chrome, fn (string $selector) => $chrome->click($selector), fn (string $selector, string $text) => $chrome->find($selector)->clear()->sendKeys($text));
+
+    // It stands everywhere.
+    $chrome->press('See its page');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'History'));
+    expect($chrome->text())->toContain($shown)->toContain('445/tcp')->toContain('by a reservation')->toContain('/srv/store')->toContain('due in');
+    foreach (['/' => 'Six of seven boxes answer', '/ports' => '172.22.8.16', '/upkeep' => 'Wren', '/stores' => 'SEED', '/addresses' => '172.22.8.16', '/journal' => 'wren is in service'] as $page => $text) {
+        expect($chrome->go($page)->text())->toContain($text);
+    }
+    expect($chrome->go('/')->has("svg a[aria-label^='wren 172.22.8.16']"))->toBeTrue()->and($chrome->complaints())->toBe([]);
+});
+
+test('the whole thread by keyboard alone', function (): void {
+    resetDemo();
+    $chrome = (new Chrome(base()))->go('/login');
+    $keys = fn (string $keys) => $chrome->driver->getKeyboard()->sendKeys($keys);
+    $focused = fn (string $selector): bool => $chrome->driver->executeScript('return document.activeElement.matches(arguments[0])', [$selector]);
+    $tabTo = function (string $selector) use ($chrome, $keys, $focused): void {
+        for ($i = 0; $i < 120 && ! $focused($selector); $i++) {
+            $keys(WebDriverKeys::TAB);
+        }
+        $focused($selector) || throw new RuntimeException("Tab never reached {$selector} at ".$chrome->driver->getCurrentURL());
+        $outline = $chrome->driver->executeScript('return getComputedStyle(document.activeElement).outlineStyle + getComputedStyle(document.activeElement).boxShadow');
+        expect($outline)->not->toBe('nonenone');
+    };
+    $press = function (string $selector) use ($tabTo, $keys): void {
+        $tabTo($selector);
+        $keys(WebDriverKeys::ENTER);
+    };
+    $fill = function (string $selector, string $text) use ($chrome, $tabTo, $keys): void {
+        $tabTo($selector);
+        $chrome->driver->executeScript('document.activeElement.select()');
+        $keys($text);
+    };
+
+    $fill('#name', 'warden');
+    $fill('#password', 'thistledown-demo');
+    $keys(WebDriverKeys::ENTER);
+    $chrome->until(fn (): bool => $chrome->has('.rail'));
+    $keys('n');
+    $chrome->until(fn (): bool => $chrome->has('#plan'));
+    $tabTo('#board');
+    $keys(WebDriverKeys::ARROW_UP);
+    $chrome->until(fn (): bool => str_contains($chrome->text(), '11.8 MB/s'));
+    $keys(WebDriverKeys::ARROW_DOWN);
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'Fits, with 94 %'));
+    $press('button[form=keep]');
+    $chrome->until(fn (): bool => $chrome->has('#checks'));
+    $fill('#name', 'wren');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'Nothing so far'));
+    $keys(WebDriverKeys::ENTER);
+    $chrome->until(fn (): bool => $chrome->has('#public_key'));
+    $fill('#public_key', newKey());
+    $press('[data-done]');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
+    $tabTo("form[action$='/bench/card'] button");
+    $keys(WebDriverKeys::ENTER);
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'is in its board'));
+    $press("form[action$='/bench/power'] button");
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'host key SHA256:'), 25);
+
+    // "/" finds the box, its page leads on.
+    $chrome->driver->executeScript('document.activeElement.blur()');
+    $keys('/');
+    $keys('wren');
+    $chrome->until(fn (): bool => $chrome->has('#found a'));
+    $press('#found a');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'Not in service yet'));
+    $press('#main a.act');
+    $chrome->until(fn (): bool => $chrome->has('#public_key'));
+    $fill('#public_key', newKey());
+    $press('[data-done]');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
+    $press("form[action$='/run'] button");
+    $chrome->until(fn (): bool => $chrome->has('#step-title'));
+    play($chrome, function (string $selector) use ($chrome, $press, $keys): void {
+        $selector === '[data-done]' && ! $chrome->has('#pasted') && ! $chrome->has('#typed_disk') ? $keys('x') : $press($selector);
+    }, $fill);
+    $chrome->driver->executeScript('document.activeElement.blur()');
+    $keys('gp');
+    $chrome->until(fn (): bool => str_ends_with($chrome->driver->getCurrentURL(), '/ports'));
+    expect($chrome->text())->toContain('172.22.8.16');
+    $keys('j');
+    expect($focused('[data-stop]'))->toBeTrue();
+    $keys('?');
+    expect($chrome->find('#keys')->getAttribute('open'))->not->toBeNull()->and($chrome->complaints())->toBe([]);
+});
+
+test('a broken card leaves the bench board out of reach, and the tool says why', function (): void {
+    resetDemo();
+    $chrome = (new Chrome(base()))->login();
+    $chrome->go('/bench');
+    $chrome->press('Another card into a board');
+    foreach (['user-data' => "hostname: larder\n", 'meta-data' => "instance-id: x1\n", 'network-config' => "version: 2\nethernets:\n  wired:\n    match: {name: \"e*\"}\n    dhcp4: true\n"] as $name => $text) {
+        $chrome->find("#{$name}")->sendKeys($text);
+    }
+    $chrome->choose('box', '2');
+    $chrome->press('Put it in');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'The first line of user-data is not “#cloud-config”.'));
+    $chrome->driver->findElement(WebDriverBy::xpath("//section[.//h2[normalize-space()='larder']]//button[contains(., 'Power on')]"))->click();
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'unhandled non-multipart text, ignored'), 20);
+    usleep(6500000);
+    $offset = (int) getenv('BENCH_OFFSET');
+    expect(@stream_socket_client('tcp://127.22.8.11:'.(22 + $offset), timeout: 1))->toBeFalse()->and(@stream_socket_client('tcp://127.22.8.11:'.(445 + $offset), timeout: 1))->toBeFalse();
+});
+
+test('power lost in the middle of a run: it is where it was', function (): void {
+    resetDemo();
+    $chrome = (new Chrome(base()))->login();
+    $chrome->go('/plan')->press('Keep this plan');
+    $chrome->until(fn (): bool => $chrome->has('#checks'));
+    $chrome->find('#name')->sendKeys('wren');
+    $chrome->press('Keep both');
+    $chrome->until(fn (): bool => $chrome->has('#public_key'));
+    $chrome->find('#public_key')->sendKeys(newKey());
+    $chrome->press('Make the files');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
+    $chrome->press('Bring it up');
+    $chrome->until(fn (): bool => $chrome->has('#step-title'));
+    $chrome->click('[data-done]');
+    $chrome->until(fn (): bool => str_contains($chrome->find('#step-title')->getText(), 'First boot'));
+    $chrome->click('[data-done]');
+    $chrome->until(fn (): bool => $chrome->has('.dial'));
+    $ends = $chrome->find('.dial [data-ends]')->getAttribute('data-ends');
+
+    $run = (string) getenv('TEST_VAR').'/run';
+    $pid = (int) file_get_contents("{$run}/fpm.started");
+    $workers = preg_split('/\s+/', trim((string) file_get_contents("/proc/{$pid}/task/{$pid}/children"))) ?: [];
+    posix_kill($pid, SIGKILL);
+    foreach ($workers as $worker) {
+        posix_kill((int) $worker, SIGKILL);
+    }
+    unlink("{$run}/fpm.sock");
+    expect($chrome->driver->executeAsyncScript('const done = arguments[0]; fetch(location.href).then((r) => done(r.status))'))->toBe(502);
+    $root = posix_getuid() === 0 ? '-R' : '';
+    $var = (string) getenv('TEST_VAR');
+    run("setsid /usr/sbin/php-fpm8.2 -F {$root} -y {$var}/fpm.conf >/dev/null 2>&1 </dev/null & pid=\$!; printf '%s %s\\n' \$pid \$(sed 's/^.*) //' /proc/\$pid/stat | cut -d' ' -f20) > {$run}/fpm.started");
+    $chrome->until(fn (): bool => file_exists("{$run}/fpm.sock"));
+
+    $chrome->driver->navigate()->refresh();
+    $chrome->until(fn (): bool => $chrome->has('.dial'));
+    expect($chrome->find('#step-title')->getText())->toBe('First boot')->and($chrome->find('.dial [data-ends]')->getAttribute('data-ends'))->toBe($ends);
+});

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\BringUp\Values;
+use Burrow\Card\CardFile;
+use Burrow\Card\DeclarativeWriter;
+use Burrow\Card\FirstBoot;
+use Burrow\Card\Sha512Crypt;
+use Burrow\Card\YamlScalar;
+use Burrow\Net\Hostname;
+use Burrow\Net\SshPublicKey;
+use Burrow\Stores\FstabLine;
+use Burrow\Stores\SmbShare;
+use Symfony\Component\Yaml\Yaml;
+
+// Every file that the core writes is read here by the program that reads it on the box.
+
+/** @return array<string, string> */
+function firstBootFiles(string $name = 'wren', ?string $hash = null, array $packages = ['samba', 'parted']): array
+{
+    $key = $hash === null ? SshPublicKey::tryParse('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk: "a" #b') : null;
+    $files = (new DeclarativeWriter)->write(new FirstBoot(Hostname::parse($name), 'thistledown.home.arpa', "{$name}-1", 'warden', $key, $hash, 'Europe/London', 'gb', $packages));
+
+    return array_combine(array_map(fn (CardFile $f) => $f->name, $files), array_map(fn (CardFile $f) => $f->text(), $files));
+}
+
+function cloudInitSchema(string $userData): array
+{
+    $folder = scratch();
+    file_put_contents("{$folder}/user-data", $userData);
+    $home = getenv('CLOUD_INIT') ?: getcwd().'/var/tools/cloud-init';
+
+    return run("PYTHONPATH={$home}/usr/lib/python3/dist-packages /usr/bin/python3 -m cloudinit.cmd.main schema --config-file {$folder}/user-data");
+}
+
+test('cloud-init accepts our user-data', function (string $name, ?string $hash, array $packages): void {
+    $result = cloudInitSchema(firstBootFiles($name, $hash, $packages)['user-data']);
+    expect($result['all'])->toContain('Valid cloud-config')->and($result['exit'])->toBe(0);
+})->with([
+    'by key' => ['wren', null, ['samba', 'parted']],
+    'by password' => ['wren', '$6$abcdefgh$'.str_repeat('x', 86), ['samba']],
+    'an awkward name, no packages' => ['on', null, []],
+]);
+
+test('cloud-init\'s schema check can say no', function (): void {
+    expect(cloudInitSchema(str_replace('ssh_pwauth: false', 'ssh_pwauth: [1]', firstBootFiles()['user-data']))['exit'])->not->toBe(0);
+});
+
+test('PyYAML, which cloud-init uses, reads what we meant', function (): void {
+    $texts = ['on', 'no', '0123', '12:30', '1e3', 'a: b', 'ümläut', "it's", '"q"', '~', '=', 'y', '0o7', '0x1f', '1_000', '2026-11-25', '<<', '- a', '#', "a\tb", 'wren', '/srv/x y', '$6$a$b/c.d'];
+    $yaml = implode('', array_map(fn (string $text): string => '- '.YamlScalar::of($text)."\n", $texts));
+    $read = run('/usr/bin/python3 -c "import sys, yaml, json; print(json.dumps(yaml.safe_load(sys.stdin.buffer.read().decode())))"', $yaml);
+    expect(json_decode($read['out'], true))->toBe($texts);
+});
+
+test('netplan takes our network-config', function (): void {
+    $root = scratch();
+    mkdir("{$root}/etc/netplan", 0755, true);
+    file_put_contents("{$root}/etc/netplan/50-cloud-init.yaml", Yaml::dump(['network' => Yaml::parse(firstBootFiles()['network-config'])], 6));
+    chmod("{$root}/etc/netplan/50-cloud-init.yaml", 0600);
+    $result = run("netplan generate --root-dir {$root}");
+    $made = glob("{$root}/run/systemd/network/*.network") ?: [];
+    expect($result['exit'])->toBe(0)->and(count($made))->toBe(1)
+        ->and(file_get_contents($made[0]))->toContain('Name=e*')->toContain('DHCP=ipv4')->toContain('RequiredForOnline=no');
+});
+
+test('findmnt verifies our line of fstab', function (string $mountPoint): void {
+    $folder = scratch();
+    $point = "{$folder}{$mountPoint}";
+    mkdir($point, 0755, true);
+    file_put_contents("{$folder}/fstab", new FstabLine('7c9e6679-7425-40de-944b-e07fc1f90ae7', $point)."\n");
+    $verified = run("findmnt --verify --verbose --tab-file {$folder}/fstab");
+    // The disk is not in this machine, so its UUID is the one thing that may be unreachable.
+    $wrong = array_filter(explode("\n", $verified['all']), fn (string $line): bool => str_contains($line, '[E]') && ! str_contains($line, 'unreachable'));
+    expect($wrong)->toBe([])->and($verified['all'])->toContain('target exists');
+    $parsed = json_decode(run("findmnt --fstab --tab-file {$folder}/fstab --json --output TARGET,FSTYPE,OPTIONS,PASSNO,SOURCE")['out'], true)['filesystems'][0];
+    expect($parsed['target'])->toBe($point)->and($parsed['fstype'])->toBe('ext4')->and($parsed['options'])->toContain('nofail')->and((int) $parsed['passno'])->toBe(2)->and($parsed['source'])->toBe('UUID=7c9e6679-7425-40de-944b-e07fc1f90ae7');
+})->with(['/srv/store', '/srv/seed scans', '/srv/a#b']);
+
+test('testparm reads our share as it is meant', function (): void {
+    $folder = scratch();
+    file_put_contents("{$folder}/smb.conf", "[global]\n   workgroup = WORKGROUP\n\n".new SmbShare('seed scans', '/srv/store', 'warden')."\n");
+    $result = run("testparm --suppress-prompt {$folder}/smb.conf");
+    expect($result['exit'])->toBe(0)->and($result['all'])->toContain('Loaded services file OK')->not->toContain('Unknown parameter');
+    foreach (['path' => '/srv/store', 'valid users' => 'warden', 'read only' => 'No', 'guest ok' => 'No', 'browseable' => 'Yes'] as $name => $value) {
+        expect(trim(run("testparm --suppress-prompt --section-name='seed scans' --parameter-name='{$name}' {$folder}/smb.conf 2>/dev/null")['out']))->toBe($value);
+    }
+});
+
+test('passwords hash as openssl does', function (string $password, string $salt): void {
+    expect(Sha512Crypt::hash($password, $salt))->toBe(trim(run('openssl passwd -6 -salt '.escapeshellarg($salt).' -stdin', $password."\n")['out']));
+})->with([['thistle down feather', 'abcdefghijklmnop'], ['ümläut 🌱', './09AZaz'], [str_repeat('long ', 30), 'x']]);
+
+// Published vector of the SHA-crypt specification for the default number of rounds.
+test('the SHA-crypt vector', function (): void {
+    expect(Sha512Crypt::hash('Hello world!', 'saltstring'))->toBe('$6$saltstring$svn8UoSVapNtMuq1ukKS4tPQd8iKwSMHWjl/O817G3uBnIFNjnQJuesI68u4OTLiBFdcbYEdFCoEOfaS35inz1')
+        ->and(fn () => Sha512Crypt::hash('x', 'a$b'))->toThrow(InvalidArgumentException::class);
+});
+
+test('fingerprints are those of ssh-keygen', function (string $type, string $bits): void {
+    $folder = scratch();
+    run("ssh-keygen -q -t {$type} {$bits} -N '' -C 'warden@desk' -f {$folder}/key");
+    $key = SshPublicKey::tryParse((string) file_get_contents("{$folder}/key.pub"));
+    expect(explode(' ', run("ssh-keygen -l -f {$folder}/key.pub")['out'])[1])->toBe($key?->fingerprint());
+})->with([['ed25519', ''], ['rsa', '-b 2048'], ['ecdsa', '-b 256']]);
+
+test('a value in a command arrives as one word', function (string $value): void {
+    $command = (new Values(['value' => $value]))->fill('printf "%s|" {{value}}');
+    expect(run((string) $command)['out'])->toBe($value.'|');
+})->with(['plain', 'two words', "it's", '$(touch /tmp/x)', '`id`', '; rm -rf x', 'a"b', '*', "line\nbreak", '\\', '--option=1', '~', 'ümläut']);
+
+test('the commands of the playbook are shell that parses', function (): void {
+    $values = new Values(array_fill_keys(['host', 'user', 'address', 'mac', 'fingerprint', 'disk', 'disk_serial', 'disk_partition', 'store_label', 'mount_point', 'share'], "o'dd value"), ['fstab_line' => 'UUID=x', 'smb_share' => "[store]\n  path = x"]);
+    foreach ([...Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'))['before'], ...entry('role', 'file-store')['playbook']] as $step) {
+        if ($step['kind'] === 'box') {
+            expect(run('bash -n', (string) $values->fill($step['command']))['exit'])->toBe(0);
+        }
+    }
+});
