@@ -16,6 +16,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->web(append: [SafetyHeaders::class, PlainInput::class]);
+        // Only the machine's own web server may stand in front.
+        $middleware->trustProxies(at: ['127.0.0.1']);
         $middleware->alias(['keeper' => OnlyKeeper::class]);
         $middleware->redirectGuestsTo('/login');
         // A card's file means what it says, blanks at its ends included.

@@ -85,7 +85,7 @@ final readonly class GroundFacts
         $due = $this->dues[$box->id] ?? null;
 
         return match (true) {
-            $box->stage !== Box::IN_SERVICE => $jobs.' · being set up',
+            $box->stage !== Box::IN_SERVICE => $jobs.' · new',
             $box->isSilent() => 'silent '.Duration::seconds((float) $box->silent_since?->diffInSeconds(now())),
             $due !== null && ($due->isOverdue() || $due->isSoon()) => $jobs.' · due',
             default => $jobs,

@@ -28,6 +28,12 @@ class Network extends Model
         return self::query()->orderBy('id')->firstOrFail();
     }
 
+    /** The zone that times are shown in; read once a request. */
+    public static function zone(): string
+    {
+        return once(fn (): string => self::query()->orderBy('id')->value('time_zone') ?? 'Etc/UTC');
+    }
+
     public function asLocalNetwork(): LocalNetwork
     {
         return new LocalNetwork(

@@ -6,8 +6,10 @@ namespace App\Upkeep;
 
 use App\Catalogue\Catalogue;
 use App\Models\Box;
+use App\Models\Network;
 use Burrow\Upkeep\Due;
 use DateTimeImmutable;
+use DateTimeZone;
 use Illuminate\Support\Collection;
 
 /** When each box is due, from its jobs in the catalogue and its last update. */
@@ -23,12 +25,13 @@ final readonly class Calendar
      */
     public function of(Collection $boxes): array
     {
-        $now = new DateTimeImmutable;
+        $zone = new DateTimeZone(Network::zone());
+        $now = new DateTimeImmutable('now', $zone);
         $dues = [];
         foreach ($boxes as $box) {
             $cadences = $this->cadences($box);
             if ($box->updated_system_at !== null && $cadences !== []) {
-                $dues[$box->id] = Due::of($box->called(), $box->updated_system_at->toDateTimeImmutable(), $cadences, $now);
+                $dues[$box->id] = Due::of($box->called(), $box->updated_system_at->toDateTimeImmutable()->setTimezone($zone), $cadences, $now);
             }
         }
         uasort($dues, fn (Due $a, Due $b): int => $a->date <=> $b->date);

@@ -144,7 +144,7 @@ final readonly class GroundPlan
     /** Down into the gap below, along it to the gutter beside the other chamber, along that, and in from below. */
     private static function passage(Chamber $from, Chamber $to, string $label): Tunnel
     {
-        $below = fn (Chamber $c): float => $c->bottom() + self::ROW_GAP * (0.32 + 0.12 * ($from->column % 3));
+        $below = fn (Chamber $c): float => $c->bottom() + self::ROW_GAP * (0.5 + 0.13 * ($from->column % 3));
         if ($from->row === $to->row) {
             return new Tunnel([[$from->centreX() + 10, $from->bottom()], [$from->centreX() + 10, $below($from)], [$to->centreX() - 10, $below($from)], [$to->centreX() - 10, $to->bottom()]], $label);
         }

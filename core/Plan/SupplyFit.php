@@ -15,6 +15,9 @@ use Burrow\Sheet\Working;
 /** Current asked of the supply, and the voltage that is left at the board after the cable. */
 final readonly class SupplyFit
 {
+    /** Lowest voltage at a device in the USB 2.0 specification, section 7.2.2. */
+    private const NOTHING_STARTS = 4.40;
+
     private function __construct(private PlanInput $plan)
     {
     }
@@ -96,6 +99,9 @@ final readonly class SupplyFit
     private function voltageFinding(): Finding
     {
         $least = $this->plan->board->undervoltage;
+        if ($this->voltage()->volts < self::NOTHING_STARTS) {
+            return Finding::stop('plan.voltage_breaks_down', "Only {$this->voltage()} would reach the board.", "The cable loses {$this->plan->supply->voltage->less($this->voltage())} at the peak: {$this->plan->cable->label}. Below 4.40 V nothing on a USB supply has to work.", 'Take a shorter or thicker cable.');
+        }
 
         return $this->voltage()->volts < $least->volts
             ? Finding::warn('plan.voltage_low', "{$this->voltage()} at the board; it complains below {$least}.", "The cable loses {$this->plan->supply->voltage->less($this->voltage())} at the peak: {$this->plan->cable->label}.", 'A shorter or thicker cable cures it.')

@@ -24,13 +24,17 @@ final readonly class Due
     ) {
     }
 
-    /** @param  non-empty-array<string, int>  $cadences job => days */
+    /**
+     * Days are calendar days in the zone that the two moments come in.
+     *
+     * @param  non-empty-array<string, int>  $cadences  job => days
+     */
     public static function of(string $box, DateTimeImmutable $last, array $cadences, DateTimeImmutable $now): self
     {
         $days = min($cadences);
         $date = $last->modify("+{$days} days");
 
-        return new self($box, $last, $days, $date, (int) floor(($date->getTimestamp() - $now->getTimestamp()) / 86400));
+        return new self($box, $last, $days, $date, (int) $now->setTime(0, 0)->diff($date->setTime(0, 0))->format('%r%a'));
     }
 
     public function isOverdue(): bool

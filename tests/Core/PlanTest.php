@@ -73,10 +73,11 @@ test('supplies by class', function (string $board, string $supply, bool $fits): 
     expect(SupplyFit::of(plan($board, $supply, 'stout-05m'))->findings()->blocks())->toBe(! $fits);
 })->with([['cobble', 'supply-2a5', true], ['cobble', 'charger-1a', false], ['flint', 'supply-3a', true], ['flint', 'supply-2a5', false], ['flint', 'charger-1a', false]]);
 
-test('a thin cable sags below the threshold and a stout one does not', function (): void {
+test('a thin cable sags below the threshold, a long thin one below what works at all, a stout one not', function (): void {
     $thin = SupplyFit::of(plan('flint', 'supply-3a', 'thin-2m'));
     $stout = SupplyFit::of(plan('flint', 'supply-3a', 'stout-05m'));
-    expect($thin->findings()->codes())->toContain('plan.voltage_low')
+    expect($thin->findings()->codes())->toContain('plan.voltage_breaks_down')
+        ->and(SupplyFit::of(plan('cobble', 'supply-2a5', 'thin-1m'))->findings()->codes())->toContain('plan.voltage_low')
         ->and($stout->findings()->codes())->toContain('plan.voltage_fits')
         // 6.4 W at 5.1 V and 0.7 A for the disk, through 2 × 2 m of 28 AWG.
         ->and($thin->voltage()->volts)->toEqualWithDelta(5.1 - (6.4 / 5.1 + 0.7) * 4 * 0.2129, 0.005);
@@ -121,7 +122,8 @@ test('memory free is what is left of the board', function (): void {
 test('the answer begins with its conclusion', function (): void {
     expect(PlanAnswer::to(plan())->sentence())->toBe('Fits, with 94 % memory to spare; the network is the limit at 118 MB/s.')
         ->and(PlanAnswer::to(plan('cobble', 'charger-1a'))->sentence())->toStartWith('Does not fit: the supply gives 1.00 A')
-        ->and(PlanAnswer::to(plan('flint', 'supply-3a', 'thin-2m'))->sentence())->toStartWith('Fits with a warning');
+        ->and(PlanAnswer::to(plan('cobble', 'supply-2a5', 'thin-1m'))->sentence())->toStartWith('Fits with a warning')
+        ->and(PlanAnswer::to(plan('flint', 'supply-3a', 'thin-2m'))->sentence())->toStartWith('Does not fit: only 3.44 V');
 });
 
 test('the gravest finding comes first and each has its advice', function (): void {

@@ -36,10 +36,11 @@ test('a box is in time, soon due or late', function (string $now, string $code, 
     expect($due->finding()->code)->toBe($code)->and($due->finding()->found)->toBe($words);
 })->with([
     ['2026-11-02 12:00', 'upkeep.in_time', 'Larder is in time: due in 29 days.'],
-    ['2026-11-27 13:00', 'upkeep.due_soon', 'Larder is due in 3 days.'],
+    ['2026-11-28 23:00', 'upkeep.due_soon', 'Larder is due in 3 days.'],
     ['2026-12-01 11:00', 'upkeep.due_soon', 'Larder is due today.'],
-    ['2026-12-01 13:00', 'upkeep.overdue', 'Larder is 1 day past its update.'],
-    ['2026-12-11 13:00', 'upkeep.overdue', 'Larder is 11 days past its update.'],
+    ['2026-12-01 23:00', 'upkeep.due_soon', 'Larder is due today.'],
+    ['2026-12-02 01:00', 'upkeep.overdue', 'Larder is 1 day past its update.'],
+    ['2026-12-11 13:00', 'upkeep.overdue', 'Larder is 10 days past its update.'],
 ]);
 
 test('a port is held once per box and protocol', function (): void {

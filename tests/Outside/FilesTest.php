@@ -118,3 +118,15 @@ test('the commands of the playbook are shell that parses', function (): void {
         }
     }
 });
+
+test('systemd and nginx take what is shipped for an own machine', function (): void {
+    $folder = scratch();
+    $unit = str_replace(['/opt/keen-burrow', 'User=burrow', 'Group=burrow'], [getcwd(), 'User=root', 'Group=root'], (string) file_get_contents('deploy/systemd/keen-burrow.service'));
+    file_put_contents("{$folder}/keen-burrow.service", $unit);
+    expect(run("systemd-analyze verify --man=no {$folder}/keen-burrow.service")['all'])->not->toContain('keen-burrow.service:');
+    run("openssl req -x509 -newkey rsa:2048 -nodes -days 2 -subj /CN=burrow -keyout {$folder}/key -out {$folder}/pem");
+    $site = str_replace(['/etc/ssl/certs/keen-burrow.pem', '/etc/ssl/private/keen-burrow.key'], ["{$folder}/pem", "{$folder}/key"], (string) file_get_contents('deploy/nginx/keen-burrow.conf'));
+    file_put_contents("{$folder}/nginx.conf", "pid {$folder}/pid; error_log stderr; events {} http { access_log off; client_body_temp_path {$folder}/b; proxy_temp_path {$folder}/p; fastcgi_temp_path {$folder}/f; uwsgi_temp_path {$folder}/u; scgi_temp_path {$folder}/s;\n{$site}\n}");
+    $checked = run("/usr/sbin/nginx -t -e stderr -p {$folder} -c {$folder}/nginx.conf");
+    expect($checked['all'])->toContain('syntax is ok');
+});

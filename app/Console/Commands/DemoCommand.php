@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Bench\BenchAway;
 use App\Bench\BenchClient;
 use App\Demo\DemoBench;
+use App\Models\User;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
@@ -14,7 +15,7 @@ use Illuminate\Support\Facades\Schema;
 
 final class DemoCommand extends Command
 {
-    protected $signature = 'burrow:demo';
+    protected $signature = 'burrow:demo {--if-empty : only into a database where nobody can log in yet}';
 
     protected $description = 'Sets database and bench back to the demo of the first day';
 
@@ -22,6 +23,14 @@ final class DemoCommand extends Command
 
     public function handle(BenchClient $bench): int
     {
+        if (! config()->boolean('burrow.demo')) {
+            $this->error('This copy holds a household\'s own records; the demo would wipe them. Nothing was changed.');
+
+            return 1;
+        }
+        if ($this->option('if-empty') && User::query()->exists()) {
+            return 0;
+        }
         Schema::withoutForeignKeyConstraints(fn () => array_map(fn (string $table) => DB::table($table)->truncate(), self::TABLES));
         app(DemoSeeder::class)->run();
         try {

@@ -6,7 +6,7 @@
                 <section class="sheet"><h2>{{ $heading }}</h2>
                     <table class="list"><tbody>
                     @foreach ($catalogue->entries($of) as $id => $entry)
-                        <tr><td><b>{{ $entry['label'] }}</b>@isset($entry['summary'])<br><span class="soft">{{ $entry['summary'] }}</span>@endisset</td><td>{{ in_array("{$of}/{$id}", $own, true) ? 'your own' : 'built in' }}</td><td><a href="{{ route('catalogue.export', [$of, $id]) }}" aria-label="{{ $id }} as YAML">YAML</a></td></tr>
+                        <tr><td><b>{{ $entry['label'] }}</b>@isset($entry['summary'])<br><span class="soft">{{ $entry['summary'] }}</span>@endisset</td><td class="soft whole">{{ in_array("{$of}/{$id}", $own, true) ? 'your own' : 'built in' }}</td><td><a href="{{ route('catalogue.export', [$of, $id]) }}" aria-label="{{ $id }} as YAML">YAML</a></td></tr>
                     @endforeach
                     </tbody></table>
                 </section>

@@ -20,7 +20,7 @@
         <path class="g-lid" d="M{{ $shaft->x - 19 }} {{ $shaft->mouth }} q19 -14 38 0"/>
         @foreach ($shaft->labels as $i => $label)<text class="g-label" @if ($shaft->labelsLeft) text-anchor="end" @endif x="{{ $shaft->labelsLeft ? $shaft->x - 26 : $shaft->x + 26 }}" y="{{ $shaft->mouth + 4 + 16 * $i }}">{{ $label }}</text>@endforeach
     @endforeach
-    @foreach ($picture->passages as $passage)<path class="g-passage" d="{{ $passage->path() }}"/><text class="g-what" x="{{ $passage->points[0][0] + 7 }}" y="{{ $passage->points[0][1] + 15 }}">{{ $passage->label }}</text>@endforeach
+    @foreach ($picture->passages as $passage)<path class="g-passage" d="{{ $passage->path() }}"/><text class="g-what" x="{{ $passage->points[0][0] + 7 }}" y="{{ $passage->points[0][1] + 16 }}">{{ $passage->label }}</text>@endforeach
     <g transform="translate({{ $w / 2 }} {{ $picture->turf + 6 }})">
         <rect class="g-router" x="-78" y="-20" width="156" height="40" rx="20"/>
         <text class="g-router-name" text-anchor="middle" y="-2">router</text>

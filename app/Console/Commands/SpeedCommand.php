@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Models\Box;
+use Burrow\Card\CardFolder;
+use Burrow\Card\Linter;
+use Burrow\Intake\Intake;
+use Illuminate\Console\Command;
+use Illuminate\Http\Client\PendingRequest;
+use Illuminate\Support\Facades\Http;
+use RuntimeException;
+
+/** Times as ratios within one run: this machine's load is in both sides of them. */
+final class SpeedCommand extends Command
+{
+    private const ROUNDS = 40;
+
+    protected $signature = 'burrow:speed {base : where the running copy answers}';
+
+    protected $description = 'Page times as multiples of a blank page, and readers against the obvious tool';
+
+    public function handle(Intake $intake): int
+    {
+        $this->pages((string) $this->argument('base'));
+        $this->readers($intake);
+        $this->line(sprintf('%-34s %6.1f ms', 'lint of a card folder', $this->median(fn () => (new Linter)->lint(new CardFolder(['user-data' => "#cloud-config\nhostname: wren\n", 'meta-data' => "instance-id: a\n", 'network-config' => "version: 2\n"])))));
+
+        return 0;
+    }
+
+    private function pages(string $base): void
+    {
+        $client = $this->login($base);
+        $box = Box::query()->inService()->value('id');
+        $pages = ['blank page' => '/blank', 'Ground' => '/', 'box page' => "/boxes/{$box}", 'plan fragment' => '/plan', 'Ports' => '/ports', 'Upkeep' => '/upkeep'];
+        $times = array_fill_keys(array_keys($pages), []);
+        // All pages in turn, round by round, so that a busy moment hits each of them.
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            foreach ($pages as $name => $path) {
+                $began = hrtime(true);
+                $client->withHeaders($name === 'plan fragment' ? ['HX-Request' => 'true'] : [])->get($base.$path)->throw();
+                $times[$name][] = (hrtime(true) - $began) / 1e6;
+            }
+        }
+        $blank = $this->middle($times['blank page']);
+        foreach ($times as $name => $all) {
+            $this->line(sprintf('%-34s %6.1f ms  %4.1f × blank', $name, $this->middle($all), $this->middle($all) / $blank));
+        }
+    }
+
+    private function readers(Intake $intake): void
+    {
+        foreach ([1000, 10000, 40000] as $lines) {
+            $text = '';
+            for ($i = 0; $i < $lines; $i++) {
+                $text .= sprintf("1795600000 02:00:%02x:%02x:%02x:01 10.%d.%d.%d box *\n", $i >> 16 & 255, $i >> 8 & 255, $i & 255, $i >> 16 & 255, $i >> 8 & 255, $i & 255);
+            }
+            $file = tempnam(sys_get_temp_dir(), 'speed') ?: throw new RuntimeException('No temporary file could be made.');
+            file_put_contents($file, $text);
+            $ours = $this->median(fn () => $intake->read('leases', $text), 5);
+            $sort = $this->median(fn () => exec('sort -u '.escapeshellarg($file).' | wc -l'), 5);
+            unlink($file);
+            $this->line(sprintf('%-34s %6.1f ms  %4.1f × sort -u', "lease list of {$lines} lines", $ours, $ours / $sort));
+        }
+    }
+
+    private function login(string $base): PendingRequest
+    {
+        $client = Http::withOptions(['cookies' => new \GuzzleHttp\Cookie\CookieJar]);
+        preg_match('/name="_token" value="([^"]+)"/', $client->get($base.'/login')->body(), $token);
+        $answer = $client->asForm()->post($base.'/login', ['_token' => $token[1] ?? '', 'name' => 'warden', 'password' => 'thistledown-demo']);
+        if (! str_contains($answer->body(), 'class="rail"')) {
+            throw new RuntimeException('The demo login does not work here; ./burrow demo brings it back.');
+        }
+
+        return $client;
+    }
+
+    private function median(callable $act, int $rounds = self::ROUNDS): float
+    {
+        $times = [];
+        for ($round = 0; $round < $rounds; $round++) {
+            $began = hrtime(true);
+            $act();
+            $times[] = (hrtime(true) - $began) / 1e6;
+        }
+
+        return $this->middle($times);
+    }
+
+    /** @param  non-empty-list<float>  $times */
+    private function middle(array $times): float
+    {
+        sort($times);
+
+        return $times[intdiv(count($times), 2)];
+    }
+}

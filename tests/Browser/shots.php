@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Takes the pictures in docs/screenshots from the demo data: ./burrow shots
+ * It sets the demo back to its first day before and after.
+ */
+
+use Facebook\WebDriver\WebDriverBy;
+use Tests\Browser\Chrome;
+
+require __DIR__.'/../../vendor/autoload.php';
+
+$folder = dirname(__DIR__, 2).'/docs/screenshots';
+$demo = fn (): string|false => system('php '.escapeshellarg(dirname(__DIR__, 2).'/artisan').' burrow:demo -q');
+$demo();
+$chrome = (new Chrome($argv[1]))->login();
+$chrome->driver->executeScript("document.cookie = 'theme=chalk;path=/'");
+$picture = function (string $name, ?string $path = null) use ($chrome, $folder): void {
+    $path === null || $chrome->go($path);
+    $chrome->shot("{$folder}/{$name}.png");
+    echo "{$name}\n";
+};
+
+$picture('ground', '/');
+$picture('plan', '/plan?board=cobble&supply=supply-2a5&cable=thin-1m');
+$chrome->go('/plan')->press('Keep this plan');
+$chrome->until(fn (): bool => $chrome->has('#checks'));
+$chrome->find('#name')->sendKeys('wren.local');
+$chrome->until(fn (): bool => str_contains($chrome->text(), 'holds a dot'));
+$picture('name');
+$chrome->find('#name')->clear()->sendKeys('wren');
+$chrome->press('Keep both');
+$chrome->until(fn (): bool => $chrome->has('#public_key'));
+$chrome->find('#public_key')->sendKeys('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
+$chrome->press('Make the files');
+$chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
+$picture('card');
+$chrome->press('Put the card into');
+$chrome->until(fn (): bool => str_contains($chrome->text(), 'is in its board'));
+$chrome->driver->findElement(WebDriverBy::xpath("//section[.//h2[normalize-space()='wren']]//button"))->click();
+$chrome->until(fn (): bool => str_contains($chrome->text(), 'host key SHA256:'), 25);
+$picture('bench');
+
+$wren = '/boxes/7';
+$chrome->go($wren.'/card');
+$chrome->find('#public_key')->sendKeys('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
+$chrome->press('Make the files');
+$chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
+$chrome->press('Bring it up');
+$chrome->until(fn (): bool => $chrome->has('#step-title'));
+for ($turn = 0; $turn < 60 && ! str_contains($chrome->find('#step-title')->getText(), 'Bring the system up to date'); $turn++) {
+    $reboot = str_contains($chrome->find('#step-title')->getText(), 'Restart') && ! $chrome->has('pre.screen') && ! $chrome->has('.dial');
+    $chrome->click($chrome->has("button[formaction$='/reserve']") ? "button[formaction$='/reserve']" : ($reboot ? "button[formaction$='/type']" : '[data-done]'));
+    usleep(400000);
+}
+$chrome->click("button[formaction$='/type']");
+usleep(400000);
+$chrome->click('[data-done]');
+$chrome->until(fn (): bool => $chrome->has('.dial'));
+$picture('run');
+
+foreach (['box' => '/boxes/2', 'reach' => '/reach', 'ports' => '/ports', 'addresses' => '/addresses', 'stores' => '/stores', 'upkeep' => '/upkeep', 'journal' => '/journal', 'catalogue' => '/catalogue', 'settings' => '/settings'] as $name => $path) {
+    $picture($name, $path);
+}
+$chrome->driver->executeScript("document.cookie = 'theme=den;path=/'");
+$picture('ground-den', '/');
+$chrome->resize(390, 844);
+$picture('phone', $wren);
+unset($chrome);
+$demo();
