@@ -91,7 +91,7 @@ final class SpeedCommand extends Command
         return $this->middle($times);
     }
 
-    /** @param  non-empty-list<float>  $times */
+    /** @param  list<float>  $times */
     private function middle(array $times): float
     {
         sort($times);
