@@ -94,10 +94,12 @@ start_database() {
     wait_for "the database" 40 mariadb --no-defaults --socket="$RUN/db.sock" --user=burrow --password="$(secret database)" --execute="SELECT 1" "$DATABASE"
 }
 
+# Before anything is started, so that nothing is left half running.
+claim_port() {
+    alive nginx || ! listening "$PORT" || die "port $PORT on this machine is already taken by another program" "Take another one: BURROW_PORT=$((PORT + 1)) ./burrow $COMMAND"
+}
+
 start_web() {
-    if ! alive nginx && listening "$PORT"; then
-        die "port $PORT on this machine is already taken by another program" "Take another one: BURROW_PORT=$((PORT + 1)) ./burrow $COMMAND"
-    fi
     local root=()
     [ "$(id -u)" -eq 0 ] && root=(-R)
     alive fpm || launch fpm /usr/sbin/php-fpm8.2 -F "${root[@]}" -y "$VAR/fpm.conf" -d opcache.memory_consumption=48
@@ -109,6 +111,8 @@ start_web() {
 start_bench() {
     alive bench && return 0
     launch bench php -d opcache.enable_cli=0 bench/serve.php --state="$VAR/bench.json" --socket="$RUN/bench.sock" --offset="$OFFSET"
+    sleep 0.2
+    alive bench || die "the bench did not come up" "Most often another copy holds its ports; BURROW_BENCH_OFFSET=25000 ./burrow $COMMAND takes others. Its own words are in $VAR/log/bench.log."
     wait_for "the bench" 10 test -S "$RUN/bench.sock"
 }
 
