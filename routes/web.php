@@ -56,7 +56,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/boxes/{box}/run', [RunController::class, 'begin'])->name('run.begin');
         Route::post('/boxes/{box}/updated', [UpkeepController::class, 'updated'])->name('box.updated');
         Route::delete('/boxes/{box}', [BoxController::class, 'destroy'])->name('box.drop');
-        Route::post('/runs/{run}/steps/{step}/{action}', [RunController::class, 'act'])->whereIn('action', ['start', 'done', 'check', 'skip', 'type', 'reserve'])->name('run.act');
+        Route::post('/runs/{run}/steps/{step}/{action}', [RunController::class, 'act'])->whereIn('action', ['start', 'done', 'check', 'skip', 'reopen', 'type', 'reserve'])->name('run.act');
         Route::post('/bench/card', [BenchController::class, 'card'])->name('bench.card');
         Route::post('/bench/power', [BenchController::class, 'power'])->name('bench.power');
         Route::post('/bench/speed', [BenchController::class, 'speed'])->name('bench.speed');

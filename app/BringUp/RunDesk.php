@@ -70,6 +70,19 @@ final readonly class RunDesk
         });
     }
 
+    /** Takes back the step that was over last; what was learned at it stays until it is learned anew. */
+    public function reopen(RunStep $seen, int $version): void
+    {
+        DB::transaction(function () use ($seen, $version): void {
+            $step = RunStep::query()->with(['run.box', 'run.steps'])->lockForUpdate()->findOrFail($seen->id);
+            if ($step->version !== $version || $step->run->last()?->id !== $step->id) {
+                throw new StepTold('Only the last step can be taken back, and this one is no longer the last. Nothing was changed.');
+            }
+            $step->update(['state' => RunStep::OPEN, 'began_at' => null, 'finished_at' => null, 'outcome' => null, 'findings' => null, 'version' => $version + 1]);
+            JournalEntry::write($step->run->box, 'run', "Step “{$step->step}” was taken back.");
+        });
+    }
+
     /** Writes down what came of a step; the outcome was worked out before, outside the transaction. */
     public function settle(RunStep $step, int $version, StepTemplate $template, Outcome $outcome): void
     {

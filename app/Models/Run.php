@@ -37,6 +37,12 @@ class Run extends Model
         return $this->steps->first(fn (RunStep $step): bool => ! $step->isFinished());
     }
 
+    /** The step that was over last, which may be taken back while the run lasts. */
+    public function last(): ?RunStep
+    {
+        return $this->finished_at !== null ? null : $this->steps->last(fn (RunStep $step): bool => $step->isFinished());
+    }
+
     /** The run in progress that every page shows. */
     public static function inProgress(): ?self
     {

@@ -85,23 +85,22 @@ test('the whole thread by mouse', function (): void {
     $chrome->find('#public_key')->sendKeys(newKey());
     $chrome->press('Make the files');
     $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
-    expect($chrome->text())->toContain('Without exactly this first line the whole file is ignored.')->toContain('nothing wrong');
+    expect($chrome->violations())->toBe([])
+        ->and($chrome->text())->toContain('Without exactly this first line the whole file is ignored.')->toContain('nothing wrong');
     $chrome->press('Put the card into the bench board');
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'The card for wren is in its board'));
     $chrome->driver->findElement(WebDriverBy::xpath("//section[.//h2[normalize-space()='wren']]//button[contains(., 'Power on')]"))->click();
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'host key SHA256:'), 25);
     $shown = explode('host key ', $chrome->find('pre.screen')->getText())[1];
 
-    // Bring-up.
-    $chrome->go('/boxes');
-    $chrome->press('Write its card');
-    $chrome->go('/boxes');
-    $chrome->driver->findElement(WebDriverBy::linkText('wren'))->click();
-    $chrome->driver->executeScript("const f = document.createElement('form'); f.method = 'post'; f.action = location.pathname + '/run'; f.append(document.querySelector('input[name=_token]').cloneNode()); document.body.append(f); f.submit();");
+    // Bring-up, straight from the bench.
+    $chrome->press('Bring it up');
     $chrome->until(fn (): bool => $chrome->has('#step-title'));
+    expect($chrome->violations())->toBe([]);
     play($chrome, fn (string $selector) => $chrome->click($selector), fn (string $selector, string $text) => $chrome->find($selector)->clear()->sendKeys($text));
 
     // It stands everywhere.
+    expect($chrome->violations())->toBe([]);
     $chrome->press('See its page');
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'History'));
     expect($chrome->text())->toContain($shown)->toContain('445/tcp')->toContain('by a reservation')->toContain('/srv/store')->toContain('due in');
@@ -167,11 +166,6 @@ test('the whole thread by keyboard alone', function (): void {
     $chrome->until(fn (): bool => $chrome->has('#found a'));
     $press('#found a');
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'Not in service yet'));
-    $press('#main a.act');
-    $chrome->until(fn (): bool => $chrome->has('#public_key'));
-    $fill('#public_key', newKey());
-    $press('[data-done]');
-    $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
     $press("form[action$='/run'] button");
     $chrome->until(fn (): bool => $chrome->has('#step-title'));
     play($chrome, function (string $selector) use ($chrome, $press, $keys): void {

@@ -280,3 +280,43 @@ test('written down as updated, the due date moves', function (): void {
     $this->post("/boxes/{$box->id}/updated")->assertRedirect('/upkeep');
     $this->get('/upkeep')->assertDontSee('past its update')->assertSee(now()->addDays(30)->format('Y-m-d'));
 });
+
+test('the last step can be taken back, an earlier one cannot', function (): void {
+    $step = runAt('door');
+    $found = $step->run->steps()->where('step', 'found')->firstOrFail();
+    $cable = $step->run->steps()->where('step', 'cable')->firstOrFail();
+    $this->asKeeper()->get("/runs/{$step->run_id}")->assertSee('Take back “Find it in the router', false);
+    $this->followingRedirects()->post("/runs/{$step->run_id}/steps/{$cable->id}/reopen", ['reopened' => $cable->version])->assertSee('Only the last step');
+    $this->post("/runs/{$step->run_id}/steps/{$found->id}/reopen", ['reopened' => $found->version]);
+    expect($found->refresh()->state)->toBe(RunStep::OPEN)->and($cable->refresh()->state)->toBe(RunStep::DONE)
+        ->and($step->run->refresh()->current()?->step)->toBe('found')
+        ->and(JournalEntry::query()->where('text', 'like', '%taken back%')->count())->toBe(1);
+});
+
+test('each stage of a box leads on to the next', function (string $stage, array $with, string $label): void {
+    $box = newBox(['stage' => $stage, ...$with]);
+    if ($stage === Box::BRINGING_UP) {
+        app(RunDesk::class)->begin($box);
+    }
+    foreach (['/boxes', "/boxes/{$box->id}"] as $page) {
+        $this->asKeeper()->get($page)->assertOk()->assertSee($label);
+    }
+})->with([
+    [Box::PLANNED, [], 'Name it'],
+    [Box::NAMED, ['name' => 'wren', 'address' => '172.22.8.16'], 'Write its card'],
+    [Box::NAMED, ['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'card_written_at' => '2026-11-20 10:00:00'], 'Bring it up'],
+    [Box::BRINGING_UP, ['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden'], 'Go on bringing it up'],
+]);
+
+test('a wait that was measured here goes before common practice', function (): void {
+    $first = runAt('first-boot');
+    $first->update(['state' => RunStep::DONE, 'began_at' => now()->subSeconds(150), 'finished_at' => now()]);
+    $first->run->box->update(['name' => 'plover', 'address' => '172.22.8.20']);
+    $second = runAt('first-boot');
+    $this->asKeeper()->post("/runs/{$second->run_id}/steps/{$second->id}/start", ['version' => $second->version]);
+    $this->get("/runs/{$second->run_id}")->assertSee('measured here before, 1 run');
+
+    // Whoever came back after an hour has measured something else.
+    $first->update(['began_at' => now()->subHour()]);
+    $this->get("/runs/{$second->run_id}")->assertSee('common practice');
+});

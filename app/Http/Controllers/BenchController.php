@@ -37,7 +37,7 @@ final class BenchController
             'status' => $status,
             // Boards that somebody is working on come before those that have stood there all along.
             'boards' => collect($boards)->sortBy(fn (array $board): int => $board['card'] === [] ? 1 : 0)->values(),
-            'boxes' => Box::query()->whereNotNull('name')->get()->keyBy(fn (Box $box): string => 'box-'.$box->id),
+            'boxes' => Box::query()->whereNotNull('name')->with('run')->get()->keyBy(fn (Box $box): string => 'box-'.$box->id),
         ])->fragmentIf($request->hasHeader('HX-Request') && ! $request->hasHeader('HX-Boosted'), 'lab');
     }
 
@@ -83,10 +83,10 @@ final class BenchController
         try {
             $this->bench->ask($request);
         } catch (BenchAway $away) {
-            return redirect()->route('bench')->with('told', $away->getMessage());
+            return back(fallback: route('bench'))->with('told', $away->getMessage());
         }
 
-        return redirect()->route('bench');
+        return back(fallback: route('bench'));
     }
 
     /** Locally administered, and the same for a box every time. */

@@ -44,7 +44,7 @@ final class RunController
     {
         $run->load(['box.jobs', 'box.network', 'steps']);
 
-        return view('bringup.run', ['run' => $run, 'book' => new RunBook($run, $this->catalogue), 'step' => $run->current(), 'benchIsThere' => $this->bench->isThere()]);
+        return view('bringup.run', ['run' => $run, 'book' => new RunBook($run, $this->catalogue), 'step' => $run->current(), 'before' => $run->last(), 'benchIsThere' => $this->bench->isThere()]);
     }
 
     public function act(Request $request, Run $run, RunStep $step, string $action, Checks $checks, PasteJudge $judge): RedirectResponse
@@ -62,6 +62,7 @@ final class RunController
                 'skip' => $this->skip($request, $step, $version),
                 'done' => $this->desk->settle($step, $version, $template, $judge->judge($book, $template, $pasted, $request->string('typed_disk')->value())),
                 'check' => $this->desk->settle($step, $version, $template, $checks->check($book, $template->probe, $pasted)),
+                'reopen' => $this->desk->reopen($step, $request->integer('reopened')),
                 'reserve' => $this->reserve($run, $step, $version, $book),
                 default => $pasted = $this->type($run, $book->values()->fill($template->command)),
             };

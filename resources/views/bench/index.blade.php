@@ -12,7 +12,8 @@
                         <h2>{{ $boxes[$board['id']]->name ?? $board['name'] ?: $board['id'] }}</h2>
                         <span class="lamps" role="img" aria-label="{{ $board['powered'] ? 'power light on' : 'power light off' }}, {{ $board['address'] ? 'link light on' : 'link light off' }}"><span class="lamp {{ $board['powered'] ? 'on' : '' }}"></span><span class="lamp {{ $board['address'] ? 'on' : '' }}"></span></span>
                         <span class="soft">{{ $board['class'] }} · {{ $board['phase'] }} <span class="mono">{{ $board['address'] }}</span></span>
-                        <form class="push" method="post" action="{{ route('bench.power') }}">@csrf<input type="hidden" name="board" value="{{ $board['id'] }}"><input type="hidden" name="on" value="{{ $board['powered'] ? 0 : 1 }}"><button class="ghost">{{ $board['powered'] ? 'Take the power away' : 'Power on' }}</button></form>
+                        <span class="push row">@isset($boxes[$board['id']])<x-next :box="$boxes[$board['id']]" />@endisset
+                        <form method="post" action="{{ route('bench.power') }}">@csrf<input type="hidden" name="board" value="{{ $board['id'] }}"><input type="hidden" name="on" value="{{ $board['powered'] ? 0 : 1 }}"><button class="ghost">{{ $board['powered'] ? 'Take the power away' : 'Power on' }}</button></form></span>
                     </div>
                     @if ($board['card'] !== [])<p class="soft"><span class="mono">{{ $board['mac'] }}</span> · card with {{ implode(', ', $board['card']) }}</p>@endif
                     @if ($board['screen'] !== [] && $board['card'] !== [])<pre class="screen" tabindex="0" aria-label="Screen of the board">{{ implode("\n", $board['screen']) }}{{ $board['fingerprint'] ? "\nhost key ".$board['fingerprint'] : '' }}</pre>@endif

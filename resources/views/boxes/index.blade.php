@@ -13,11 +13,7 @@
                     <td class="mono">{{ $box->address ?? '—' }}</td>
                     <td>{{ ucfirst($box->board) }}</td>
                     <td>@if ($box->isSilent()) <x-mark severity="stop" /> silent @elseif ($box->stage === 'in-service') <x-mark severity="fine" /> answers @else <x-mark severity="note" /> being set up @endif</td>
-                    <td>
-                        @if ($box->stage === 'planned') <a href="{{ route('box.name', $box) }}">Name it</a>
-                        @elseif ($box->stage === 'named') <a href="{{ route('box.card', $box) }}">Write its card</a>
-                        @elseif ($box->stage === 'bringing-up' && $box->run) <a href="{{ route('run', $box->run) }}">Go on bringing it up</a>
-                        @endif
+                    <td><x-next :box="$box" kind="plain" />
                     </td>
                 </tr>
             @endforeach

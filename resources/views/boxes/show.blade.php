@@ -5,8 +5,9 @@
         @if ($due) {{ $due->isOverdue() ? 'Its update is overdue.' : 'Next update '.($due->daysLeft === 0 ? 'today.' : "in {$due->daysLeft} days.") }} @endif
     </x-slot:say>
     @if ($box->stage !== 'in-service')
-        <div class="row">
-            <a class="act" href="{{ $box->stage === 'bringing-up' && $box->run ? route('run', $box->run) : route($box->name === null ? 'box.name' : 'box.card', $box) }}">Go on</a>
+        <div class="row below">
+            <x-next :box="$box" />
+            @if ($box->stage === 'named' && $box->card_written_at)<a class="ghost" href="{{ route('box.card', $box) }}">Make its card anew</a>@endif
             <form method="post" action="{{ route('box.drop', $box) }}">@csrf @method('delete')<button class="ghost">Drop this plan</button></form>
         </div>
     @endif

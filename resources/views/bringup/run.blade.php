@@ -60,11 +60,18 @@
                         @if ($template->kind->value === 'box' && $run->box->on_bench && $benchIsThere)
                             <button class="ghost" formaction="{{ $act('type') }}">Type it on the bench board</button>
                         @endif
+                        @if ($template->id === 'cable' && $run->box->on_bench && $benchIsThere)
+                            <input type="hidden" name="board" value="box-{{ $run->box->id }}"><input type="hidden" name="on" value="1">
+                            <button class="ghost" formaction="{{ route('bench.power') }}">Power on the bench board</button>
+                        @endif
                         @if ($template->id === 'reserve' && $run->box->on_bench && $benchIsThere)
                             <button class="ghost" formaction="{{ $act('reserve') }}">Enter it in the bench's router</button>
                         @endif
                     </div>
                     @if ($template->reads === '' && old('pasted'))<pre class="screen" tabindex="0" aria-label="Answer of the board">{{ old('pasted') }}</pre>@endif
+                    @if ($before !== null)
+                        <p class="hint"><button class="plain" formaction="{{ route('run.act', [$run, $before, 'reopen']) }}" name="reopened" value="{{ $before->version }}">Take back “{{ $book->template($before)->title }}”</button></p>
+                    @endif
                     <details class="working">
                         <summary><span>Pass over this step</span></summary>
                         <div class="field-set"><label for="reason">Because</label><input class="in" id="reason" name="reason" maxlength="150"></div>

@@ -1,0 +1,10 @@
+@props(['box', 'kind' => 'act'])
+@if ($box->stage === 'bringing-up' && $box->run)
+    <a class="{{ $kind }}" href="{{ route('run', $box->run) }}">Go on bringing it up</a>
+@elseif ($box->stage === 'named' && $box->card_written_at !== null)
+    <form method="post" action="{{ route('run.begin', $box) }}">@csrf<button class="{{ $kind }}">Bring it up</button></form>
+@elseif ($box->stage === 'named')
+    <a class="{{ $kind }}" href="{{ route('box.card', $box) }}">Write its card</a>
+@elseif ($box->stage === 'planned')
+    <a class="{{ $kind }}" href="{{ route('box.name', $box) }}">Name it</a>
+@endif
