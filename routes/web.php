@@ -41,6 +41,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/boxes', [BoxController::class, 'index'])->name('boxes');
     Route::get('/boxes/{box}', [BoxController::class, 'show'])->name('box');
     Route::get('/plan', [PlanController::class, 'sheet'])->name('plan');
+    Route::get('/plan/plan.yaml', [PlanController::class, 'yaml'])->name('plan.yaml');
+    Route::get('/plan/parts.csv', [PlanController::class, 'parts'])->name('plan.parts');
+    Route::get('/plan/variants', [PlanController::class, 'variants'])->name('variants');
     Route::get('/boxes/{box}/name', [NameController::class, 'edit'])->name('box.name');
     Route::get('/boxes/{box}/card', [CardController::class, 'edit'])->name('box.card');
     Route::get('/runs/{run}', [RunController::class, 'show'])->name('run');
@@ -51,6 +54,8 @@ Route::middleware('auth')->group(function (): void {
 
     Route::middleware('keeper')->group(function (): void {
         Route::post('/plan', [PlanController::class, 'store'])->name('plan.store');
+        Route::post('/plan/keep', [PlanController::class, 'keep'])->name('plan.keep');
+        Route::delete('/plan/variants/{plan}', [PlanController::class, 'drop'])->name('plan.drop');
         Route::post('/boxes/{box}/name', [NameController::class, 'update'])->name('box.name.update');
         Route::post('/boxes/{box}/card', [CardController::class, 'make'])->name('box.card.make');
         Route::post('/boxes/{box}/run', [RunController::class, 'begin'])->name('run.begin');

@@ -52,16 +52,19 @@ function board(string $id, array $changes = []): BoardClass
     return (new CatalogueReader)->board(array_replace_recursive(entry('board', $id), $changes));
 }
 
-function plan(string $board = 'flint', string $supply = 'supply-3a', string $cable = 'usual-1m', ?string $drive = 'ssd-500', LinkKind $link = LinkKind::Wired, string $role = 'file-store'): PlanInput
+function plan(string $board = 'flint', string $supply = 'supply-3a', string $cable = 'usual-1m', ?string $drive = 'ssd-500', LinkKind $link = LinkKind::Wired, string $role = 'file-store', string $image = 'server-64', string $card = 'card-32-a1', string $case = 'vented'): PlanInput
 {
     $reader = new CatalogueReader;
 
     return new PlanInput(
-        (new RoleReader)->role(entry('role', $role)),
+        array_map(fn (string $id) => (new RoleReader)->role(entry('role', $id)), explode(' ', $role)),
         board($board),
         $reader->supply(entry('supply', $supply)),
         $reader->cable(entry('cable', $cable)),
         $drive === null ? null : $reader->drive(entry('drive', $drive)),
         $link,
+        $reader->image(entry('image', $image)),
+        $reader->card(entry('card', $card)),
+        $reader->case(entry('case', $case)),
     );
 }

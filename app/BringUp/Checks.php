@@ -17,6 +17,7 @@ use Burrow\Intake\Intake;
 use Burrow\Intake\Lease;
 use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
+use Burrow\Net\Protocol;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 
@@ -103,13 +104,19 @@ final readonly class Checks
         return $key->over ? Outcome::over("at {$address}", $door->findings->and($key->findings)) : $key;
     }
 
+    /** The first TCP port of every job must be open. */
     private function service(RunBook $book): Outcome
     {
-        $port = $book->role->servicePort();
-        if ($port === null || $port->protocol->value !== 'tcp') {
-            return Outcome::over('not a TCP port', Findings::of());
+        $box = $book->run->box;
+        $outcome = Outcome::over('no TCP port to ask', Findings::of());
+        foreach ($book->roles as $role) {
+            $port = $role->servicePort();
+            if ($port !== null && $port->protocol === Protocol::Tcp) {
+                $door = $this->door($box, Ipv4::parse((string) $box->address), $port->port->number);
+                $outcome = new Outcome($outcome->over && $door->over, $door->words, $outcome->findings->and($door->findings));
+            }
         }
 
-        return $this->door($book->run->box, Ipv4::parse((string) $book->run->box->address), $port->port->number);
+        return $outcome;
     }
 }

@@ -9,6 +9,8 @@ use App\Models\JournalEntry;
 use App\Models\Run;
 use App\Models\Service;
 use App\Models\Store;
+use Burrow\Role\Role;
+use Burrow\Role\RolePort;
 
 /** The end of a run: what was learned becomes part of the box's record, and the box stands in the burrow. */
 final readonly class Moving
@@ -16,10 +18,11 @@ final readonly class Moving
     public function in(Run $run, RunBook $book): void
     {
         $box = $run->box;
-        foreach ($book->role->ports as $port) {
+        $asked = array_map(fn (Role $role): ?RolePort => $role->servicePort(), $book->roles);
+        foreach (array_merge(...array_map(fn (Role $role): array => $role->ports, $book->roles)) as $port) {
             Service::query()->firstOrCreate(
                 ['box_id' => $box->id, 'protocol' => $port->protocol->value, 'port' => $port->port->number, 'purpose' => $port->purpose],
-                ['state' => $port === $book->role->servicePort() ? 'open' : null, 'looked_at' => $port === $book->role->servicePort() ? now() : null],
+                ['state' => in_array($port, $asked, true) ? 'open' : null, 'looked_at' => in_array($port, $asked, true) ? now() : null],
             );
         }
         if ($run->learnedText('uuid') !== null) {
@@ -39,6 +42,6 @@ final readonly class Moving
             'silent_since' => null,
         ]);
         $run->update(['finished_at' => now()]);
-        JournalEntry::write($box, 'in service', "{$box->called()} is in service: {$book->role->label}.");
+        JournalEntry::write($box, 'in service', "{$box->called()} is in service: ".implode(', ', array_map(fn (Role $role): string => $role->label, $book->roles)).'.');
     }
 }

@@ -6,6 +6,7 @@ namespace App\BringUp;
 
 use App\Catalogue\Catalogue;
 use App\Models\Box;
+use App\Models\BoxJob;
 use App\Models\Run;
 use App\Models\RunStep;
 use Burrow\BringUp\Countdown;
@@ -25,14 +26,15 @@ final readonly class RunBook
 
     public Playbook $playbook;
 
-    public Role $role;
+    /** @var non-empty-list<Role> */
+    public array $roles;
 
     public function __construct(public Run $run, Catalogue $catalogue)
     {
-        $job = $run->box->jobs->first();
-        $this->role = ($job === null ? null : $catalogue->role($job->role)) ?? throw new RuntimeException("The job of {$run->box->called()} is no longer in the catalogue.");
+        $roles = array_values(array_filter($run->box->jobs->map(fn (BoxJob $job): ?Role => $catalogue->role($job->role))->all()));
+        $this->roles = $roles !== [] ? $roles : throw new RuntimeException("The jobs of {$run->box->called()} are no longer in the catalogue.");
         $common = $catalogue->commonSteps();
-        $this->playbook = Playbook::for($this->role, $common['before'], $common['after']);
+        $this->playbook = Playbook::for($this->roles, $common['before'], $common['after']);
     }
 
     public function template(RunStep $step): StepTemplate

@@ -11,7 +11,6 @@ use Burrow\Card\LoginCheck;
 use Burrow\Card\Sha512Crypt;
 use Burrow\Net\Hostname;
 use Burrow\Net\TimeZone;
-use Burrow\Role\Role;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
@@ -43,8 +42,12 @@ final readonly class CardRequest
         );
     }
 
-    /** Call only when no finding blocks. */
-    public function settings(Box $box, Network $network, Role $role): FirstBoot
+    /**
+     * Call only when no finding blocks.
+     *
+     * @param  list<string>  $packages
+     */
+    public function settings(Box $box, Network $network, array $packages): FirstBoot
     {
         return new FirstBoot(
             name: Hostname::parse((string) $box->name),
@@ -55,7 +58,7 @@ final readonly class CardRequest
             passwordHash: $this->password === '' ? null : Sha512Crypt::hash($this->password, substr(strtr(base64_encode(random_bytes(12)), '+', '.'), 0, 16)),
             timeZone: $this->timeZone,
             keyboard: $this->keyboard,
-            packages: $role->packages,
+            packages: $packages,
         );
     }
 

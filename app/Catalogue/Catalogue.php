@@ -7,10 +7,14 @@ namespace App\Catalogue;
 use App\Models\CatalogueEntry;
 use Burrow\Board\BoardClass;
 use Burrow\Board\Cable;
+use Burrow\Board\CardKind;
 use Burrow\Board\CatalogueReader;
 use Burrow\Board\Drive;
+use Burrow\Board\Enclosure;
+use Burrow\Board\ImageKind;
 use Burrow\Board\Supply;
 use Burrow\Intake\YamlEntry;
+use Burrow\Plan\Shelf;
 use Burrow\Role\Role;
 use Burrow\Role\RoleReader;
 use Burrow\Role\StepTemplate;
@@ -25,7 +29,7 @@ use Symfony\Component\Yaml\Yaml;
  */
 final class Catalogue
 {
-    public const KINDS = ['role', 'board', 'supply', 'cable', 'drive'];
+    public const KINDS = ['role', 'board', 'supply', 'cable', 'drive', 'image', 'card', 'case'];
 
     /** @var array<string, array<string, array<string, mixed>>>|null */
     private ?array $entries = null;
@@ -66,6 +70,32 @@ final class Catalogue
     public function drives(): array
     {
         return array_map((new CatalogueReader)->drive(...), $this->entries('drive'));
+    }
+
+    /** @return array<string, ImageKind> */
+    public function images(): array
+    {
+        return array_map((new CatalogueReader)->image(...), $this->entries('image'));
+    }
+
+    /** @return array<string, CardKind> */
+    public function cards(): array
+    {
+        return array_map((new CatalogueReader)->card(...), $this->entries('card'));
+    }
+
+    /** @return array<string, Enclosure> */
+    public function cases(): array
+    {
+        return array_map((new CatalogueReader)->case(...), $this->entries('case'));
+    }
+
+    public function shelf(): Shelf
+    {
+        return new Shelf(
+            array_values($this->boards()), array_values($this->supplies()), array_values($this->cables()), array_values($this->drives()),
+            array_values($this->images()), array_values($this->cards()), array_values($this->cases()),
+        );
     }
 
     /** @return array{before: non-empty-list<StepTemplate>, after: list<StepTemplate>} */

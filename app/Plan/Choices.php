@@ -5,60 +5,127 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Catalogue\Catalogue;
+use App\Models\Box;
 use Burrow\Board\LinkKind;
+use Burrow\Plan\Circumstances;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\WayOut;
+use Burrow\Quantity\Bytes;
+use Burrow\Role\Role;
 use Illuminate\Http\Request;
+use Symfony\Component\Yaml\Yaml;
 
 /** What was chosen on the plan sheet; anything missing or unknown becomes the usual choice. */
 final readonly class Choices
 {
-    private const USUAL = ['role' => 'file-store', 'board' => 'flint', 'supply' => 'supply-3a', 'cable' => 'usual-1m', 'drive' => 'ssd-500'];
+    private const USUAL = ['role' => 'file-store', 'board' => 'flint', 'supply' => 'supply-3a', 'cable' => 'usual-1m', 'drive' => 'ssd-500', 'image' => 'server-64', 'card' => 'card-32-a1', 'case' => 'vented', 'link' => 'wired', 'room' => '24', 'price' => '0.30', 'copy' => '50'];
 
+    /** A box begins with one job and gets its second within the hour. */
+    private const MORE_JOBS = ['also', 'too'];
+
+    /** @param  array<string, string>  $chosen by the names of the sheet's fields */
     private function __construct(
         private Catalogue $catalogue,
-        public string $role,
-        public string $board,
-        public string $supply,
-        public string $cable,
-        public ?string $drive,
-        public LinkKind $link,
+        private array $chosen,
     ) {
     }
 
     public static function from(Request $request, Catalogue $catalogue): self
     {
-        $pick = function (string $name, array $known) use ($request): string {
+        $known = self::known($catalogue);
+        $chosen = [];
+        foreach ($known as $name => $ids) {
             $typed = $request->string($name)->value();
+            $chosen[$name] = match (true) {
+                in_array($typed, $ids, true) => $typed,
+                in_array(self::USUAL[$name] ?? 'none', $ids, true) => self::USUAL[$name] ?? 'none',
+                default => $ids[0],
+            };
+        }
+        foreach (['room' => [-20, 60], 'price' => [0, 10], 'copy' => [1, 100000]] as $name => [$least, $most]) {
+            $typed = str_replace(',', '.', $request->string($name)->trim()->value());
+            $chosen[$name] = is_numeric($typed) && $typed >= $least && $typed <= $most ? $typed : self::USUAL[$name];
+        }
 
-            return isset($known[$typed]) ? $typed : (isset($known[self::USUAL[$name]]) ? self::USUAL[$name] : (string) array_key_first($known));
-        };
-
-        return new self(
-            $catalogue,
-            $pick('role', $catalogue->roles()),
-            $pick('board', $catalogue->boards()),
-            $pick('supply', $catalogue->supplies()),
-            $pick('cable', $catalogue->cables()),
-            $request->string('drive')->value() === 'none' ? null : $pick('drive', $catalogue->drives()),
-            LinkKind::tryFrom($request->string('link')->value()) ?? LinkKind::Wired,
-        );
+        return new self($catalogue, $chosen);
     }
 
     public function input(): PlanInput
     {
+        $drive = $this->chosen['drive'];
+
         return new PlanInput(
-            $this->catalogue->roles()[$this->role],
-            $this->catalogue->boards()[$this->board],
-            $this->catalogue->supplies()[$this->supply],
-            $this->catalogue->cables()[$this->cable],
-            $this->drive === null ? null : $this->catalogue->drives()[$this->drive],
-            $this->link,
+            array_map(fn (string $id): Role => $this->catalogue->roles()[$id], $this->jobs()),
+            $this->catalogue->boards()[$this->chosen['board']],
+            $this->catalogue->supplies()[$this->chosen['supply']],
+            $this->catalogue->cables()[$this->chosen['cable']],
+            $drive === 'none' ? null : $this->catalogue->drives()[$drive],
+            LinkKind::from($this->chosen['link']),
+            $this->catalogue->images()[$this->chosen['image']],
+            $this->catalogue->cards()[$this->chosen['card']],
+            $this->catalogue->cases()[$this->chosen['case']],
+            new Circumstances((float) $this->chosen['room'], (float) $this->chosen['price'], Bytes::giga((float) $this->chosen['copy'])),
         );
+    }
+
+    /** @return non-empty-list<string> ids of the jobs, each once */
+    public function jobs(): array
+    {
+        $more = array_filter(array_map(fn (string $name): string => $this->chosen[$name], self::MORE_JOBS), fn (string $id): bool => $id !== 'none');
+
+        return array_values(array_unique([$this->chosen['role'], ...$more]));
+    }
+
+    public function get(string $name): string
+    {
+        return $this->chosen[$name];
     }
 
     /** @return array<string, string> as the sheet's own address carries them */
     public function toArray(): array
     {
-        return ['role' => $this->role, 'board' => $this->board, 'supply' => $this->supply, 'cable' => $this->cable, 'drive' => $this->drive ?? 'none', 'link' => $this->link->value];
+        return $this->chosen;
+    }
+
+    /** @return array<string, string> the same with a way out taken */
+    public function taking(WayOut $way): array
+    {
+        return array_replace($this->chosen, array_map(fn (mixed $part): string => match (true) {
+            $part instanceof LinkKind => $part->value,
+            is_object($part) && isset($part->id) => (string) $part->id,
+            default => 'none',
+        }, $way->changes));
+    }
+
+    /** As ./burrow plan reads it. */
+    public function asYaml(): string
+    {
+        $plan = ['jobs' => $this->jobs()] + array_combine(
+            ['board', 'supply', 'cable', 'disk', 'link', 'image', 'card', 'case'],
+            array_map(fn (string $name): string => $this->chosen[$name], ['board', 'supply', 'cable', 'drive', 'link', 'image', 'card', 'case']),
+        ) + ['room_celsius' => (float) $this->chosen['room'], 'price_per_kwh' => (float) $this->chosen['price'], 'copy_gb' => (float) $this->chosen['copy']];
+
+        return Yaml::dump($plan['disk'] === 'none' ? array_diff_key($plan, ['disk' => 0]) : $plan);
+    }
+
+    /** @return array<string, mixed> what of it a box keeps */
+    public function forBox(): array
+    {
+        $parts = array_intersect_key($this->chosen, array_flip(['board', 'supply', 'cable', 'drive', 'link', 'image', 'card', 'case']));
+
+        return ['drive' => $this->chosen['drive'] === 'none' ? null : $this->chosen['drive'], 'stage' => Box::PLANNED] + $parts;
+    }
+
+    /** @return array<string, non-empty-list<string>> */
+    private static function known(Catalogue $catalogue): array
+    {
+        $ids = fn (string $kind): array => array_map(strval(...), array_keys($catalogue->entries($kind)));
+        $known = ['role' => $ids('role'), 'also' => ['none', ...$ids('role')], 'too' => ['none', ...$ids('role')]];
+        foreach (['board', 'supply', 'cable', 'image', 'card', 'case'] as $kind) {
+            $known[$kind] = $ids($kind);
+        }
+
+        /** @var array<string, non-empty-list<string>> */
+        return $known + ['drive' => [...$ids('drive'), 'none'], 'link' => ['wired', 'wireless']];
     }
 }

@@ -18,6 +18,10 @@ final readonly class BoardClass
      * @param  list<Bus>  $buses
      * @param  ?float  $wiredMegabits  line rate of the wired socket in Mb/s; null when there is none
      * @param  ?float  $wirelessMegabits  rate on the air in Mb/s; null when there is no radio
+     * @param  float  $speed  of the whole board, relative to the single-core one
+     * @param  int  $year  of its first sale
+     * @param  list<string>  $bootsFrom
+     * @param  ?int  $poeType  1 or 2 when it takes power over Ethernet (IEEE 802.3)
      * @param  float  $supplyAmps  current the supply must be able to give
      */
     public function __construct(
@@ -25,11 +29,17 @@ final readonly class BoardClass
         public string $label,
         public string $summary,
         public Processor $processor,
+        public float $speed,
+        public int $year,
         public Bytes $memory,
         public ?float $wiredMegabits,
         public ?float $wirelessMegabits,
         public Rate $diskPort,
         public array $buses,
+        public string $usbSocket,
+        public string $videoSocket,
+        public array $bootsFrom,
+        public ?int $poeType,
         public string $powerInlet,
         public float $supplyAmps,
         public Watts $idle,

@@ -18,7 +18,7 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under board.schema.json */
     public function board(array $entry): BoardClass
     {
-        /** @var array{id: string, label: string, summary: string, processor: array{cores: int, bits: int, ms_per_mb: array{serve: int|float, network: int|float, usb: int|float}}, memory_mib: int, links: array{wired_mbit?: int, wireless_mbit?: int|float, disk_mbyte: int|float}, buses: list<array{name: string, mbyte: int|float, carries: list<string>}>, power: array{inlet: string, supply_amps: int|float, idle_watts: int|float, busy_watts: int|float, undervoltage: int|float}, network_after_s: int, price: int|float, lights: string} $entry */
+        /** @var array{id: string, label: string, summary: string, processor: array{cores: int, bits: int, ms_per_mb: array{serve: int|float, network: int|float, usb: int|float}}, speed: int|float, year: int, sockets: array{usb: string, video: string}, boots_from: list<string>, poe_type?: int, memory_mib: int, links: array{wired_mbit?: int, wireless_mbit?: int|float, disk_mbyte: int|float}, buses: list<array{name: string, mbyte: int|float, carries: list<string>}>, power: array{inlet: string, supply_amps: int|float, idle_watts: int|float, busy_watts: int|float, undervoltage: int|float}, network_after_s: int, price: int|float, lights: string} $entry */
         $cost = $entry['processor']['ms_per_mb'];
 
         return new BoardClass(
@@ -26,11 +26,17 @@ final readonly class CatalogueReader
             label: $entry['label'],
             summary: $entry['summary'],
             processor: new Processor($entry['processor']['cores'], $entry['processor']['bits'], (float) $cost['serve'], (float) $cost['network'], (float) $cost['usb']),
+            speed: (float) $entry['speed'],
+            year: $entry['year'],
             memory: Bytes::mebi($entry['memory_mib']),
             wiredMegabits: isset($entry['links']['wired_mbit']) ? (float) $entry['links']['wired_mbit'] : null,
             wirelessMegabits: isset($entry['links']['wireless_mbit']) ? (float) $entry['links']['wireless_mbit'] : null,
             diskPort: Rate::megabytesPerSecond($entry['links']['disk_mbyte']),
             buses: array_map(fn (array $bus): Bus => new Bus($bus['name'], Rate::megabytesPerSecond($bus['mbyte']), $bus['carries']), $entry['buses']),
+            usbSocket: $entry['sockets']['usb'],
+            videoSocket: $entry['sockets']['video'],
+            bootsFrom: $entry['boots_from'],
+            poeType: $entry['poe_type'] ?? null,
             powerInlet: $entry['power']['inlet'],
             supplyAmps: (float) $entry['power']['supply_amps'],
             idle: Watts::of($entry['power']['idle_watts']),
@@ -70,5 +76,26 @@ final readonly class CatalogueReader
             Amps::of($entry['starting_amps']),
             Money::of($entry['price']),
         );
+    }
+
+    /** @param  array<string, mixed>  $entry an entry valid under card.schema.json */
+    public function card(array $entry): CardKind
+    {
+        /** @var array{id: string, label: string, capacity_gb: int|float, write_mbyte: int|float, read_mbyte: int|float, erase_cycles: int, price: int|float} $entry */
+        return new CardKind($entry['id'], $entry['label'], Bytes::giga($entry['capacity_gb']), Rate::megabytesPerSecond($entry['write_mbyte']), Rate::megabytesPerSecond($entry['read_mbyte']), $entry['erase_cycles'], Money::of($entry['price']));
+    }
+
+    /** @param  array<string, mixed>  $entry an entry valid under case.schema.json */
+    public function case(array $entry): Enclosure
+    {
+        /** @var array{id: string, label: string, kelvin_per_watt: int|float, takes_addon: bool, price: int|float} $entry */
+        return new Enclosure($entry['id'], $entry['label'], (float) $entry['kelvin_per_watt'], $entry['takes_addon'], Money::of($entry['price']));
+    }
+
+    /** @param  array<string, mixed>  $entry an entry valid under image.schema.json */
+    public function image(array $entry): ImageKind
+    {
+        /** @var array{id: string, label: string, bits: int, desktop: bool, memory_idle_mib: int|float, memory_wanted_mib: int|float, memory_least_mib: int|float, packed_gb: int|float, unpacked_gb: int|float, year: int} $entry */
+        return new ImageKind($entry['id'], $entry['label'], $entry['bits'], $entry['desktop'], Bytes::mebi($entry['memory_idle_mib']), Bytes::mebi($entry['memory_wanted_mib']), Bytes::mebi($entry['memory_least_mib']), Bytes::giga($entry['packed_gb']), Bytes::giga($entry['unpacked_gb']), $entry['year']);
     }
 }

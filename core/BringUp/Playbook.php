@@ -9,7 +9,7 @@ use Burrow\Role\Role;
 use Burrow\Role\StepTemplate;
 use OutOfBoundsException;
 
-/** The steps that bring up a box for a job: the common ones with the job's own between them. */
+/** The steps that bring up a box for its jobs: the common ones with each job's own between them. */
 final readonly class Playbook
 {
     /** @param  non-empty-list<StepTemplate>  $steps */
@@ -18,12 +18,13 @@ final readonly class Playbook
     }
 
     /**
+     * @param  list<Role>  $roles
      * @param  non-empty-list<StepTemplate>  $before
      * @param  list<StepTemplate>  $after
      */
-    public static function for(Role $role, array $before, array $after): self
+    public static function for(array $roles, array $before, array $after): self
     {
-        return new self([...$before, ...$role->steps, ...$after]);
+        return new self([...$before, ...array_merge(...array_map(fn (Role $role): array => $role->steps, $roles)), ...$after]);
     }
 
     /** @throws OutOfBoundsException when the playbook has no such step */

@@ -5,65 +5,107 @@ declare(strict_types=1);
 namespace Burrow\Plan;
 
 use Burrow\Quantity\Bytes;
+use Burrow\Role\Role;
 use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
 use Burrow\Sheet\Line;
 use Burrow\Sheet\Source;
 use Burrow\Sheet\Working;
 
-/** Memory of the board against what the system and the job take when busy. */
+/** Memory of the board against what the system and the jobs take when busy. */
 final readonly class MemoryFit
 {
-    /** An idle server image without desktop: common practice, 98 MB of 4 GB. */
-    private const SYSTEM_MEGABYTES = 98;
-
     /** Below this share free the file cache has no room and everything reads from the disk. */
     private const COMFORT = 0.25;
 
-    private function __construct(
-        public Bytes $has,
-        public Bytes $system,
-        public Bytes $job,
-    ) {
+    /** Over the board's memory by more than this share, even swapping does not help. */
+    private const BEYOND = 1.3;
+
+    private function __construct(private PlanInput $plan)
+    {
     }
 
     public static function of(PlanInput $plan): self
     {
-        return new self($plan->board->memory, Bytes::mega(self::SYSTEM_MEGABYTES), $plan->role->memoryBusy);
+        return new self($plan);
+    }
+
+    public function has(): Bytes
+    {
+        return $this->plan->board->memory;
     }
 
     public function needed(): Bytes
     {
-        return $this->system->plus($this->job);
+        return $this->plan->image->memoryIdle->plus($this->plan->memoryOfJobs());
     }
 
     /** Share of the board's memory that stays free, negative when it does not fit. */
     public function spare(): float
     {
-        return ($this->has->count - $this->needed()->count) / $this->has->count;
+        return ($this->has()->count - $this->needed()->count) / $this->has()->count;
     }
 
-    public function finding(): Finding
+    public function level(): Level
     {
-        $spare = round($this->spare() * 100);
+        $share = $this->needed()->count / $this->has()->count;
 
         return match (true) {
-            $this->spare() < 0 => Finding::stop('plan.memory_short', 'The memory does not hold the job.', "It needs {$this->needed()->binary()} and the board has {$this->has->binary()}.", 'Choose a board with more memory.'),
-            $this->spare() < self::COMFORT => Finding::warn('plan.memory_tight', "Only {$spare} % of the memory stays free.", 'It runs slowly: files are read from the disk again each time.', 'Choose a board with more memory, or keep this box to one job.'),
-            default => Finding::fine('plan.memory_fits', "Memory: {$spare} % to spare when busy."),
+            $share <= 1 - self::COMFORT => Level::RunsWell,
+            $share <= 1 => Level::RunsSlowly,
+            $share <= self::BEYOND => Level::Unusable,
+            default => Level::DoesNotRun,
         };
+    }
+
+    public function findings(): Findings
+    {
+        $findings = Findings::of($this->fit());
+        $image = $this->plan->image;
+        if ($image->memoryLeast->isMoreThan($this->has())) {
+            return $findings->and([Finding::stop('plan.image_memory_short', "{$image->label}: it wants {$image->memoryLeast->binary()} at the very least, and the board has {$this->has()->binary()}.", 'It fails while starting (common practice).', 'Take the plain server image.')]);
+        }
+        if ($image->memoryWanted->isMoreThan($this->has())) {
+            return $findings->and([Finding::warn('plan.image_memory_low', "{$image->label} wants {$image->memoryWanted->binary()}; the board has {$this->has()->binary()}.", 'It starts, stutters, and the keyboard goes dead at times (common practice).', 'Take the plain server image, with a light desktop on it if you need one.')]);
+        }
+
+        return $findings;
     }
 
     public function working(): Working
     {
+        $has = $this->has()->binary();
+        $jobs = array_map(fn (Role $role): Line => Line::given($role->label.', when busy', $role->memoryBusy->binary(), 'catalogue'), $this->plan->roles);
+
         return Working::of(
             'plan.memory',
             'Memory in use when busy',
             round($this->spare() * 100).' % free',
-            Source::commonPractice()->and(Source::catalogue('job and board')),
-            Line::given('system, no desktop', $this->system->binary(), 'common practice'),
-            Line::given('the job when busy', $this->job->binary(), 'catalogue'),
-            Line::given('board', $this->has->binary(), 'catalogue'),
-            Line::computed('free', "({$this->has->binary()} − {$this->system->binary()} − {$this->job->binary()}) ÷ {$this->has->binary()}", round($this->spare() * 100).' %'),
+            Source::commonPractice()->and(Source::catalogue('image, jobs and board')),
+            Line::given('system', $this->plan->image->memoryIdle->binary(), $this->plan->image->label),
+            ...$jobs,
+            ...[
+                Line::given('board', $has, 'catalogue'),
+                Line::computed('free', "({$has} − {$this->needed()->binary()}) ÷ {$has}", round($this->spare() * 100).' %'),
+            ],
         );
+    }
+
+    private function fit(): Finding
+    {
+        $spare = round($this->spare() * 100);
+        $more = 'Choose a board with more memory, or fewer jobs.';
+
+        return match ($this->level()) {
+            Level::RunsWell => Finding::fine('plan.memory_fits', "Memory: {$spare} % to spare when busy."),
+            Level::RunsSlowly => Finding::warn('plan.memory_tight', "Only {$spare} % of the memory stays free.", 'It runs slowly: files are read from the disk again each time.', $more),
+            Level::Unusable => Finding::stop('plan.memory_swaps', "The memory is short by {$this->shortBy()}.", 'It starts, and then spends its time moving memory to the disk and back.', $more),
+            Level::DoesNotRun => Finding::stop('plan.memory_short', "The memory is short by {$this->shortBy()}.", "{$this->needed()->binary()} are needed and the board has {$this->has()->binary()}.", $more),
+        };
+    }
+
+    private function shortBy(): string
+    {
+        return $this->needed()->less($this->has())->binary();
     }
 }

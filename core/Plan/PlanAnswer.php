@@ -15,28 +15,28 @@ use JsonSerializable;
 final readonly class PlanAnswer implements JsonSerializable
 {
     private function __construct(
+        public PlanInput $plan,
         public Findings $findings,
         public MemoryFit $memory,
-        public SupplyFit $supply,
         public ?CopyRate $copy,
-        public Money $price,
+        public PartsList $parts,
     ) {
     }
 
     public static function to(PlanInput $plan): self
     {
-        $memory = MemoryFit::of($plan);
-        $supply = SupplyFit::of($plan);
-        $copy = CopyRate::of($plan);
-        $price = $plan->board->price->plus($plan->supply->price)->plus($plan->cable->price);
+        return new self($plan, self::findings($plan)->gravestFirst(), MemoryFit::of($plan), CopyRate::of($plan), PartsList::of($plan));
+    }
 
-        return new self(
-            Findings::of($memory->finding())->and($supply->findings())->and(self::links($plan, $copy))->gravestFirst(),
-            $memory,
-            $supply,
-            $copy,
-            $plan->drive === null ? $price : $price->plus($plan->drive->price),
-        );
+    /** Every judgement of a plan, in the order of the sheet. */
+    public static function findings(PlanInput $plan): Findings
+    {
+        return ProcessorFit::of($plan)->findings()
+            ->and(MemoryFit::of($plan)->findings())
+            ->and(SupplyFit::of($plan)->findings())
+            ->and([Heat::of($plan)->finding(), CardWear::of($plan)->finding()])
+            ->and(Company::findings($plan))
+            ->and(self::links($plan, CopyRate::of($plan)));
     }
 
     /** Nothing stops it; warnings may stand. */
@@ -57,10 +57,26 @@ final readonly class PlanAnswer implements JsonSerializable
         return rtrim($lead, '.').($this->copy === null ? '.' : "; the {$this->copy->limit()->name} is the limit at {$this->copy->rate()}.");
     }
 
+    public function price(): Money
+    {
+        return $this->parts->total();
+    }
+
     /** @return list<Working> */
     public function workings(): array
     {
-        return array_values(array_filter([$this->memory->working(), $this->supply->working(), $this->copy?->working()]));
+        $plan = $this->plan;
+
+        return array_values(array_filter([
+            $this->memory->working(),
+            ProcessorFit::of($plan)->working(),
+            SupplyFit::of($plan)->working(),
+            $this->copy?->working(),
+            $this->copy === null ? null : (new CopyTime($this->copy, $plan->circumstances->copy()))->working(),
+            Heat::of($plan)->applies() ? Heat::of($plan)->working() : null,
+            CardWear::of($plan)->working(),
+            RunningCost::of($plan)->working(),
+        ]));
     }
 
     /** @return array<string, mixed> */
@@ -71,7 +87,8 @@ final readonly class PlanAnswer implements JsonSerializable
             'fits' => $this->fits(),
             'findings' => $this->findings,
             'workings' => $this->workings(),
-            'price' => (string) $this->price,
+            'parts' => array_map(fn (Part $part): array => ['part' => $part->label, 'price' => (string) $part->price, 'because' => $part->because], $this->parts->parts),
+            'price' => (string) $this->price(),
         ];
     }
 
@@ -83,10 +100,10 @@ final readonly class PlanAnswer implements JsonSerializable
         } elseif ($plan->link->value === 'wireless') {
             $findings = $findings->and([Finding::note('plan.wired_before_wireless', 'Wired is the better choice for anything always on.', 'Wi-Fi works, and is slower and drops out at times (common practice).', 'Use a cable if one can reach.')]);
         }
-        if ($plan->role->needsDisk && $plan->drive === null) {
-            $findings = $findings->and([Finding::stop('plan.no_disk', 'The job needs a disk and the plan has none.', 'Files on the card wear it out and go when it goes.', 'Choose a disk.')]);
+        if ($plan->needsDisk() && $plan->drive === null) {
+            $findings = $findings->and([Finding::stop('plan.no_disk', 'A job needs a disk and the plan has none.', 'Files on the card wear it out and go when it goes.', 'Choose a disk.')]);
         }
-        if ($copy !== null && $copy->rate()->inMegabytes() < 5) {
+        if ($copy !== null && $plan->needsDisk() && $copy->rate()->inMegabytes() < 5) {
             $findings = $findings->and([Finding::note('plan.copy_slow', "Copies run at {$copy->rate()}.", 'Fine for archive and backup, useless for editing video (common practice).', "Without the {$copy->limit()->name} as the limit it would be {$copy->next()->rate}.")]);
         }
 

@@ -6,16 +6,21 @@ namespace Burrow\Plan;
 
 use Burrow\Board\BoardClass;
 use Burrow\Board\Cable;
+use Burrow\Board\CardKind;
 use Burrow\Board\Drive;
+use Burrow\Board\Enclosure;
+use Burrow\Board\ImageKind;
 use Burrow\Board\LinkKind;
 use Burrow\Board\Supply;
 use Burrow\Intake\YamlEntry;
+use Burrow\Intake\YamlLines;
+use Burrow\Quantity\Bytes;
 use Burrow\Role\Role;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
 
-/** A plan written down as YAML: six names of catalogue entries. */
+/** A plan written down as YAML: names of catalogue entries, and what is so in the household. */
 final readonly class PlanFile
 {
     private function __construct(
@@ -31,20 +36,27 @@ final readonly class PlanFile
      * @param  array<string, Supply>  $supplies
      * @param  array<string, Cable>  $cables
      * @param  array<string, Drive>  $drives
+     * @param  array<string, ImageKind>  $images
+     * @param  array<string, CardKind>  $cards
+     * @param  array<string, Enclosure>  $cases
      */
-    public static function read(string $yaml, string $schema, string $file, array $roles, array $boards, array $supplies, array $cables, array $drives): self
+    public static function read(string $yaml, string $schema, string $file, array $roles, array $boards, array $supplies, array $cables, array $drives, array $images, array $cards, array $cases): self
     {
         $entry = YamlEntry::read($yaml, $schema, $file);
         if ($entry->data === null) {
             return new self(null, $entry->findings);
         }
-        /** @var array{job: string, board: string, supply: string, cable: string, disk?: string, link: string} $data */
+        /** @var array{jobs: non-empty-list<string>, board: string, supply: string, cable: string, disk?: string, link: string, image: string, card: string, case: string, room_celsius?: int|float, price_per_kwh?: int|float, copy_gb?: int|float} $data */
         $data = $entry->data;
-        $known = ['job' => $roles, 'board' => $boards, 'supply' => $supplies, 'cable' => $cables, 'disk' => $drives];
         $findings = $entry->findings;
-        foreach ($known as $name => $choices) {
-            if (isset($data[$name]) && ! isset($choices[$data[$name]])) {
-                $findings = $findings->and([Finding::stop('plan.unknown_part', "There is no {$name} “{$data[$name]}” in the catalogue.", 'A plan names entries by their id.', 'Known: '.implode(', ', array_keys($choices)).'.', Place::file($file, self::lineOf($yaml, $name)))]);
+        foreach (['board' => $boards, 'supply' => $supplies, 'cable' => $cables, 'disk' => $drives, 'image' => $images, 'card' => $cards, 'case' => $cases] as $name => $known) {
+            if (isset($data[$name]) && ! isset($known[$data[$name]])) {
+                $findings = $findings->and([self::unknown($name, $data[$name], array_keys($known), Place::file($file, YamlLines::locate($yaml, [$name])))]);
+            }
+        }
+        foreach ($data['jobs'] as $index => $job) {
+            if (! isset($roles[$job])) {
+                $findings = $findings->and([self::unknown('job', $job, array_keys($roles), Place::file($file, YamlLines::locate($yaml, ['jobs', $index])))]);
             }
         }
         if ($findings->blocks()) {
@@ -52,23 +64,22 @@ final readonly class PlanFile
         }
 
         return new self(new PlanInput(
-            $roles[$data['job']],
+            array_map(fn (string $job): Role => $roles[$job], $data['jobs']),
             $boards[$data['board']],
             $supplies[$data['supply']],
             $cables[$data['cable']],
             isset($data['disk']) ? $drives[$data['disk']] : null,
             LinkKind::from($data['link']),
+            $images[$data['image']],
+            $cards[$data['card']],
+            $cases[$data['case']],
+            new Circumstances((float) ($data['room_celsius'] ?? 24), (float) ($data['price_per_kwh'] ?? 0.30), isset($data['copy_gb']) ? Bytes::giga($data['copy_gb']) : null),
         ), $findings);
     }
 
-    private static function lineOf(string $yaml, string $key): ?int
+    /** @param  list<string>  $known */
+    private static function unknown(string $kind, string $typed, array $known, Place $place): Finding
     {
-        foreach (explode("\n", $yaml) as $index => $line) {
-            if (str_starts_with($line, $key.':')) {
-                return $index + 1;
-            }
-        }
-
-        return null;
+        return Finding::stop('plan.unknown_part', "There is no {$kind} “{$typed}” in the catalogue.", 'A plan names entries by their id.', 'Known: '.implode(', ', $known).'.', $place);
     }
 }

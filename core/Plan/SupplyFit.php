@@ -15,6 +15,11 @@ use Burrow\Sheet\Working;
 /** Current asked of the supply, and the voltage that is left at the board after the cable. */
 final readonly class SupplyFit
 {
+    /** What the inlets accept, in volts. */
+    private const FIVE_VOLTS = [4.75, 5.5];
+
+    private const BARREL = [18.0, 20.5];
+
     /** Lowest voltage at a device in the USB 2.0 specification, section 7.2.2. */
     private const NOTHING_STARTS = 4.40;
 
@@ -27,16 +32,10 @@ final readonly class SupplyFit
         return new self($plan);
     }
 
-    /** Board under load, with the disk running. */
-    public function current(): Amps
-    {
-        return $this->boardCurrent()->plus($this->plan->drive->running ?? Amps::of(0));
-    }
-
-    /** Board under load while the disk starts. */
+    /** Board under load while the disk starts, with what the jobs have plugged in. */
     public function peak(): Amps
     {
-        return $this->boardCurrent()->plus($this->plan->drive->starting ?? Amps::of(0));
+        return $this->boardCurrent()->plus($this->plan->drive->starting ?? Amps::of(0))->plus($this->plan->peripheralCurrent());
     }
 
     /** At the board's inlet, at the peak. */
@@ -47,7 +46,17 @@ final readonly class SupplyFit
 
     public function findings(): Findings
     {
+        $wanted = $this->plan->board->powerInlet === 'barrel' ? self::BARREL : self::FIVE_VOLTS;
+        $volts = $this->plan->supply->voltage->volts;
+        if ($volts < $wanted[0] || $volts > $wanted[1]) {
+            return Findings::of(Finding::stop('plan.supply_voltage', "The supply gives {$this->plan->supply->voltage}; the {$this->plan->board->label} wants {$wanted[0]} to {$wanted[1]} V.", 'Too little starts nothing, too much destroys the board at once.', 'Take the supply made for this inlet.'));
+        }
         $findings = Findings::of($this->currentFinding(), $this->voltageFinding());
+        foreach ($this->plan->peripherals() as $peripheral) {
+            if ($peripheral->feedsBack) {
+                $findings = $findings->and([Finding::note('plan.back_feeding', "The {$peripheral->what} may feed power back through its cable.", 'The board then runs on it when its own supply is off, and badly.', 'A cable without the power wire, or the piece of tape on that contact, stops it.')]);
+            }
+        }
         $drive = $this->plan->drive;
         if ($drive !== null && $drive->spins && $drive->starting->amps > 0) {
             $findings = $findings->and([Finding::note('plan.spinning_on_board', 'The spinning disk is fed by the board.', "It takes {$drive->starting} while it starts, and again at every start after a rest.", 'A powered hub or a disk with its own supply takes that load off the board.')]);
@@ -99,7 +108,7 @@ final readonly class SupplyFit
     private function voltageFinding(): Finding
     {
         $least = $this->plan->board->undervoltage;
-        if ($this->voltage()->volts < self::NOTHING_STARTS) {
+        if ($this->plan->board->powerInlet !== 'barrel' && $this->voltage()->volts < self::NOTHING_STARTS) {
             return Finding::stop('plan.voltage_breaks_down', "Only {$this->voltage()} would reach the board.", "The cable loses {$this->plan->supply->voltage->less($this->voltage())} at the peak: {$this->plan->cable->label}. Below 4.40 V nothing on a USB supply has to work.", 'Take a shorter or thicker cable.');
         }
 

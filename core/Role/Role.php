@@ -10,6 +10,13 @@ use Burrow\Quantity\Bytes;
 final readonly class Role
 {
     /**
+     * @param  float  $speed  relative speed of a board on which it runs well; the single-core board is 1
+     * @param  list<Peripheral>  $peripherals
+     * @param  list<School>  $schools
+     * @param  list<string>  $verify
+     * @param  bool  $heavy  loads processor or disk for long
+     * @param  bool  $restarts  is restarted or changed often
+     * @param  bool  $householdFiles  holds the household's files
      * @param  list<RolePort>  $ports
      * @param  list<string>  $packages  Debian packages installed at first boot
      * @param  list<StepTemplate>  $steps  the steps of its playbook that come after the box is up to date
@@ -25,6 +32,15 @@ final readonly class Role
         public bool $needsDisk,
         public Bytes $memoryIdle,
         public Bytes $memoryBusy,
+        public float $speed,
+        public int $bits,
+        public Bytes $writesPerDay,
+        public array $peripherals,
+        public array $schools,
+        public array $verify,
+        public bool $heavy,
+        public bool $restarts,
+        public bool $householdFiles,
         public bool $facesWorld,
         public int $cadenceDays,
         public array $ports,

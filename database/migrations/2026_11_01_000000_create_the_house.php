@@ -40,6 +40,9 @@ return new class extends Migration
             $table->string('cable', 40)->nullable();
             $table->string('drive', 40)->nullable();
             $table->string('link', 10);
+            $table->string('image', 40)->nullable();
+            $table->string('card', 40)->nullable();
+            $table->string('case', 40)->nullable();
             $table->string('address', 15)->nullable();
             $table->string('mac', 17)->nullable();
             $table->timestamp('pinned_at')->nullable();
@@ -146,6 +149,11 @@ return new class extends Migration
             $table->timestamps();
             $table->unique(['kind', 'slug']);
         });
+        Schema::create('plans', function (Blueprint $table): void {
+            $table->id();
+            $table->json('choices');
+            $table->timestamps();
+        });
         Schema::create('jobs', function (Blueprint $table): void {
             $table->id();
             $table->string('queue')->index();
@@ -168,7 +176,7 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['failed_jobs', 'jobs', 'catalogue_entries', 'journal_entries', 'run_steps', 'runs', 'stores', 'openings', 'services', 'box_dependencies', 'box_jobs', 'boxes', 'networks', 'users'] as $table) {
+        foreach (['failed_jobs', 'jobs', 'plans', 'catalogue_entries', 'journal_entries', 'run_steps', 'runs', 'stores', 'openings', 'services', 'box_dependencies', 'box_jobs', 'boxes', 'networks', 'users'] as $table) {
             Schema::dropIfExists($table);
         }
     }

@@ -22,7 +22,7 @@ function playbook(string $role = 'file-store'): Playbook
     $common = Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'));
     $reader = new RoleReader;
 
-    return Playbook::for($reader->role(entry('role', $role)), $reader->steps($common['before']), $reader->steps($common['after']));
+    return Playbook::for([$reader->role(entry('role', $role))], $reader->steps($common['before']), $reader->steps($common['after']));
 }
 
 function lease(string $mac, string $address, ?string $name): Lease

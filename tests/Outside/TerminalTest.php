@@ -11,15 +11,15 @@ function burrowCommand(string $arguments, ?string $input = null, ?string $folder
 
 test('a plan that fits, and one that does not', function (): void {
     $folder = scratch();
-    file_put_contents("{$folder}/good.yaml", "job: file-store\nboard: flint\nsupply: supply-3a\ncable: usual-1m\ndisk: ssd-500\nlink: wired\n");
-    file_put_contents("{$folder}/weak.yaml", "job: file-store\nboard: flint\nsupply: charger-1a\ncable: usual-1m\ndisk: ssd-500\nlink: wired\n");
-    file_put_contents("{$folder}/odd.yaml", "job: file-store\nboard: marble\nsupply: supply-3a\ncable: usual-1m\nlink: wired\n");
+    file_put_contents("{$folder}/good.yaml", "jobs: [file-store]\nboard: flint\nsupply: supply-3a\ncable: usual-1m\ndisk: ssd-500\nlink: wired\nimage: server-64\ncard: card-32-a1\ncase: vented\n");
+    file_put_contents("{$folder}/weak.yaml", "jobs: [file-store]\nboard: flint\nsupply: charger-1a\ncable: usual-1m\ndisk: ssd-500\nlink: wired\nimage: server-64\ncard: card-32-a1\ncase: vented\n");
+    file_put_contents("{$folder}/odd.yaml", "jobs: [file-store]\nboard: marble\nsupply: supply-3a\ncable: usual-1m\nlink: wired\nimage: server-64\ncard: card-32-a1\ncase: vented\n");
     $good = burrowCommand('plan good.yaml', folder: $folder);
     expect($good['exit'])->toBe(0)->and($good['out'])->toContain('Fits, with 94 % memory to spare; the network is the limit at 118 MB/s.');
     $weak = burrowCommand('plan weak.yaml --json', folder: $folder);
-    expect($weak['exit'])->toBe(1)->and(json_decode($weak['out'], true)['fits'])->toBeFalse()->and(json_decode($weak['out'], true)['workings'][1]['code'])->toBe('plan.voltage_at_board');
+    expect($weak['exit'])->toBe(1)->and(json_decode($weak['out'], true)['fits'])->toBeFalse()->and(json_decode($weak['out'], true)['workings'][2]['code'])->toBe('plan.voltage_at_board');
     $odd = burrowCommand('plan odd.yaml', folder: $folder);
-    expect($odd['exit'])->toBe(1)->and($odd['out'])->toContain('stop plan.unknown_part odd.yaml:2 There is no board “marble”')->toContain('cobble, flint, pebble');
+    expect($odd['exit'])->toBe(1)->and($odd['out'])->toContain('stop plan.unknown_part odd.yaml:2 There is no board “marble”')->toContain('Known: basalt, cobble');
     expect(burrowCommand('plan nothing.yaml', folder: $folder)['exit'])->toBe(2);
 });
 

@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Catalogue\Catalogue;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\PlanFile;
+use Burrow\Plan\WaysOut;
 use Illuminate\Console\Command;
 
 final class PlanCommand extends Command
@@ -24,7 +25,7 @@ final class PlanCommand extends Command
         if ($yaml === null) {
             return 2;
         }
-        $plan = PlanFile::read($yaml, Catalogue::schema('plan'), basename($file), $catalogue->roles(), $catalogue->boards(), $catalogue->supplies(), $catalogue->cables(), $catalogue->drives());
+        $plan = PlanFile::read($yaml, Catalogue::schema('plan'), basename($file), $catalogue->roles(), $catalogue->boards(), $catalogue->supplies(), $catalogue->cables(), $catalogue->drives(), $catalogue->images(), $catalogue->cards(), $catalogue->cases());
         if ($plan->input === null) {
             return $this->tell($plan->findings);
         }
@@ -33,7 +34,11 @@ final class PlanCommand extends Command
             return $this->json($answer, $answer->fits() ? 0 : 1);
         }
         $this->line($answer->sentence());
+        $exit = $this->tell($answer->findings);
+        foreach ((new WaysOut($catalogue->shelf()))->from($plan->input) as $way) {
+            $this->line("way out: {$way->sentence()} (".($way->cents < 0 ? 'saves ' : 'costs ').number_format(abs($way->cents) / 100, 2).')');
+        }
 
-        return $this->tell($answer->findings);
+        return $exit;
     }
 }

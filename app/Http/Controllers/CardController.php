@@ -9,11 +9,13 @@ use App\Card\CardRequest;
 use App\Card\CardZip;
 use App\Catalogue\Catalogue;
 use App\Models\Box;
+use App\Models\BoxJob;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use Burrow\Card\CardFolder;
 use Burrow\Card\DeclarativeWriter;
 use Burrow\Card\Linter;
+use Burrow\Role\Role;
 use Burrow\Sheet\Findings;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -43,8 +45,8 @@ final class CardController
 
     public function make(Request $request, Box $box): View|RedirectResponse
     {
-        $role = $this->catalogue->role((string) $box->jobs->first()?->role);
-        if ($box->name === null || $role === null) {
+        $roles = array_filter($box->jobs->map(fn (BoxJob $job): ?Role => $this->catalogue->role($job->role))->all());
+        if ($box->name === null || $roles === []) {
             return redirect()->route('box.name', $box);
         }
         $card = CardRequest::from($request);
@@ -52,7 +54,7 @@ final class CardController
         if ($card->findings->blocks()) {
             return view('card.edit', ['box' => $box, 'findings' => $card->findings, 'typed' => str_contains($card->publicKey, 'PRIVATE KEY') ? ['public_key' => ''] + $typed : $typed]);
         }
-        $settings = $card->settings($box, Network::home(), $role);
+        $settings = $card->settings($box, Network::home(), array_values(array_unique(array_merge(...array_map(fn (Role $role): array => $role->packages, array_values($roles))))));
         $files = (new DeclarativeWriter)->write($settings);
         $box->update([
             'user' => $card->user, 'login' => $settings->key === null ? 'password' : 'key', 'login_fingerprint' => $settings->key?->fingerprint(),

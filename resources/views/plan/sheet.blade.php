@@ -1,43 +1,75 @@
+@php($labels = fn (array $entries): array => array_map(fn ($entry) => $entry->label, $entries))
 <x-page title="Plan a new box" place="boxes">
     <x-way at="plan" />
-    <form id="plan" method="get" action="/plan" hx-get="/plan" hx-target="#answer" hx-swap="outerHTML" hx-trigger="change" hx-push-url="true">
+    <form id="plan" method="get" action="/plan" hx-get="/plan" hx-target="#answer" hx-swap="outerHTML" hx-trigger="change, input delay:400ms" hx-push-url="true">
         <div class="two">
-            <section class="sheet" aria-labelledby="choices">
+            <section class="sheet tight" aria-labelledby="choices">
                 <h2 id="choices">What it is to do, and with what</h2>
-                <x-choice name="role" label="Job" :options="array_map(fn ($role) => $role->label, $catalogue->roles())" :chosen="$choices->role" />
-                <x-choice name="board" label="Board" :options="array_map(fn ($board) => $board->label.': '.$board->summary, $catalogue->boards())" :chosen="$choices->board" />
-                <div class="two">
-                    <x-choice name="supply" label="Supply" :options="array_map(fn ($supply) => $supply->label, $catalogue->supplies())" :chosen="$choices->supply" />
-                    <x-choice name="cable" label="Supply cable" :options="array_map(fn ($cable) => $cable->label, $catalogue->cables())" :chosen="$choices->cable" />
+                <x-choice name="role" label="Job" :options="$labels($catalogue->roles())" :chosen="$choices->get('role')" />
+                <div class="pair">
+                    <x-choice name="also" label="and also" :options="['none' => 'nothing else'] + $labels($catalogue->roles())" :chosen="$choices->get('also')" />
+                    <x-choice name="too" label="and too" :options="['none' => 'nothing else'] + $labels($catalogue->roles())" :chosen="$choices->get('too')" />
                 </div>
-                <x-choice name="drive" label="Disk" :options="array_map(fn ($drive) => $drive->label, $catalogue->drives()) + ['none' => 'no disk']" :chosen="$choices->drive ?? 'none'" />
-                <x-choice name="link" label="Network" :options="['wired' => 'network cable', 'wireless' => 'Wi-Fi']" :chosen="$choices->link->value" />
+                <x-choice name="board" label="Board" :options="array_map(fn ($board) => $board->label.': '.$board->summary, $catalogue->boards())" :chosen="$choices->get('board')" />
+                <div class="pair">
+                    <x-choice name="supply" label="Supply" :options="$labels($catalogue->supplies())" :chosen="$choices->get('supply')" />
+                    <x-choice name="cable" label="Supply cable" :options="$labels($catalogue->cables())" :chosen="$choices->get('cable')" />
+                    <x-choice name="drive" label="Disk" :options="$labels($catalogue->drives()) + ['none' => 'no disk']" :chosen="$choices->get('drive')" />
+                    <x-choice name="card" label="Card" :options="$labels($catalogue->cards())" :chosen="$choices->get('card')" />
+                    <x-choice name="image" label="Image" :options="$labels($catalogue->images())" :chosen="$choices->get('image')" />
+                    <x-choice name="case" label="Case" :options="$labels($catalogue->cases())" :chosen="$choices->get('case')" />
+                </div>
+                <div class="four">
+                    <x-choice name="link" label="Network" :options="['wired' => 'cable', 'wireless' => 'Wi-Fi']" :chosen="$choices->get('link')" />
+                    <div class="field-set"><label for="room">Room, °C</label><input class="in num" id="room" name="room" inputmode="decimal" value="{{ $choices->get('room') }}"></div>
+                    <div class="field-set"><label for="price">Price of a kWh</label><input class="in num" id="price" name="price" inputmode="decimal" value="{{ $choices->get('price') }}"></div>
+                    <div class="field-set"><label for="copy">Copy, GB</label><input class="in num" id="copy" name="copy" inputmode="decimal" value="{{ $choices->get('copy') }}"></div>
+                </div>
                 <noscript><button class="ghost">Answer</button></noscript>
             </section>
             @fragment('answer')
             <section id="answer" aria-live="polite">
                 <div class="sheet">
                     <p class="say"><b>{{ $answer->sentence() }}</b></p>
-                    @foreach ($answer->findings as $finding)<x-slim :finding="$finding" />@endforeach
-                    @if ($answer->copy !== null)
-                        <div class="chain"><x-chain :copy="$answer->copy" /></div>
+                    <div class="row bar">
+                        @unless ($answer->fits())
+                            <div class="field-set grow">
+                                <label for="overrule">Go on all the same, because</label>
+                                <input class="in" id="overrule" name="overrule" form="keep" maxlength="500" @error('overrule') aria-invalid="true" aria-describedby="overrule-says" @enderror>
+                                @error('overrule')<p class="hint" id="overrule-says">{{ $message }}</p>@enderror
+                            </div>
+                        @endunless
+                        @foreach ($choices->toArray() as $name => $value)<input type="hidden" name="{{ $name }}" value="{{ $value }}" form="keep">@endforeach
+                        <button class="act" form="keep" data-done>Keep this plan, choose a name</button>
+                        <button class="ghost" form="keep" formaction="/plan/keep">Set beside others</button>
+                        @if ($variants > 0)<a href="/plan/variants">{{ $variants }} kept</a>@endif
+                    </div>
+                    @if ($ways !== [])
+                        <div class="ways">
+                            <h3>Ways out</h3>
+                            @foreach ($ways as $way)
+                                <p><a href="{{ route('plan', $choices->taking($way)) }}">{{ $way->sentence() }}</a> <span class="soft">{{ $way->cents === 0 ? 'costs no more' : ($way->cents < 0 ? 'saves ' : 'costs ').number_format(abs($way->cents) / 100, 2).($way->cents < 0 ? '' : ' more') }}</span></p>
+                            @endforeach
+                        </div>
                     @endif
+                    @foreach ($answer->findings as $finding)<x-slim :finding="$finding" />@endforeach
                 </div>
                 <div class="sheet">
-                    <h2>Working</h2>
+                    <h2>Memory{{ $answer->copy === null ? '' : ' and the way of a file' }}</h2>
+                    <x-memory :picture="\Burrow\Drawing\MemoryPicture::of($answer->plan)" />
+                    @if ($answer->copy !== null)<div class="chain"><x-chain :copy="$answer->copy" /></div>@endif
                     @foreach ($answer->workings() as $working)<x-working :working="$working" />@endforeach
-                    <p class="source">Parts together: {{ $answer->price }}, prices from the catalogue.</p>
                 </div>
-                <div class="row">
-                    @unless ($answer->fits())
-                        <div class="field-set">
-                            <label for="overrule">Go on all the same, because</label>
-                            <input class="in" id="overrule" name="overrule" form="keep" maxlength="500" @error('overrule') aria-invalid="true" aria-describedby="overrule-says" @enderror>
-                            @error('overrule')<p class="hint" id="overrule-says">{{ $message }}</p>@enderror
-                        </div>
-                    @endunless
-                    @foreach ($choices->toArray() as $name => $value)<input type="hidden" name="{{ $name }}" value="{{ $value }}" form="keep">@endforeach
-                    <button class="act" form="keep" data-done>Keep this plan, choose a name</button>
+                <div class="sheet">
+                    <h2>Parts, {{ $answer->price() }} together</h2>
+                    <table class="list"><tbody>@foreach ($answer->parts->parts as $part)<tr><td>{{ $part->label }}@if ($part->because !== '')<br><span class="soft">{{ $part->because }}</span>@endif</td><td class="mono whole">{{ $part->price }}</td></tr>@endforeach</tbody></table>
+                    <p class="row"><a href="{{ route('plan.parts', $choices->toArray()) }}">as CSV</a> <a href="{{ route('plan.yaml', $choices->toArray()) }}">the plan as YAML</a></p>
+                </div>
+                <div class="sheet scroll">
+                    <h2>Schools of installing</h2>
+                    <table class="list"><thead><tr><th scope="col">School</th><th scope="col">Hands</th><th scope="col">Waiting</th><th scope="col">Updates</th><th scope="col">Risk</th></tr></thead><tbody>
+                    @foreach ($answer->plan->roles as $role) @foreach ($role->schools as $school)<tr><td>{{ $school->label }}@if (count($answer->plan->roles) > 1)<br><span class="soft">{{ $role->label }}</span>@endif</td><td class="whole">{{ $school->hands }}</td><td class="whole">{{ $school->waiting }}</td><td>{{ $school->update }}</td><td>{{ $school->risk }}</td></tr>@endforeach @endforeach
+                    </tbody></table>
                 </div>
             </section>
             @endfragment

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan;
+
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Line;
+use Burrow\Sheet\Source;
+use Burrow\Sheet\Working;
+
+/** Temperature of the board under load: room + power × thermal resistance of the case. */
+final readonly class Heat
+{
+    /** Boards of these classes slow down from here on: memory. */
+    private const THROTTLES = 80.0;
+
+    private const MARGIN = 8.0;
+
+    private function __construct(private PlanInput $plan)
+    {
+    }
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan);
+    }
+
+    public function celsius(): float
+    {
+        return $this->plan->circumstances->roomCelsius + $this->plan->board->busy->watts * $this->plan->case->kelvinPerWatt;
+    }
+
+    /** Machines that come with a case and cooling of their own are not judged. */
+    public function applies(): bool
+    {
+        return $this->plan->board->powerInlet !== 'barrel';
+    }
+
+    public function finding(): Finding
+    {
+        $degrees = round($this->celsius()).' °C';
+
+        return match (true) {
+            ! $this->applies() => Finding::fine('plan.heat_own_cooling', 'It has a case and cooling of its own.'),
+            $this->celsius() >= self::THROTTLES => Finding::warn('plan.heat_throttles', "{$degrees} under load: it slows itself down.", 'It lowers its clock from '.self::THROTTLES.' °C on, more so in summer.', 'Sinks before a case, a vented case, or a fan.'),
+            $this->celsius() >= self::THROTTLES - self::MARGIN => Finding::note('plan.heat_close', "{$degrees} under load, close to where it slows down.", 'A warm summer room takes the rest.', 'A vented case costs little.'),
+            default => Finding::fine('plan.heat_fits', "{$degrees} under load, in the {$this->caseName()}."),
+        };
+    }
+
+    public function working(): Working
+    {
+        $plan = $this->plan;
+
+        return Working::of(
+            'plan.board_temperature',
+            'Temperature of the board under load',
+            round($this->celsius()).' °C',
+            Source::catalogue('power and case')->and(Source::commonPractice()),
+            Line::given('room', "{$plan->circumstances->roomCelsius} °C"),
+            Line::given('board, busy', (string) $plan->board->busy, 'catalogue'),
+            Line::given($plan->case->label, "{$plan->case->kelvinPerWatt} K/W", 'catalogue'),
+            Line::computed('board', "{$plan->circumstances->roomCelsius} °C + {$plan->board->busy} × {$plan->case->kelvinPerWatt} K/W", round($this->celsius()).' °C'),
+            Line::given('it slows down from', self::THROTTLES.' °C', 'memory'),
+        );
+    }
+
+    private function caseName(): string
+    {
+        return lcfirst($this->plan->case->label);
+    }
+}

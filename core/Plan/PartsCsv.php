@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan;
+
+/** A parts list as CSV (RFC 4180) that a spreadsheet opens without taking any cell for a formula. */
+final class PartsCsv
+{
+    public static function of(PartsList $list): string
+    {
+        $rows = [['part', 'price', 'because']];
+        foreach ($list->parts as $part) {
+            $rows[] = [$part->label, (string) $part->price, $part->because];
+        }
+        $rows[] = ['together', (string) $list->total(), ''];
+
+        return implode('', array_map(fn (array $row): string => implode(',', array_map(self::cell(...), $row))."\r\n", $rows));
+    }
+
+    private static function cell(string $text): string
+    {
+        $text = preg_match('/^[=+\-@\t\r]/', $text) === 1 ? "'".$text : $text;
+
+        return preg_match('/[",\r\n]/', $text) === 1 ? '"'.str_replace('"', '""', $text).'"' : $text;
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan;
+
+use Burrow\Role\Role;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Line;
+use Burrow\Sheet\Source;
+use Burrow\Sheet\Working;
+
+/** Speed and bits of the board against what jobs and image want. */
+final readonly class ProcessorFit
+{
+    private function __construct(private PlanInput $plan)
+    {
+    }
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan);
+    }
+
+    /** Speed that all jobs want together: the dearest in full, each further one by half, as they are rarely busy at once. */
+    public function wanted(): float
+    {
+        $speeds = array_map(fn (Role $role): float => $role->speed, $this->plan->roles);
+        rsort($speeds);
+
+        return $speeds[0] + array_sum(array_slice($speeds, 1)) / 2;
+    }
+
+    public function level(): Level
+    {
+        $share = $this->plan->board->speed / $this->wanted();
+
+        return match (true) {
+            $share >= 1 => Level::RunsWell,
+            $share >= 0.5 => Level::RunsSlowly,
+            $share >= 0.2 => Level::Unusable,
+            default => Level::DoesNotRun,
+        };
+    }
+
+    public function findings(): Findings
+    {
+        return Findings::of($this->speed(), ...$this->bits());
+    }
+
+    public function working(): Working
+    {
+        return Working::of(
+            'plan.processor',
+            'Speed wanted',
+            number_format($this->wanted(), 1, '.', '').' of '.number_format($this->plan->board->speed, 1, '.', ''),
+            Source::catalogue('relative speeds, single-core board = 1'),
+            ...array_map(fn (Role $role): Line => Line::given($role->label, (string) $role->speed, 'runs well from this speed on'), $this->plan->roles),
+            ...[
+                Line::computed('together', 'the dearest + half of each other', number_format($this->wanted(), 1, '.', '')),
+                Line::given($this->plan->board->label, (string) $this->plan->board->speed, 'catalogue'),
+            ],
+        );
+    }
+
+    private function speed(): Finding
+    {
+        $what = count($this->plan->roles) === 1 ? $this->plan->roles[0]->label : count($this->plan->roles).' jobs together';
+        $board = $this->plan->board->label;
+
+        return match ($this->level()) {
+            Level::RunsWell => Finding::fine('plan.processor_fits', "Processor: {$what} runs well on the {$board}."),
+            Level::RunsSlowly => Finding::warn('plan.processor_slow', "{$what} runs slowly on the {$board}.", 'Pages take their time, and long work makes others wait.', 'Choose a faster board.'),
+            Level::Unusable => Finding::stop('plan.processor_weak', "{$what} starts on the {$board} and is unusable.", 'It is several times slower than what the job wants.', 'Choose a faster board.'),
+            Level::DoesNotRun => Finding::stop('plan.processor_too_weak', "{$what} does not run on the {$board}.", 'It is many times slower than what the job wants.', 'Choose a faster board.'),
+        };
+    }
+
+    /** @return list<Finding> */
+    private function bits(): array
+    {
+        $board = $this->plan->board;
+        $image = $this->plan->image;
+        $findings = [];
+        if ($image->bits > $board->processor->bits) {
+            $findings[] = Finding::stop('plan.image_bits', "A {$image->bits}-bit image does not start the {$board->label}.", "Its processor has {$board->processor->bits} bits.", "Take the {$board->processor->bits}-bit image.");
+        } elseif ($image->bits < $board->processor->bits) {
+            $findings[] = Finding::note('plan.image_32_on_64', 'A 32-bit image on a 64-bit board.', 'Some take it for a light job; containers and newer programs want 64 bits.', 'Take 64 bits where it runs.');
+        }
+        foreach ($this->plan->roles as $role) {
+            if ($role->bits > min($board->processor->bits, $image->bits)) {
+                $findings[] = Finding::stop('plan.needs_64_bit', ucfirst($role->label).' needs 64 bits.', 'Its programs are made for nothing else any more.', 'Take a 64-bit board and a 64-bit image.');
+            }
+        }
+        if ($image->year < $board->year) {
+            $findings[] = Finding::stop('plan.image_too_old', "An image of {$image->year} does not start a board of {$board->year}.", 'It does not know the board\'s parts; the other way round works.', 'Take a newer image.');
+        }
+
+        return $findings;
+    }
+}

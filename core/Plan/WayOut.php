@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan;
+
+use Burrow\Board\LinkKind;
+
+/** One or two changes that cure a plan, what they cost more (or less), and the plan they make. */
+final readonly class WayOut
+{
+    /** @param  non-empty-array<string, mixed>  $changes name of the part => what it becomes */
+    public function __construct(
+        public PlanInput $plan,
+        public array $changes,
+        public int $cents,
+    ) {
+    }
+
+    /** "Supply, 5.1 V 3 A, and Usual cable, 24 AWG, 1 m" */
+    public function sentence(): string
+    {
+        return implode(', and ', array_map(fn (mixed $part): string => $part instanceof LinkKind ? $part->label() : (is_object($part) && isset($part->label) ? (string) $part->label : 'no disk'), $this->changes));
+    }
+}
