@@ -66,6 +66,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/bench/power', [BenchController::class, 'power'])->name('bench.power');
         Route::post('/bench/speed', [BenchController::class, 'speed'])->name('bench.speed');
         Route::post('/catalogue', [CatalogueController::class, 'import'])->name('catalogue.import');
+        Route::delete('/catalogue/{kind}/{id}', [CatalogueController::class, 'destroy'])->name('catalogue.drop');
         Route::post('/settings', [SettingsController::class, 'update'])->name('settings.update');
     });
 });

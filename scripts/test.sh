@@ -33,6 +33,8 @@ start_database
 mariadb --no-defaults --socket="$RUN/db.sock" --user=burrow --password="$(secret database)" --execute='CREATE DATABASE IF NOT EXISTS burrow_test' || die "the test database could not be made"
 rm -f "$VAR/cache/stamp"
 refresh_caches
+# The copy that the browser tests visit begins anew each time.
+php artisan migrate:fresh --force -q || die "the test database could not be made anew" "See $VAR/storage/logs/laravel.log."
 start_bench
 php artisan burrow:demo -q
 start_web

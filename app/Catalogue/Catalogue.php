@@ -48,10 +48,13 @@ final class Catalogue
         return $this->roles()[$id] ?? null;
     }
 
-    /** @return array<string, BoardClass> */
+    /** @return array<string, BoardClass> slowest first */
     public function boards(): array
     {
-        return array_map((new CatalogueReader)->board(...), $this->entries('board'));
+        $boards = array_map((new CatalogueReader)->board(...), $this->entries('board'));
+        uasort($boards, fn (BoardClass $a, BoardClass $b): int => [$a->speed, $a->memory->count] <=> [$b->speed, $b->memory->count]);
+
+        return $boards;
     }
 
     /** @return array<string, Supply> */
@@ -139,6 +142,13 @@ final class Catalogue
         }
 
         return $entry;
+    }
+
+    /** Takes an own entry away; a built-in one of that name comes back into force. */
+    public function drop(string $kind, string $id): void
+    {
+        CatalogueEntry::query()->where('kind', $kind)->where('slug', $id)->delete();
+        $this->entries = $this->roles = null;
     }
 
     /** @return array<string, array<string, mixed>> by id */

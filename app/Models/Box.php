@@ -42,7 +42,7 @@ class Box extends Model
     /** @return HasMany<BoxJob, $this> */
     public function jobs(): HasMany
     {
-        return $this->hasMany(BoxJob::class);
+        return $this->hasMany(BoxJob::class)->orderBy('id');
     }
 
     /** @return HasMany<Service, $this> */

@@ -8,9 +8,11 @@ use App\Catalogue\Catalogue;
 use App\Models\Box;
 use Burrow\Board\LinkKind;
 use Burrow\Plan\Circumstances;
+use Burrow\Plan\Duty;
 use Burrow\Plan\PlanInput;
 use Burrow\Plan\WayOut;
 use Burrow\Quantity\Bytes;
+use Burrow\Quantity\Money;
 use Burrow\Role\Role;
 use Illuminate\Http\Request;
 use Symfony\Component\Yaml\Yaml;
@@ -18,7 +20,12 @@ use Symfony\Component\Yaml\Yaml;
 /** What was chosen on the plan sheet; anything missing or unknown becomes the usual choice. */
 final readonly class Choices
 {
-    private const USUAL = ['role' => 'file-store', 'board' => 'flint', 'supply' => 'supply-3a', 'cable' => 'usual-1m', 'drive' => 'ssd-500', 'image' => 'server-64', 'card' => 'card-32-a1', 'case' => 'vented', 'link' => 'wired', 'room' => '24', 'price' => '0.30', 'copy' => '50'];
+    private const USUAL = ['role' => 'file-store', 'board' => 'flint', 'supply' => 'supply-3a', 'cable' => 'usual-1m', 'drive' => 'ssd-500', 'image' => 'server-64', 'card' => 'card-32-a1', 'case' => 'vented', 'link' => 'wired', 'on' => 'always', 'client' => 'desktop', 'room' => '24', 'price' => '0.30', 'copy' => '50', 'down' => '50', 'up' => '10', 'battery' => '0', 'subscription' => '0'];
+
+    /** Typed numbers with their limits. */
+    private const NUMBERS = ['room' => [-20, 60], 'price' => [0, 10], 'copy' => [1, 100000], 'down' => [0.1, 10000], 'up' => [0.1, 10000], 'battery' => [0, 10000], 'subscription' => [0, 1000]];
+
+    public const CLIENTS = ['desktop' => 'a desktop computer', 'phone' => 'phones and tablets', 'browser' => 'a browser', 'television' => 'a television', 'program' => 'another program'];
 
     /** A box begins with one job and gets its second within the hour. */
     private const MORE_JOBS = ['also', 'too'];
@@ -42,7 +49,7 @@ final readonly class Choices
                 default => $ids[0],
             };
         }
-        foreach (['room' => [-20, 60], 'price' => [0, 10], 'copy' => [1, 100000]] as $name => [$least, $most]) {
+        foreach (self::NUMBERS as $name => [$least, $most]) {
             $typed = str_replace(',', '.', $request->string($name)->trim()->value());
             $chosen[$name] = is_numeric($typed) && $typed >= $least && $typed <= $most ? $typed : self::USUAL[$name];
         }
@@ -64,7 +71,10 @@ final readonly class Choices
             $this->catalogue->images()[$this->chosen['image']],
             $this->catalogue->cards()[$this->chosen['card']],
             $this->catalogue->cases()[$this->chosen['case']],
-            new Circumstances((float) $this->chosen['room'], (float) $this->chosen['price'], Bytes::giga((float) $this->chosen['copy'])),
+            new Circumstances(
+                (float) $this->chosen['room'], (float) $this->chosen['price'], Bytes::giga((float) $this->chosen['copy']), Duty::from($this->chosen['on']),
+                (float) $this->chosen['down'], (float) $this->chosen['up'], (float) $this->chosen['battery'], Money::of((float) $this->chosen['subscription']), $this->chosen['client'],
+            ),
         );
     }
 
@@ -103,7 +113,10 @@ final readonly class Choices
         $plan = ['jobs' => $this->jobs()] + array_combine(
             ['board', 'supply', 'cable', 'disk', 'link', 'image', 'card', 'case'],
             array_map(fn (string $name): string => $this->chosen[$name], ['board', 'supply', 'cable', 'drive', 'link', 'image', 'card', 'case']),
-        ) + ['room_celsius' => (float) $this->chosen['room'], 'price_per_kwh' => (float) $this->chosen['price'], 'copy_gb' => (float) $this->chosen['copy']];
+        ) + [
+            'on' => $this->chosen['on'], 'used_from' => $this->chosen['client'], 'room_celsius' => (float) $this->chosen['room'], 'price_per_kwh' => (float) $this->chosen['price'], 'copy_gb' => (float) $this->chosen['copy'],
+            'down_mbit' => (float) $this->chosen['down'], 'up_mbit' => (float) $this->chosen['up'], 'battery_wh' => (float) $this->chosen['battery'], 'subscription_a_month' => (float) $this->chosen['subscription'],
+        ];
 
         return Yaml::dump($plan['disk'] === 'none' ? array_diff_key($plan, ['disk' => 0]) : $plan);
     }
@@ -126,6 +139,6 @@ final readonly class Choices
         }
 
         /** @var array<string, non-empty-list<string>> */
-        return $known + ['drive' => [...$ids('drive'), 'none'], 'link' => ['wired', 'wireless']];
+        return $known + ['drive' => [...$ids('drive'), 'none'], 'link' => ['wired', 'wireless'], 'on' => array_column(Duty::cases(), 'value'), 'client' => array_keys(self::CLIENTS)];
     }
 }

@@ -15,6 +15,7 @@ final readonly class Cable
         public int $gauge,
         public float $metres,
         public Money $price,
+        public string $plug,
     ) {
     }
 }

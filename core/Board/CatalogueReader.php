@@ -51,15 +51,15 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under supply.schema.json */
     public function supply(array $entry): Supply
     {
-        /** @var array{id: string, label: string, volts: int|float, amps: int|float, price: int|float} $entry */
-        return new Supply($entry['id'], $entry['label'], Volts::of($entry['volts']), Amps::of($entry['amps']), Money::of($entry['price']));
+        /** @var array{id: string, label: string, volts: int|float, amps: int|float, poe_type?: int, poe_watts?: int|float, price: int|float} $entry */
+        return new Supply($entry['id'], $entry['label'], Volts::of($entry['volts']), Amps::of($entry['amps']), Money::of($entry['price']), $entry['poe_type'] ?? null, isset($entry['poe_watts']) ? (float) $entry['poe_watts'] : null);
     }
 
     /** @param  array<string, mixed>  $entry an entry valid under cable.schema.json */
     public function cable(array $entry): Cable
     {
-        /** @var array{id: string, label: string, awg: int, metres: int|float, price: int|float} $entry */
-        return new Cable($entry['id'], $entry['label'], $entry['awg'], (float) $entry['metres'], Money::of($entry['price']));
+        /** @var array{id: string, label: string, plug: string, awg: int, metres: int|float, price: int|float} $entry */
+        return new Cable($entry['id'], $entry['label'], $entry['awg'], (float) $entry['metres'], Money::of($entry['price']), $entry['plug']);
     }
 
     /** @param  array<string, mixed>  $entry an entry valid under drive.schema.json */

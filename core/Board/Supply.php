@@ -8,7 +8,7 @@ use Burrow\Quantity\Amps;
 use Burrow\Quantity\Money;
 use Burrow\Quantity\Volts;
 
-/** A power supply by what it gives at its socket. */
+/** A power supply by what it gives at its socket; over the network cable with its type and the watts that reach the device (IEEE 802.3). */
 final readonly class Supply
 {
     public function __construct(
@@ -17,6 +17,8 @@ final readonly class Supply
         public Volts $voltage,
         public Amps $current,
         public Money $price,
+        public ?int $poeType,
+        public ?float $poeWatts,
     ) {
     }
 }

@@ -31,12 +31,15 @@ final readonly class PlanAnswer implements JsonSerializable
     /** Every judgement of a plan, in the order of the sheet. */
     public static function findings(PlanInput $plan): Findings
     {
-        return ProcessorFit::of($plan)->findings()
+        return Usage::findings($plan)
+            ->and(ProcessorFit::of($plan)->findings())
             ->and(MemoryFit::of($plan)->findings())
             ->and(SupplyFit::of($plan)->findings())
             ->and([Heat::of($plan)->finding(), CardWear::of($plan)->finding()])
             ->and(Company::findings($plan))
-            ->and(self::links($plan, CopyRate::of($plan)));
+            ->and(self::links($plan, CopyRate::of($plan)))
+            ->and((new FirstCopy($plan))->applies() ? [(new FirstCopy($plan))->finding()] : [])
+            ->and(array_filter([PayBack::of($plan)?->finding()]));
     }
 
     /** Nothing stops it; warnings may stand. */
@@ -70,12 +73,16 @@ final readonly class PlanAnswer implements JsonSerializable
         return array_values(array_filter([
             $this->memory->working(),
             ProcessorFit::of($plan)->working(),
-            SupplyFit::of($plan)->working(),
+            $plan->supply->poeWatts === null ? SupplyFit::of($plan)->working() : null,
             $this->copy?->working(),
-            $this->copy === null ? null : (new CopyTime($this->copy, $plan->circumstances->copy()))->working(),
+            $this->copy === null ? null : (new CopyTime($this->copy, $plan->circumstances->copy))->working(),
             Heat::of($plan)->applies() ? Heat::of($plan)->working() : null,
             CardWear::of($plan)->working(),
             RunningCost::of($plan)->working(),
+            (new HoldUp($plan))->applies() ? (new HoldUp($plan))->working() : null,
+            (new FirstCopy($plan))->applies() ? (new FirstCopy($plan))->working() : null,
+            (new ImageTime($plan))->working(),
+            PayBack::of($plan)?->working(),
         ]));
     }
 

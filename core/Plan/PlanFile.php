@@ -15,6 +15,7 @@ use Burrow\Board\Supply;
 use Burrow\Intake\YamlEntry;
 use Burrow\Intake\YamlLines;
 use Burrow\Quantity\Bytes;
+use Burrow\Quantity\Money;
 use Burrow\Role\Role;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
@@ -46,7 +47,7 @@ final readonly class PlanFile
         if ($entry->data === null) {
             return new self(null, $entry->findings);
         }
-        /** @var array{jobs: non-empty-list<string>, board: string, supply: string, cable: string, disk?: string, link: string, image: string, card: string, case: string, room_celsius?: int|float, price_per_kwh?: int|float, copy_gb?: int|float} $data */
+        /** @var array{jobs: non-empty-list<string>, board: string, supply: string, cable: string, disk?: string, link: string, image: string, card: string, case: string, room_celsius?: int|float, price_per_kwh?: int|float, copy_gb?: int|float, on?: string, used_from?: string, down_mbit?: int|float, up_mbit?: int|float, battery_wh?: int|float, subscription_a_month?: int|float} $data */
         $data = $entry->data;
         $findings = $entry->findings;
         foreach (['board' => $boards, 'supply' => $supplies, 'cable' => $cables, 'disk' => $drives, 'image' => $images, 'card' => $cards, 'case' => $cases] as $name => $known) {
@@ -73,7 +74,17 @@ final readonly class PlanFile
             $images[$data['image']],
             $cards[$data['card']],
             $cases[$data['case']],
-            new Circumstances((float) ($data['room_celsius'] ?? 24), (float) ($data['price_per_kwh'] ?? 0.30), isset($data['copy_gb']) ? Bytes::giga($data['copy_gb']) : null),
+            new Circumstances(
+                (float) ($data['room_celsius'] ?? 24),
+                (float) ($data['price_per_kwh'] ?? 0.30),
+                isset($data['copy_gb']) ? Bytes::giga($data['copy_gb']) : null,
+                Duty::from($data['on'] ?? 'always'),
+                (float) ($data['down_mbit'] ?? 50),
+                (float) ($data['up_mbit'] ?? 10),
+                (float) ($data['battery_wh'] ?? 0),
+                isset($data['subscription_a_month']) ? Money::of($data['subscription_a_month']) : null,
+                $data['used_from'] ?? 'desktop',
+            ),
         ), $findings);
     }
 

@@ -70,11 +70,31 @@ final readonly class ProcessorFit
         $board = $this->plan->board->label;
 
         return match ($this->level()) {
-            Level::RunsWell => Finding::fine('plan.processor_fits', "Processor: {$what} runs well on the {$board}."),
-            Level::RunsSlowly => Finding::warn('plan.processor_slow', "{$what} runs slowly on the {$board}.", 'Pages take their time, and long work makes others wait.', 'Choose a faster board.'),
-            Level::Unusable => Finding::stop('plan.processor_weak', "{$what} starts on the {$board} and is unusable.", 'It is several times slower than what the job wants.', 'Choose a faster board.'),
-            Level::DoesNotRun => Finding::stop('plan.processor_too_weak', "{$what} does not run on the {$board}.", 'It is many times slower than what the job wants.', 'Choose a faster board.'),
+            Level::RunsWell => Finding::fine('plan.processor_fits', "Processor: fast enough for {$what}."),
+            Level::RunsSlowly => Finding::warn('plan.processor_slow', ucfirst($what)." on the {$board}: slow.", 'Pages take their time, and long work makes others wait.', 'Choose a faster board.'),
+            Level::Unusable => Finding::stop('plan.processor_weak', ucfirst($what)." on the {$board}: it starts and is unusable.", 'It is several times slower than what the job wants.', 'Choose a faster board.'),
+            Level::DoesNotRun => Finding::stop('plan.processor_too_weak', ucfirst($what)." on the {$board}: it does not run.", 'It is many times slower than what the job wants.', 'Choose a faster board.'),
         };
+    }
+
+    /**
+     * Why the image does not start the board, whatever the job.
+     *
+     * @return list<Finding>
+     */
+    public function imageStops(): array
+    {
+        $board = $this->plan->board;
+        $image = $this->plan->image;
+        $findings = [];
+        if ($image->bits > $board->processor->bits) {
+            $findings[] = Finding::stop('plan.image_bits', "A {$image->bits}-bit image does not start the {$board->label}.", "Its processor has {$board->processor->bits} bits.", "Take the {$board->processor->bits}-bit image.");
+        }
+        if ($image->year < $board->year) {
+            $findings[] = Finding::stop('plan.image_too_old', "An image of {$image->year} does not start a board of {$board->year}.", 'It does not know the board\'s parts; the other way round works.', 'Take a newer image.');
+        }
+
+        return $findings;
     }
 
     /** @return list<Finding> */
@@ -82,19 +102,14 @@ final readonly class ProcessorFit
     {
         $board = $this->plan->board;
         $image = $this->plan->image;
-        $findings = [];
-        if ($image->bits > $board->processor->bits) {
-            $findings[] = Finding::stop('plan.image_bits', "A {$image->bits}-bit image does not start the {$board->label}.", "Its processor has {$board->processor->bits} bits.", "Take the {$board->processor->bits}-bit image.");
-        } elseif ($image->bits < $board->processor->bits) {
+        $findings = $this->imageStops();
+        if ($image->bits < $board->processor->bits) {
             $findings[] = Finding::note('plan.image_32_on_64', 'A 32-bit image on a 64-bit board.', 'Some take it for a light job; containers and newer programs want 64 bits.', 'Take 64 bits where it runs.');
         }
         foreach ($this->plan->roles as $role) {
             if ($role->bits > min($board->processor->bits, $image->bits)) {
                 $findings[] = Finding::stop('plan.needs_64_bit', ucfirst($role->label).' needs 64 bits.', 'Its programs are made for nothing else any more.', 'Take a 64-bit board and a 64-bit image.');
             }
-        }
-        if ($image->year < $board->year) {
-            $findings[] = Finding::stop('plan.image_too_old', "An image of {$image->year} does not start a board of {$board->year}.", 'It does not know the board\'s parts; the other way round works.', 'Take a newer image.');
         }
 
         return $findings;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Plan;
 
 use Burrow\Quantity\Money;
+use Burrow\Quantity\Watts;
 use Burrow\Sheet\Line;
 use Burrow\Sheet\Source;
 use Burrow\Sheet\Working;
@@ -34,14 +35,20 @@ final readonly class RunningCost
         return $board->idle->watts * (1 - self::BUSY_SHARE) + $board->busy->watts * self::BUSY_SHARE + ($this->plan->drive->running->amps ?? 0) * self::DISK_VOLTS;
     }
 
+    public function kilowattHours(): float
+    {
+        return Watts::of($this->watts())->kilowattHoursPerYear() * $this->plan->circumstances->duty->share();
+    }
+
     public function perYear(): Money
     {
-        return Money::of($this->watts() * 8.76 * $this->plan->circumstances->pricePerKilowattHour);
+        return Money::of($this->kilowattHours() * $this->plan->circumstances->pricePerKilowattHour);
     }
 
     public function working(): Working
     {
         $price = $this->plan->circumstances->pricePerKilowattHour;
+        $duty = $this->plan->circumstances->duty;
 
         return Working::of(
             'plan.running_cost',
@@ -49,8 +56,8 @@ final readonly class RunningCost
             (string) $this->perYear(),
             Source::catalogue('power')->and(Source::commonPractice()),
             Line::computed('average power', "{$this->plan->board->idle} × ".(1 - self::BUSY_SHARE)." + {$this->plan->board->busy} × ".self::BUSY_SHARE.' + disk', number_format($this->watts(), 1, '.', '').' W'),
-            Line::computed('energy', number_format($this->watts(), 1, '.', '').' W × 8.76', number_format($this->watts() * 8.76, 1, '.', '').' kWh'),
-            Line::computed('cost', number_format($this->watts() * 8.76, 1, '.', '')." kWh × {$price}", (string) $this->perYear()),
+            Line::computed('energy', number_format($this->watts(), 1, '.', '')." W × 8.76 × {$duty->share()}, on {$duty->label()}", number_format($this->kilowattHours(), 1, '.', '').' kWh'),
+            Line::computed('cost', number_format($this->kilowattHours(), 1, '.', '')." kWh × {$price}", (string) $this->perYear()),
         );
     }
 }

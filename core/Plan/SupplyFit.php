@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
+use Burrow\Board\LinkKind;
 use Burrow\Quantity\Amps;
 use Burrow\Quantity\Volts;
 use Burrow\Sheet\Finding;
@@ -51,12 +52,13 @@ final readonly class SupplyFit
         if ($volts < $wanted[0] || $volts > $wanted[1]) {
             return Findings::of(Finding::stop('plan.supply_voltage', "The supply gives {$this->plan->supply->voltage}; the {$this->plan->board->label} wants {$wanted[0]} to {$wanted[1]} V.", 'Too little starts nothing, too much destroys the board at once.', 'Take the supply made for this inlet.'));
         }
-        $findings = Findings::of($this->currentFinding(), $this->voltageFinding());
-        foreach ($this->plan->peripherals() as $peripheral) {
-            if ($peripheral->feedsBack) {
-                $findings = $findings->and([Finding::note('plan.back_feeding', "The {$peripheral->what} may feed power back through its cable.", 'The board then runs on it when its own supply is off, and badly.', 'A cable without the power wire, or the piece of tape on that contact, stops it.')]);
-            }
+        if ($this->plan->supply->poeWatts !== null) {
+            return Findings::of($this->networkPower($this->plan->supply->poeWatts))->and($this->backFeeding());
         }
+        if (($this->plan->board->powerInlet === 'barrel') !== ($this->plan->cable->plug === 'barrel')) {
+            return Findings::of(Finding::stop('plan.cable_plug', "{$this->plan->cable->label}: its plug does not fit the inlet of the {$this->plan->board->label}.", "The board has a {$this->plan->board->powerInlet} inlet.", 'Take a cable for that inlet.'));
+        }
+        $findings = Findings::of($this->currentFinding(), $this->voltageFinding())->and($this->backFeeding());
         $drive = $this->plan->drive;
         if ($drive !== null && $drive->spins && $drive->starting->amps > 0) {
             $findings = $findings->and([Finding::note('plan.spinning_on_board', 'The spinning disk is fed by the board.', "It takes {$drive->starting} while it starts, and again at every start after a rest.", 'A powered hub or a disk with its own supply takes that load off the board.')]);
@@ -83,6 +85,32 @@ final readonly class SupplyFit
             Line::computed('at the board', "{$this->plan->supply->voltage} − {$this->peak()} × {$ohms}", (string) $this->voltage()),
             Line::given('the board complains below', (string) $this->plan->board->undervoltage, 'catalogue'),
         );
+    }
+
+    /** At the device: 12.95 W of type 1, 25.5 W of type 2 (IEEE 802.3, clause 33). */
+    private function networkPower(float $watts): Finding
+    {
+        $wanted = $this->peak()->amps * $this->plan->supply->voltage->volts;
+        $board = $this->plan->board;
+
+        return match (true) {
+            $board->poeType === null => Finding::stop('plan.poe_not_taken', "The {$board->label} takes no power over its network socket.", 'It lacks the part that turns 48 V into 5 V.', 'Take a supply for its inlet, or a board that does.'),
+            $this->plan->link !== LinkKind::Wired => Finding::stop('plan.poe_needs_cable', 'Power over the network cable needs that cable.', 'The plan says Wi-Fi.', 'Choose the network cable.'),
+            $wanted > $watts => Finding::stop('plan.poe_too_weak', number_format($wanted, 1, '.', '')." W are asked at the peak; type {$this->plan->supply->poeType} brings {$watts} W to the device.", 'The switch cuts the power off.', 'Type 2, or a disk with a supply of its own.'),
+            default => Finding::fine('plan.poe_fits', 'Power over the network cable: '.number_format($wanted, 1, '.', '')." W at the peak of {$watts} W."),
+        };
+    }
+
+    private function backFeeding(): Findings
+    {
+        $findings = Findings::of();
+        foreach ($this->plan->peripherals() as $peripheral) {
+            if ($peripheral->feedsBack) {
+                $findings = $findings->and([Finding::note('plan.back_feeding', "The {$peripheral->what} may feed power back through its cable.", 'The board then runs on it when its own supply is off, and badly.', 'A cable without the power wire, or the piece of tape on that contact, stops it.')]);
+            }
+        }
+
+        return $findings;
     }
 
     private function boardCurrent(): Amps

@@ -39,7 +39,7 @@ final readonly class WaysOut
             }
         }
         $ways = array_values(array_filter($ways));
-        usort($ways, fn (WayOut $a, WayOut $b): int => [$a->cents, count($a->changes)] <=> [$b->cents, count($b->changes)]);
+        usort($ways, fn (WayOut $a, WayOut $b): int => [$a->cents, count($a->changes), -$a->plan->image->year] <=> [$b->cents, count($b->changes), -$b->plan->image->year]);
 
         return array_slice($ways, 0, self::OFFERED);
     }

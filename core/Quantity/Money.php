@@ -21,6 +21,12 @@ final readonly class Money
         return new self($this->cents + $other->cents);
     }
 
+    /** May be negative: what is saved. */
+    public function less(self $other): self
+    {
+        return new self($this->cents - $other->cents);
+    }
+
     public function __toString(): string
     {
         return number_format($this->cents / 100, $this->cents % 100 === 0 ? 0 : 2, '.', '');

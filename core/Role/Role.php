@@ -17,6 +17,8 @@ final readonly class Role
      * @param  bool  $heavy  loads processor or disk for long
      * @param  bool  $restarts  is restarted or changed often
      * @param  bool  $householdFiles  holds the household's files
+     * @param  list<string>  $clients  from what it is used
+     * @param  bool  $syncs  sends the household's files out over the internet line
      * @param  list<RolePort>  $ports
      * @param  list<string>  $packages  Debian packages installed at first boot
      * @param  list<StepTemplate>  $steps  the steps of its playbook that come after the box is up to date
@@ -41,6 +43,8 @@ final readonly class Role
         public bool $heavy,
         public bool $restarts,
         public bool $householdFiles,
+        public array $clients,
+        public bool $syncs,
         public bool $facesWorld,
         public int $cadenceDays,
         public array $ports,

@@ -16,7 +16,7 @@ final readonly class RoleReader
     /** @param  array<string, mixed>  $entry an entry valid under role.schema.json */
     public function role(array $entry): Role
     {
-        /** @var array{id: string, label: string, short: string, summary: string, needs: array{disk: bool, memory_idle_mib: int, memory_busy_mib: int, speed: int|float, bits: int, writes_gb_day: int|float, peripherals?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>}, heavy?: bool, restarts?: bool, household_files?: bool, verify: list<string>, schools: list<array{id: string, label: string, hands_min: int|float, wait_min: int|float, disk_gb: int|float, update: string, risk: string}>, faces_world: bool, cadence_days: int, ports: list<array{port: int, protocol: string, purpose: string, may_face_world: bool}>, packages?: list<string>, playbook?: list<array<string, mixed>>, back_up: list<string>, cautions?: list<string>, serves_all?: string} $entry */
+        /** @var array{id: string, label: string, short: string, summary: string, needs: array{disk: bool, memory_idle_mib: int, memory_busy_mib: int, speed: int|float, bits: int, writes_gb_day: int|float, peripherals?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>}, heavy?: bool, restarts?: bool, household_files?: bool, clients: list<string>, syncs?: bool, verify: list<string>, schools: list<array{id: string, label: string, hands_min: int|float, wait_min: int|float, disk_gb: int|float, update: string, risk: string}>, faces_world: bool, cadence_days: int, ports: list<array{port: int, protocol: string, purpose: string, may_face_world: bool}>, packages?: list<string>, playbook?: list<array<string, mixed>>, back_up: list<string>, cautions?: list<string>, serves_all?: string} $entry */
         return new Role(
             id: $entry['id'],
             label: $entry['label'],
@@ -34,6 +34,8 @@ final readonly class RoleReader
             heavy: $entry['heavy'] ?? false,
             restarts: $entry['restarts'] ?? false,
             householdFiles: $entry['household_files'] ?? false,
+            clients: $entry['clients'],
+            syncs: $entry['syncs'] ?? false,
             facesWorld: $entry['faces_world'],
             cadenceDays: $entry['cadence_days'],
             ports: array_map(fn (array $port): RolePort => new RolePort(Port::of($port['port']), Protocol::from($port['protocol']), $port['purpose'], $port['may_face_world']), $entry['ports']),

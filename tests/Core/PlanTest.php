@@ -88,7 +88,7 @@ test('a thicker or shorter cable never lowers the voltage', function (): void {
     for ($i = 0; $i < 200; $i++) {
         $gauge = mt_rand(16, 30);
         $metres = mt_rand(1, 40) / 10;
-        $at = fn (int $g, float $m): float => SupplyFit::of($base->with(cable: new Cable('c', 'c', $g, $m, Money::of(0))))->voltage()->volts;
+        $at = fn (int $g, float $m): float => SupplyFit::of($base->with(cable: new Cable('c', 'c', $g, $m, Money::of(0), 'USB')))->voltage()->volts;
         expect($at($gauge - 1, $metres))->toBeGreaterThanOrEqual($at($gauge, $metres))
             ->and($at($gauge, $metres / 2))->toBeGreaterThanOrEqual($at($gauge, $metres));
     }

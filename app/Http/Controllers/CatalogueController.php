@@ -19,9 +19,20 @@ final class CatalogueController
     {
     }
 
-    public function index(): View
+    /** With ?edit=kind/id, that entry's YAML stands ready to be changed. */
+    public function index(Request $request): View
     {
-        return $this->page(Findings::of(), '', 'board');
+        [$kind, $id] = explode('/', $request->string('edit')->value().'/', 3);
+        $known = in_array($kind, Catalogue::KINDS, true);
+
+        return $this->page(Findings::of(), $known ? $this->yaml($kind, $id) ?? '' : '', $known ? $kind : 'board');
+    }
+
+    public function destroy(string $kind, string $id): RedirectResponse
+    {
+        $this->catalogue->drop($kind, $id);
+
+        return redirect()->route('catalogue')->with('told', 'Your own entry is gone. What was planned with it keeps its record.');
     }
 
     public function import(Request $request): View|RedirectResponse
@@ -35,13 +46,20 @@ final class CatalogueController
             : redirect()->route('catalogue')->with('told', 'Taken in. It can be chosen in a plan from now on.');
     }
 
-    public function export(string $kind, string $id): Response
+    public function export(Request $request, string $kind, string $id): Response
     {
         abort_unless(in_array($kind, Catalogue::KINDS, true), 404);
-        $yaml = CatalogueEntry::query()->where('kind', $kind)->where('slug', $id)->value('yaml') ?? $this->catalogue->builtIn($kind, $id);
+        $yaml = $request->boolean('built-in') ? $this->catalogue->builtIn($kind, $id) : $this->yaml($kind, $id);
         abort_unless(is_string($yaml), 404);
 
         return response($yaml, 200, ['Content-Type' => 'application/yaml', 'Content-Disposition' => 'attachment; filename="'.basename($id).'.yaml"']);
+    }
+
+    private function yaml(string $kind, string $id): ?string
+    {
+        $own = CatalogueEntry::query()->where('kind', $kind)->where('slug', $id)->value('yaml');
+
+        return is_string($own) ? $own : $this->catalogue->builtIn($kind, $id);
     }
 
     private function page(Findings $findings, string $yaml, string $kind): View

@@ -10,6 +10,7 @@ use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Plan;
 use App\Plan\Choices;
+use Burrow\Plan\OldMachine;
 use Burrow\Plan\PartsCsv;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\WaysOut;
@@ -37,6 +38,7 @@ final class PlanController
         return view('plan.sheet', [
             'choices' => $choices,
             'answer' => PlanAnswer::to($choices->input()),
+            'old' => OldMachine::finding($choices->input(), array_values($this->catalogue->boards())),
             'ways' => (new WaysOut($this->catalogue->shelf()))->from($choices->input()),
             'catalogue' => $this->catalogue,
             'variants' => Plan::query()->count(),

@@ -6,7 +6,11 @@
                 <section class="sheet"><h2>{{ $heading }}</h2>
                     <table class="list"><tbody>
                     @foreach ($catalogue->entries($of) as $id => $entry)
-                        <tr><td><b>{{ $entry['label'] }}</b>@isset($entry['summary'])<br><span class="soft">{{ $entry['summary'] }}</span>@endisset</td><td class="soft whole">{{ in_array("{$of}/{$id}", $own, true) ? 'your own' : 'built in' }}</td><td><a href="{{ route('catalogue.export', [$of, $id]) }}" aria-label="{{ $id }} as YAML">YAML</a></td></tr>
+                        <tr><td><b>{{ $entry['label'] }}</b>@isset($entry['summary'])<br><span class="soft">{{ $entry['summary'] }}</span>@endisset</td>@php($mine = in_array("{$of}/{$id}", $own, true))
+                            <td class="soft whole">{{ $mine ? 'your own' : 'built in' }}</td>
+                            <td class="whole"><a href="/catalogue?edit={{ $of }}/{{ $id }}#yaml" aria-label="Change {{ $id }}">change</a> · <a href="{{ route('catalogue.export', [$of, $id]) }}" aria-label="{{ $id }} as YAML">YAML</a>
+                            @if ($mine && $catalogue->builtIn($of, $id) !== null) · <a href="{{ route('catalogue.export', [$of, $id, 'built-in' => 1]) }}" aria-label="{{ $id }} as it is built in">built in</a>@endif
+                            @if ($mine)<form method="post" action="{{ route('catalogue.drop', [$of, $id]) }}">@csrf @method('delete')<button class="plain">take away</button></form>@endif</td></tr>
                     @endforeach
                     </tbody></table>
                 </section>

@@ -5,6 +5,10 @@
         <div class="two">
             <section class="sheet tight" aria-labelledby="choices">
                 <h2 id="choices">What it is to do, and with what</h2>
+                <div class="pair">
+                    <x-choice name="client" label="From what will you use it?" :options="\App\Plan\Choices::CLIENTS" :chosen="$choices->get('client')" />
+                    <x-choice name="on" label="When is it on?" :options="collect(\Burrow\Plan\Duty::cases())->mapWithKeys(fn ($duty) => [$duty->value => $duty->label()])->all()" :chosen="$choices->get('on')" />
+                </div>
                 <x-choice name="role" label="Job" :options="$labels($catalogue->roles())" :chosen="$choices->get('role')" />
                 <div class="pair">
                     <x-choice name="also" label="and also" :options="['none' => 'nothing else'] + $labels($catalogue->roles())" :chosen="$choices->get('also')" />
@@ -21,9 +25,11 @@
                 </div>
                 <div class="four">
                     <x-choice name="link" label="Network" :options="['wired' => 'cable', 'wireless' => 'Wi-Fi']" :chosen="$choices->get('link')" />
+                    @foreach (['down' => 'Line down, Mb/s', 'up' => 'Line up, Mb/s', 'battery' => 'Battery, Wh'] as $name => $label)<div class="field-set"><label for="{{ $name }}">{{ $label }}</label><input class="in num" id="{{ $name }}" name="{{ $name }}" inputmode="decimal" value="{{ $choices->get($name) }}"></div>@endforeach
                     <div class="field-set"><label for="room">Room, °C</label><input class="in num" id="room" name="room" inputmode="decimal" value="{{ $choices->get('room') }}"></div>
                     <div class="field-set"><label for="price">Price of a kWh</label><input class="in num" id="price" name="price" inputmode="decimal" value="{{ $choices->get('price') }}"></div>
                     <div class="field-set"><label for="copy">Copy, GB</label><input class="in num" id="copy" name="copy" inputmode="decimal" value="{{ $choices->get('copy') }}"></div>
+                    <div class="field-set"><label for="subscription">Replaces, a month</label><input class="in num" id="subscription" name="subscription" inputmode="decimal" value="{{ $choices->get('subscription') }}"></div>
                 </div>
                 <noscript><button class="ghost">Answer</button></noscript>
             </section>
@@ -53,6 +59,7 @@
                         </div>
                     @endif
                     @foreach ($answer->findings as $finding)<x-slim :finding="$finding" />@endforeach
+                    @if ($old !== null)<x-slim :finding="$old" />@endif
                 </div>
                 <div class="sheet">
                     <h2>Memory{{ $answer->copy === null ? '' : ' and the way of a file' }}</h2>
@@ -64,6 +71,14 @@
                     <h2>Parts, {{ $answer->price() }} together</h2>
                     <table class="list"><tbody>@foreach ($answer->parts->parts as $part)<tr><td>{{ $part->label }}@if ($part->because !== '')<br><span class="soft">{{ $part->because }}</span>@endif</td><td class="mono whole">{{ $part->price }}</td></tr>@endforeach</tbody></table>
                     <p class="row"><a href="{{ route('plan.parts', $choices->toArray()) }}">as CSV</a> <a href="{{ route('plan.yaml', $choices->toArray()) }}">the plan as YAML</a></p>
+                </div>
+                <div class="sheet scroll">
+                    <h2>Which image starts the {{ $answer->plan->board->label }}</h2>
+                    <table class="list"><tbody>@foreach ($catalogue->images() as $image)
+                        @php($stops = \Burrow\Plan\ProcessorFit::of($answer->plan->with(image: $image))->imageStops())
+                        <tr><td><x-mark :severity="$stops === [] ? 'fine' : 'stop'" /> {{ $image->label }}</td><td>{{ $stops === [] ? 'starts it' : $stops[0]->found }}</td><td class="whole soft">of {{ $image->year }}, {{ $image->unpacked->decimal() }}</td></tr>
+                    @endforeach</tbody></table>
+                    <p class="source">The board is of {{ $answer->plan->board->year }} and starts from: {{ implode(', ', $answer->plan->board->bootsFrom) }}.</p>
                 </div>
                 <div class="sheet scroll">
                     <h2>Schools of installing</h2>

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan;
+
+use Burrow\Quantity\Duration;
+use Burrow\Quantity\Rate;
+use Burrow\Sheet\Line;
+use Burrow\Sheet\Source;
+use Burrow\Sheet\Working;
+
+/** From nothing to a written and verified card: downloading, unpacking, writing, reading back. */
+final readonly class ImageTime
+{
+    /** What a desk computer unpacks in a second: common practice. */
+    private const UNPACK_MEGABYTES = 50.0;
+
+    public function __construct(private PlanInput $plan)
+    {
+    }
+
+    /** Without the download, which happens once for many cards. */
+    public function time(): Duration
+    {
+        return $this->unpacking()->plus($this->writing())->plus($this->verifying());
+    }
+
+    public function working(): Working
+    {
+        $image = $this->plan->image;
+        $card = $this->plan->card;
+        $line = Rate::megabitsPerSecond($this->plan->circumstances->downMegabits);
+
+        return Working::of(
+            'plan.image_time',
+            'Writing the card, with verify',
+            (string) $this->time(),
+            Source::catalogue('image and card')->and(Source::commonPractice()),
+            Line::computed('download, once', "{$image->packed->decimal()} ÷ {$line}", (string) $line->timeFor($image->packed)),
+            Line::computed('unpacking', "{$image->unpacked->decimal()} ÷ ".self::UNPACK_MEGABYTES.' MB/s', (string) $this->unpacking()),
+            Line::computed('writing', "{$image->unpacked->decimal()} ÷ {$card->write}", (string) $this->writing()),
+            Line::computed('reading back', "{$image->unpacked->decimal()} ÷ {$card->read}", (string) $this->verifying()),
+        );
+    }
+
+    private function unpacking(): Duration
+    {
+        return Rate::megabytesPerSecond(self::UNPACK_MEGABYTES)->timeFor($this->plan->image->unpacked);
+    }
+
+    private function writing(): Duration
+    {
+        return $this->plan->card->write->timeFor($this->plan->image->unpacked);
+    }
+
+    private function verifying(): Duration
+    {
+        return $this->plan->card->read->timeFor($this->plan->image->unpacked);
+    }
+}

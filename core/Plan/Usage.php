@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan;
+
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+
+/** From what the jobs will be used and when the box is on: the questions that come before the parts. */
+final readonly class Usage
+{
+    public static function findings(PlanInput $plan): Findings
+    {
+        $findings = Findings::of();
+        $client = $plan->circumstances->client;
+        $duty = $plan->circumstances->duty;
+        foreach ($plan->roles as $role) {
+            if (! in_array($client, $role->clients, true)) {
+                $findings = $findings->and([Finding::warn('plan.client_not_served', ucfirst($role->label)." is not used from a {$client}.", 'What you want to use it from decides the job, before any part: it serves '.implode(', ', $role->clients).'.', 'Choose another job or another way of using it.')]);
+            }
+            if ($duty !== Duty::AroundTheClock && ($role->servesAll !== '' || $role->facesWorld)) {
+                $findings = $findings->and([Finding::warn('plan.not_always_on', ucfirst($role->label)." on a box that is on {$duty->label()} only.", $role->servesAll !== '' ? "Whenever it is off, the house is without {$role->servesAll}." : 'Whoever is outside cannot know when it is there.', 'Let it run around the clock, or give the job to a box that does.')]);
+            }
+        }
+
+        return $findings;
+    }
+}

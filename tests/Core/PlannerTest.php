@@ -1,0 +1,287 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Board\CatalogueReader;
+use Burrow\Board\LinkKind;
+use Burrow\Drawing\MemoryPicture;
+use Burrow\Plan\CardWear;
+use Burrow\Plan\Circumstances;
+use Burrow\Plan\CopyRate;
+use Burrow\Plan\CopyTime;
+use Burrow\Plan\Duty;
+use Burrow\Plan\FirstCopy;
+use Burrow\Plan\Heat;
+use Burrow\Plan\HoldUp;
+use Burrow\Plan\ImageTime;
+use Burrow\Plan\Level;
+use Burrow\Plan\MemoryFit;
+use Burrow\Plan\OldMachine;
+use Burrow\Plan\PartsCsv;
+use Burrow\Plan\PartsList;
+use Burrow\Plan\PayBack;
+use Burrow\Plan\PlanAnswer;
+use Burrow\Plan\PlanInput;
+use Burrow\Plan\ProcessorFit;
+use Burrow\Plan\RunningCost;
+use Burrow\Plan\Shelf;
+use Burrow\Plan\SupplyFit;
+use Burrow\Plan\WayOut;
+use Burrow\Plan\WaysOut;
+use Burrow\Quantity\Bytes;
+use Burrow\Quantity\Money;
+use Burrow\Role\RoleReader;
+
+/** The first few entries of each kind, or all of them. */
+function shelf(?int $few = null): Shelf
+{
+    $reader = new CatalogueReader;
+    $all = fn (string $kind): array => array_slice(array_map(fn (string $file) => $reader->{$kind === 'board' ? 'board' : $kind}(entry($kind, basename($file, '.yaml'))), glob("core/Board/data/{$kind}/*.yaml") ?: []), 0, $few);
+
+    return new Shelf($all('board'), $all('supply'), $all('cable'), $all('drive'), $all('image'), $all('card'), $all('case'));
+}
+
+/** @return list<string> ids of all jobs */
+function jobs(): array
+{
+    return array_map(fn (string $file): string => basename($file, '.yaml'), glob('core/Role/data/*.yaml') ?: []);
+}
+
+test('six cores with gigabit and USB 3 copy at the rate of the wire', function (): void {
+    // Common practice, no source: 113 MB/s. The wire gives 117.7 with time stamps (RFC 7323).
+    $copy = CopyRate::of(plan('granite', 'supply-3a', 'stout-05m'));
+    expect($copy?->limit()->name)->toBe('network')->and($copy?->rate()->inMegabytes())->toBeBetween(110.0, 118.7);
+});
+
+test('adding a job never lowers memory use or the speed wanted', function (): void {
+    mt_srand(20);
+    for ($i = 0; $i < 60; $i++) {
+        $names = jobs();
+        shuffle($names);
+        $few = implode(' ', array_slice($names, 0, $n = mt_rand(1, 4)));
+        $more = implode(' ', array_slice($names, 0, $n + 1));
+        expect(MemoryFit::of(plan(role: $more))->needed()->count)->toBeGreaterThanOrEqual(MemoryFit::of(plan(role: $few))->needed()->count)
+            ->and(ProcessorFit::of(plan(role: $more))->wanted())->toBeGreaterThanOrEqual(ProcessorFit::of(plan(role: $few))->wanted());
+    }
+});
+
+test('four levels of memory and of speed', function (): void {
+    $memory = fn (int $mebibytes): Level => MemoryFit::of(plan(role: 'automation-hub')->with(board: board('flint', ['memory_mib' => $mebibytes])))->level();
+    // 94 + 900 MiB are wanted.
+    expect([$memory(2048), $memory(1100), $memory(800), $memory(512)])->toBe([Level::RunsWell, Level::RunsSlowly, Level::Unusable, Level::DoesNotRun]);
+    $speed = fn (float $speed): Level => ProcessorFit::of(plan(role: 'media-library')->with(board: board('flint', ['speed' => $speed])))->level();
+    expect([$speed(15), $speed(8), $speed(4), $speed(1)])->toBe([Level::RunsWell, Level::RunsSlowly, Level::Unusable, Level::DoesNotRun]);
+});
+
+// Common practice: a desktop needs 4 GB; with 2 GB it stutters, with less it fails. A private cloud drive crawls on the smallest board.
+test('desktop and memory', function (string $board, ?string $code): void {
+    $codes = MemoryFit::of(plan($board, image: 'desktop-64', role: 'general-server'))->findings()->codes();
+    expect($code === null ? count($codes) : in_array($code, $codes, true))->toBe($code === null ? 1 : true);
+})->with([['flint', null], ['flint-2', 'plan.image_memory_low'], ['cobble', 'plan.image_memory_short']]);
+
+test('the smallest board is for a filter, not for a cloud drive', function (): void {
+    expect(PlanAnswer::to(plan('pebble', 'supply-2a5', 'stout-05m', null, LinkKind::Wireless, 'dns-filter', 'server-32', 'card-32-a1', 'open'))->fits())->toBeTrue()
+        ->and(PlanAnswer::to(plan('pebble', 'supply-2a5', 'stout-05m', 'stick-64', LinkKind::Wireless, 'cloud-drive', 'server-32'))->fits())->toBeFalse();
+});
+
+test('bits and dates decide which image starts a board', function (string $board, string $image, array $codes): void {
+    expect(array_values(array_intersect(ProcessorFit::of(plan($board, image: $image))->findings()->codes(), ['plan.image_bits', 'plan.image_too_old', 'plan.image_32_on_64', 'plan.needs_64_bit'])))->toBe($codes);
+})->with([
+    ['flint', 'server-64', []],
+    ['flint', 'server-32', ['plan.image_32_on_64']],
+    ['pebble', 'server-32', []],
+    ['pebble', 'server-64', ['plan.image_bits']],
+    ['granite', 'server-32-old', ['plan.image_too_old', 'plan.image_32_on_64']],
+    ['marl', 'server-32-old', []],
+]);
+
+test('a job that needs 64 bits says so on either lack', function (): void {
+    expect(ProcessorFit::of(plan('shale', image: 'server-32', role: 'cloud-drive'))->findings()->codes())->toContain('plan.needs_64_bit')
+        ->and(ProcessorFit::of(plan('flint', image: 'server-32', role: 'cloud-drive'))->findings()->codes())->toContain('plan.needs_64_bit')
+        ->and(ProcessorFit::of(plan('flint', image: 'server-64', role: 'cloud-drive'))->findings()->codes())->not->toContain('plan.needs_64_bit');
+});
+
+test('a database on a card wears it out, on a drive it does not', function (): void {
+    $onCard = plan(drive: null, role: 'automation-hub', card: 'card-16');
+    expect(CardWear::of($onCard)->finding()->code)->toBe('plan.card_wears_out')
+        // 16 GB × 300 cycles ÷ 8 ÷ (8 + 0.15) GB a day.
+        ->and(CardWear::of($onCard)->years())->toEqualWithDelta(16 * 300 / 8 / 8.15 / 365.25, 1e-9)
+        ->and(CardWear::of(plan(drive: null, role: 'automation-hub', card: 'card-64-endurance'))->finding()->code)->toBe('plan.card_lasts')
+        ->and(CardWear::of(plan(role: 'tv-recorder', drive: 'ssd-500', card: 'card-16'))->finding()->code)->toBe('plan.card_lasts');
+});
+
+test('a closed case in a warm room throttles, an open one does not', function (): void {
+    $at = fn (string $case, float $room): string => Heat::of(plan(case: $case)->with(circumstances: new Circumstances($room)))->finding()->code;
+    expect($at('closed', 30))->toBe('plan.heat_throttles')->and($at('vented', 24))->toBe('plan.heat_close')->and($at('fan', 30))->toBe('plan.heat_fits')
+        ->and(Heat::of(plan(case: 'fan'))->celsius())->toEqualWithDelta(24 + 6.4 * 4, 1e-9)
+        ->and(Heat::of(plan('old-laptop', 'brick-19v', 'fixed-15m'))->finding()->code)->toBe('plan.heat_own_cooling');
+});
+
+test('a year of running', function (): void {
+    $always = RunningCost::of(plan(drive: null));
+    // 2.9 W × 0.9 + 6.4 W × 0.1 = 3.25 W; × 8.76 × 0.30.
+    expect($always->watts())->toEqualWithDelta(3.25, 1e-9)->and($always->perYear()->cents)->toBe(854)
+        ->and(RunningCost::of(plan(drive: null)->with(circumstances: new Circumstances(duty: Duty::Travelling)))->perYear()->cents)->toBe(85);
+});
+
+// IEEE 802.3 clause 33: 12.95 W at the device for type 1, 25.5 W for type 2.
+test('power over the network cable keeps its budget', function (string $board, string $supply, ?string $drive, LinkKind $link, string $code): void {
+    expect(SupplyFit::of(plan($board, $supply, 'usual-1m', $drive, $link))->findings()->codes())->toContain($code);
+})->with([
+    ['lodestone', 'poe-type-1', 'ssd-500', LinkKind::Wired, 'plan.poe_fits'],
+    ['basalt', 'poe-type-1', 'spin-1t', LinkKind::Wired, 'plan.poe_too_weak'],
+    ['basalt', 'poe-type-2', 'spin-1t', LinkKind::Wired, 'plan.poe_fits'],
+    ['cobble', 'poe-type-2', null, LinkKind::Wired, 'plan.poe_not_taken'],
+    ['basalt', 'poe-type-2', null, LinkKind::Wireless, 'plan.poe_needs_cable'],
+]);
+
+test('a supply for another inlet is refused before anything else', function (): void {
+    expect(SupplyFit::of(plan('flint', 'brick-19v'))->findings()->codes())->toBe(['plan.supply_voltage'])
+        ->and(SupplyFit::of(plan('old-laptop', 'supply-3a'))->findings()->codes())->toBe(['plan.supply_voltage'])
+        ->and(SupplyFit::of(plan('old-laptop', 'brick-19v', 'usual-1m'))->findings()->codes())->toBe(['plan.cable_plug'])
+        ->and(SupplyFit::of(plan('old-laptop', 'brick-19v', 'fixed-15m'))->findings()->blocks())->toBeFalse();
+});
+
+test('what the jobs have plugged in counts, and a printer may feed back', function (): void {
+    $printer = SupplyFit::of(plan('cobble', 'supply-2a5', 'stout-05m', null, role: 'print-host'));
+    expect($printer->peak()->amps)->toEqualWithDelta(4.6 / 5.1 + 0.5, 1e-9)->and($printer->findings()->codes())->toContain('plan.back_feeding');
+});
+
+test('which jobs should not share a box', function (string $jobs, array $codes): void {
+    $found = array_values(array_filter(PlanAnswer::findings(plan('basalt', 'supply-5a', 'stout-05m', role: $jobs))->codes(), fn (string $code): bool => str_starts_with($code, 'plan.company')));
+    expect($found)->toBe($codes);
+})->with([
+    ['dns-filter tunnel-endpoint', []],
+    ['dns-filter container-host', ['plan.company_of_a_filter']],
+    ['print-host media-library', ['plan.company_of_a_printer']],
+    ['file-store tunnel-endpoint', ['plan.company_of_files']],
+    ['file-store', []],
+]);
+
+test('from what it is used comes before any part', function (): void {
+    $from = fn (string $client, string $job): array => PlanAnswer::findings(plan(role: $job)->with(circumstances: new Circumstances(client: $client)))->codes();
+    expect($from('television', 'file-store'))->toContain('plan.client_not_served')->and($from('phone', 'file-store'))->not->toContain('plan.client_not_served');
+});
+
+test('who serves all stays on', function (): void {
+    $on = fn (Duty $duty, string $job): array => PlanAnswer::findings(plan(role: $job)->with(circumstances: new Circumstances(duty: $duty)))->codes();
+    expect($on(Duty::PluggedIn, 'dns-filter'))->toContain('plan.not_always_on')->and($on(Duty::Travelling, 'travelling-store'))->not->toContain('plan.not_always_on')->and($on(Duty::AroundTheClock, 'dns-filter'))->not->toContain('plan.not_always_on');
+});
+
+// Common practice: a lite image to a 32 GB card takes 6 to 8 minutes with verify, a full desktop image about 15.
+test('writing an image takes what people measure', function (): void {
+    expect((new ImageTime(plan()))->time()->seconds / 60)->toBeBetween(6.0, 8.0)
+        ->and((new ImageTime(plan(image: 'desktop-64')))->time()->seconds / 60)->toBeBetween(12.0, 16.0);
+});
+
+test('a first copy over the line, a battery, and a subscription that ends', function (): void {
+    $plan = plan(role: 'travelling-store')->with(circumstances: new Circumstances(copy: Bytes::giga(500), upMegabits: 10, batteryWattHours: 60, subscription: Money::of(10)));
+    // 500 GB at 10 Mb/s ÷ 8 × 0.9.
+    expect((new FirstCopy($plan))->time()->seconds)->toEqualWithDelta(500e9 / (10e6 / 8 * 0.9), 1e-3)
+        ->and((new FirstCopy($plan))->finding()->code)->toBe('plan.first_copy_long')
+        ->and((new FirstCopy(plan()))->applies())->toBeFalse()
+        ->and((new HoldUp($plan))->time()->seconds)->toEqualWithDelta(60 * 0.85 / (3.25 + 2.5) * 3600, 1e-3)
+        ->and(PayBack::of($plan)?->months())->toEqualWithDelta(PartsList::of($plan)->total()->cents / (1000 - RunningCost::of($plan)->perYear()->cents / 12), 1e-9)
+        ->and(PayBack::of(plan()->with(circumstances: new Circumstances(subscription: Money::of(0.5))))?->finding()->code)->toBe('plan.never_pays')
+        ->and(PayBack::of(plan()))->toBeNull();
+});
+
+test('the uses of a rate', function (): void {
+    $uses = fn (string $board, LinkKind $link): array => array_keys(array_filter((new CopyTime(CopyRate::of(plan($board, link: $link)) ?? throw new LogicException, Bytes::giga(1)))->uses()));
+    expect($uses('pebble', LinkKind::Wireless))->toBe(['archive and backup'])->and($uses('flint', LinkKind::Wired))->toHaveCount(4);
+});
+
+test('the parts list leaves nothing out', function (): void {
+    $labels = fn (PlanInput $plan): array => array_map(fn ($part) => $part->label, PartsList::of($plan)->parts);
+    $thumb = $labels(plan('pebble', 'supply-2a5', 'usual-1m', 'stick-64', LinkKind::Wireless, 'print-host', 'server-32', 'card-16', 'closed'));
+    expect($thumb)->toContain('Adapter from micro-USB to a USB-A socket', 'Powered USB hub', 'Adapter from mini to full video')->not->toContain('Network cable')
+        ->and($labels(plan('marl', 'supply-2a5', image: 'server-32')))->toContain('Network cable')->not->toContain('Powered USB hub')
+        ->and($labels(plan('old-laptop', 'brick-19v', 'fixed-15m')))->not->toContain('Card, 32 GB, application class A1');
+});
+
+// Common practice: board 35, case 10, supply 5 to 8: just over 50, before what people leave out.
+test('a plain board with case and supply is just over fifty', function (): void {
+    $parts = PartsList::of(plan('cobble', 'supply-2a5', 'usual-1m', null, LinkKind::Wireless, 'dns-filter', case: 'closed'))->parts;
+    expect($parts[0]->price->plus($parts[1]->price)->plus(Money::of(8))->plus($parts[2]->price)->cents / 100)->toBeBetween(50.0, 56.0);
+});
+
+test('a spreadsheet takes no cell for a formula', function (): void {
+    $plan = plan()->with(case: (new CatalogueReader)->case(['label' => '=HYPERLINK("x"),1'] + entry('case', 'fan')));
+    $csv = PartsCsv::of(PartsList::of($plan));
+    expect($csv)->toContain("\"'=HYPERLINK(\"\"x\"\"),1\"")->and(array_map(fn (string $line): int => count(str_getcsv($line, escape: '')), explode("\r\n", trim($csv))))->each->toBe(3);
+});
+
+test('a retired machine is mentioned when it is the better buy', function (): void {
+    expect(OldMachine::finding(plan(role: 'media-library'), shelf()->boards)?->code)->toBe('plan.old_machine')
+        ->and(OldMachine::finding(plan(role: 'dns-filter'), shelf()->boards))->toBeNull()
+        ->and(OldMachine::finding(plan('old-laptop', 'brick-19v', 'fixed-15m', role: 'media-library'), shelf()->boards))->toBeNull();
+});
+
+test('a way out is offered for a weak supply, cheapest first', function (): void {
+    $ways = (new WaysOut(shelf()))->from(plan('flint', 'charger-1a'));
+    $cents = array_map(fn (WayOut $way): int => $way->cents, $ways);
+    $sorted = $cents;
+    sort($sorted);
+    expect(array_map(fn (WayOut $way): string => $way->sentence(), $ways))->toContain('Supply, 5.1 V 3 A')->and($cents)->toBe($sorted)
+        ->and((new WaysOut(shelf()))->from(plan()))->toBe([]);
+});
+
+test('ways out agree with an exhaustive search', function (string $board, string $supply, string $cable, ?string $drive, string $role, string $image, string $case): void {
+    $plan = plan($board, $supply, $cable, $drive, LinkKind::Wired, $role, $image, 'card-32-a1', $case);
+    $shelf = shelf(3);
+    // Every plan that differs in one or two parts, tried one by one.
+    $cures = [];
+    $choices = $shelf->choices();
+    $names = array_keys($choices);
+    $id = fn (mixed $part): string => $part instanceof LinkKind ? $part->value : ($part->id ?? 'none');
+    foreach ($names as $i => $first) {
+        foreach ($choices[$first] as $a) {
+            if ($id($a) === $id($plan->{$first})) {
+                continue;
+            }
+            $one = $plan->with(...[$first => $a]);
+            if (WaysOut::isCured($one)) {
+                $cures[] = PartsList::of($one)->total()->cents;
+            }
+            foreach (array_slice($names, $i + 1) as $second) {
+                foreach ($choices[$second] as $b) {
+                    if ($id($b) !== $id($plan->{$second}) && WaysOut::isCured($plan->with(...[$first => $a, $second => $b])) && ! WaysOut::isCured($one) && ! WaysOut::isCured($plan->with(...[$second => $b]))) {
+                        $cures[] = PartsList::of($plan->with(...[$first => $a, $second => $b]))->total()->cents;
+                    }
+                }
+            }
+        }
+    }
+    sort($cures);
+    $base = PartsList::of($plan)->total()->cents;
+    $found = array_map(fn (WayOut $way): int => $way->cents + $base, (new WaysOut($shelf))->from($plan));
+    expect($found)->toBe(WaysOut::isCured($plan) ? [] : array_slice($cures, 0, 4));
+})->with([
+    ['flint', 'charger-1a', 'usual-1m', 'ssd-500', 'file-store', 'server-64', 'vented'],
+    ['basalt', 'supply-5a', 'thin-2m', 'ssd-120', 'file-store', 'server-64', 'fan'],
+    ['cobble', 'supply-2a5', 'fixed-15m', null, 'file-store', 'server-64', 'vented'],
+    ['flint-2', 'supply-3a', 'stout-05m', 'ssd-500', 'general-server', 'desktop-64', 'closed'],
+    ['pebble', 'charger-1a', 'thin-2m', null, 'cloud-drive', 'server-64', 'closed'],
+    ['flint', 'supply-3a', 'usual-1m', 'ssd-500', 'dns-filter', 'server-64', 'vented'],
+]);
+
+test('every job fits some plan from the catalogue', function (): void {
+    foreach (jobs() as $job) {
+        $role = (new RoleReader)->role(entry('role', $job));
+        $client = new Circumstances(client: $role->clients[0]);
+        $plan = plan('basalt', 'supply-5a', 'stout-05m', role: $job, case: 'fan')->with(circumstances: $client);
+        expect([$job => PlanAnswer::findings($plan)->blocks()])->toBe([$job => false]);
+    }
+});
+
+test('memory is drawn to scale, and what does not fit sticks out', function (): void {
+    $picture = MemoryPicture::of(plan('cobble', role: 'file-store dns-filter'));
+    expect(array_map(fn ($piece) => $piece['label'], $picture->pieces))->toBe(['system', 'files', 'names'])->and($picture->end)->toBe((float) MemoryPicture::WIDTH)
+        ->and($picture->pieces[1]['width'] / $picture->pieces[2]['width'])->toEqualWithDelta(160 / 180, 1e-6);
+    $over = MemoryPicture::of(plan('marl', role: 'cloud-drive'));
+    expect($over->end)->toBeLessThan((float) MemoryPicture::WIDTH)->and($over->pieces[1]['over'])->toBeTrue();
+});
+
+test('a household is within bounds', function (): void {
+    expect(fn () => new Circumstances(roomCelsius: 90))->toThrow(InvalidArgumentException::class)->and(fn () => new Circumstances(upMegabits: 0))->toThrow(InvalidArgumentException::class);
+});
