@@ -54,6 +54,8 @@ Route::middleware('auth')->group(function (): void {
 
     Route::middleware('keeper')->group(function (): void {
         Route::post('/plan', [PlanController::class, 'store'])->name('plan.store');
+        Route::post('/plan/drawer', [PlanController::class, 'drawer'])->name('plan.drawer');
+        Route::post('/boxes/{box}/measured', [BoxController::class, 'measured'])->name('box.measured');
         Route::post('/plan/keep', [PlanController::class, 'keep'])->name('plan.keep');
         Route::delete('/plan/variants/{plan}', [PlanController::class, 'drop'])->name('plan.drop');
         Route::post('/boxes/{box}/name', [NameController::class, 'update'])->name('box.name.update');

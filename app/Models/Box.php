@@ -75,6 +75,12 @@ class Box extends Model
         return $this->hasOne(Run::class)->latestOfMany();
     }
 
+    /** @return HasMany<Measurement, $this> */
+    public function measurements(): HasMany
+    {
+        return $this->hasMany(Measurement::class)->latest('id');
+    }
+
     /** @return HasMany<JournalEntry, $this> */
     public function journal(): HasMany
     {

@@ -54,6 +54,16 @@ final readonly class PartsList
         return array_reduce($this->parts, fn (Money $sum, Part $part): Money => $sum->plus($part->price), Money::of(0));
     }
 
+    /**
+     * What is left to pay when some of it lies in the drawer already.
+     *
+     * @param  list<string>  $drawer  labels of parts
+     */
+    public function toBuy(array $drawer): Money
+    {
+        return array_reduce(array_filter($this->parts, fn (Part $part): bool => ! in_array($part->label, $drawer, true)), fn (Money $sum, Part $part): Money => $sum->plus($part->price), Money::of(0));
+    }
+
     /** @return list<Part> */
     private static function adapters(PlanInput $plan): array
     {

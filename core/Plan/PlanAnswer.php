@@ -28,18 +28,24 @@ final readonly class PlanAnswer implements JsonSerializable
         return new self($plan, self::findings($plan)->gravestFirst(), MemoryFit::of($plan), CopyRate::of($plan), PartsList::of($plan));
     }
 
-    /** Every judgement of a plan, in the order of the sheet. */
+    /** Every judgement of a plan: what it is for, then what it is made of, then the money. */
     public static function findings(PlanInput $plan): Findings
     {
         return Usage::findings($plan)
-            ->and(ProcessorFit::of($plan)->findings())
+            ->and(self::findingsOfParts($plan))
+            ->and(Company::findings($plan))
+            ->and((new FirstCopy($plan))->applies() ? [(new FirstCopy($plan))->finding()] : [])
+            ->and(array_filter([PayBack::of($plan)?->finding()]));
+    }
+
+    /** Those that another part could change. */
+    public static function findingsOfParts(PlanInput $plan): Findings
+    {
+        return ProcessorFit::of($plan)->findings()
             ->and(MemoryFit::of($plan)->findings())
             ->and(SupplyFit::of($plan)->findings())
             ->and([Heat::of($plan)->finding(), CardWear::of($plan)->finding()])
-            ->and(Company::findings($plan))
-            ->and(self::links($plan, CopyRate::of($plan)))
-            ->and((new FirstCopy($plan))->applies() ? [(new FirstCopy($plan))->finding()] : [])
-            ->and(array_filter([PayBack::of($plan)?->finding()]));
+            ->and(self::links($plan, CopyRate::of($plan)));
     }
 
     /** Nothing stops it; warnings may stand. */

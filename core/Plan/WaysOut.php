@@ -44,10 +44,10 @@ final readonly class WaysOut
         return array_slice($ways, 0, self::OFFERED);
     }
 
-    /** Nothing stops it and nothing warns. */
+    /** Nothing about its parts stops it or warns; which jobs share the box is not a matter of parts. */
     public static function isCured(PlanInput $plan): bool
     {
-        return (PlanAnswer::findings($plan)->worst()?->rank() ?? 0) < Severity::Warn->rank();
+        return (PlanAnswer::findingsOfParts($plan)->worst()?->rank() ?? 0) < Severity::Warn->rank();
     }
 
     /** @return list<array{name: string, part: mixed}> */

@@ -154,6 +154,18 @@ return new class extends Migration
             $table->json('choices');
             $table->timestamps();
         });
+        Schema::create('drawer_parts', function (Blueprint $table): void {
+            $table->id();
+            $table->string('label', 160)->unique();
+            $table->timestamps();
+        });
+        Schema::create('measurements', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('box_id')->constrained()->cascadeOnDelete();
+            $table->double('megabytes');
+            $table->double('idle');
+            $table->timestamps();
+        });
         Schema::create('jobs', function (Blueprint $table): void {
             $table->id();
             $table->string('queue')->index();
@@ -176,7 +188,7 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['failed_jobs', 'jobs', 'plans', 'catalogue_entries', 'journal_entries', 'run_steps', 'runs', 'stores', 'openings', 'services', 'box_dependencies', 'box_jobs', 'boxes', 'networks', 'users'] as $table) {
+        foreach (['failed_jobs', 'jobs', 'measurements', 'drawer_parts', 'plans', 'catalogue_entries', 'journal_entries', 'run_steps', 'runs', 'stores', 'openings', 'services', 'box_dependencies', 'box_jobs', 'boxes', 'networks', 'users'] as $table) {
             Schema::dropIfExists($table);
         }
     }

@@ -15,6 +15,7 @@ use Burrow\Plan\Heat;
 use Burrow\Plan\HoldUp;
 use Burrow\Plan\ImageTime;
 use Burrow\Plan\Level;
+use Burrow\Plan\MeasuredRate;
 use Burrow\Plan\MemoryFit;
 use Burrow\Plan\OldMachine;
 use Burrow\Plan\PartsCsv;
@@ -30,6 +31,7 @@ use Burrow\Plan\WayOut;
 use Burrow\Plan\WaysOut;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Money;
+use Burrow\Quantity\Rate;
 use Burrow\Role\RoleReader;
 
 /** The first few entries of each kind, or all of them. */
@@ -284,4 +286,26 @@ test('memory is drawn to scale, and what does not fit sticks out', function (): 
 
 test('a household is within bounds', function (): void {
     expect(fn () => new Circumstances(roomCelsius: 90))->toThrow(InvalidArgumentException::class)->and(fn () => new Circumstances(upMegabits: 0))->toThrow(InvalidArgumentException::class);
+});
+
+// Common practice, no source: the three measured rates with what was idle, and the limit that each of them met.
+test('a measured rate names its limit', function (string $board, LinkKind $link, float $megabytes, float $idle, string $code, string $limit): void {
+    $finding = (new MeasuredRate(plan($board, link: $link), Rate::megabytesPerSecond($megabytes), $idle))->finding();
+    expect($finding->code)->toBe($code)->and($finding->found)->toContain($limit);
+})->with([
+    'single core, nothing idle' => ['pebble', LinkKind::Wireless, 1.4, 0.0, 'plan.measured_processor', 'processor'],
+    'quad core on Wi-Fi, 81 % idle' => ['cobble', LinkKind::Wireless, 4.0, 0.81, 'plan.measured_as_modelled', 'Wi-Fi'],
+    'six cores on gigabit' => ['granite', LinkKind::Wired, 113.0, 0.7, 'plan.measured_as_modelled', 'network'],
+    'a cable that fell back' => ['flint', LinkKind::Wired, 11.2, 0.9, 'plan.measured_below', '118 MB/s'],
+    'only the first seconds' => ['cobble', LinkKind::Wired, 95.0, 0.9, 'plan.measured_above', '11.8 MB/s'],
+]);
+
+test('what lies in the drawer is not bought again', function (): void {
+    $list = PartsList::of(plan());
+    expect($list->toBuy([])->cents)->toBe($list->total()->cents)
+        ->and($list->toBuy(['Network cable', 'Supply, 5.1 V 3 A', 'not in the list'])->cents)->toBe($list->total()->cents - 1200);
+});
+
+test('jobs that should not share a box do not hide the ways out', function (): void {
+    expect((new WaysOut(shelf()))->from(plan('flint', 'supply-2a5', 'stout-05m', role: 'dns-filter container-host')))->not->toBe([]);
 });

@@ -81,3 +81,18 @@ test('an own entry stands before the built-in one of its name, which stays reada
 test('any entry can be opened for changing', function (): void {
     $this->asKeeper()->get('/catalogue?edit=board/flint')->assertOk()->assertSee('label: Flint')->assertSee('<option value="board" selected', false);
 });
+
+test('what lies in the drawer comes off the sum', function (): void {
+    $this->asKeeper()->get('/plan')->assertSee('Parts, 144 together')->assertDontSee('to buy');
+    $this->from('/plan')->post('/plan/drawer', ['part' => 'Network cable'])->assertRedirect('/plan');
+    $this->get('/plan')->assertSee('Parts, 144 together, 140 to buy')->assertSee('in the drawer');
+    $this->post('/plan/drawer', ['part' => 'Network cable']);
+    $this->get('/plan')->assertDontSee('to buy');
+});
+
+test('a measured rate is logged and judged on the page of its box', function (): void {
+    $box = Box::query()->where('name', 'larder')->firstOrFail();
+    $this->asKeeper()->from("/boxes/{$box->id}")->followingRedirects()->post("/boxes/{$box->id}/measured", ['megabytes' => '0', 'idle' => '120'])->assertSee('above zero')->assertSee('0 to 100');
+    $this->followingRedirects()->post("/boxes/{$box->id}/measured", ['megabytes' => '110', 'idle' => '62'])->assertSee('The network was the limit at 110 MB/s');
+    expect(JournalEntry::query()->where('kind', 'measured')->value('text'))->toContain('110 MB/s');
+});

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Catalogue\Catalogue;
 use App\Models\Box;
+use App\Plan\Choices;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Linter;
 use Burrow\Intake\Intake;
+use Burrow\Plan\WaysOut;
 use Illuminate\Console\Command;
 use Illuminate\Http\Client\PendingRequest;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Http;
 use RuntimeException;
 
@@ -26,6 +30,7 @@ final class SpeedCommand extends Command
     {
         $this->pages((string) $this->argument('base'));
         $this->readers($intake);
+        $this->ways();
         $this->line(sprintf('%-34s %6.1f ms', 'lint of a card folder', $this->median(fn () => (new Linter)->lint(new CardFolder(['user-data' => "#cloud-config\nhostname: wren\n", 'meta-data' => "instance-id: a\n", 'network-config' => "version: 2\n"])))));
 
         return 0;
@@ -49,6 +54,14 @@ final class SpeedCommand extends Command
         foreach ($times as $name => $all) {
             $this->line(sprintf('%-34s %6.1f ms  %4.1f × blank', $name, $this->middle($all), $this->middle($all) / $blank));
         }
+    }
+
+    private function ways(): void
+    {
+        $catalogue = app(Catalogue::class);
+        $plan = Choices::from(Request::create('/', 'GET', ['role' => 'media-library', 'board' => 'cobble', 'supply' => 'charger-1a', 'case' => 'closed', 'image' => 'desktop-64']), $catalogue)->input();
+        $ways = new WaysOut($catalogue->shelf());
+        $this->line(sprintf('%-34s %6.1f ms', 'ways out over the whole catalogue', $this->median(fn () => $ways->from($plan), 9)));
     }
 
     private function readers(Intake $intake): void

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Catalogue\Catalogue;
 use App\Models\Box;
+use App\Models\DrawerPart;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Plan;
@@ -42,6 +43,7 @@ final class PlanController
             'ways' => (new WaysOut($this->catalogue->shelf()))->from($choices->input()),
             'catalogue' => $this->catalogue,
             'variants' => Plan::query()->count(),
+            'drawer' => DrawerPart::labels(),
         ])->fragmentIf($request->hasHeader('HX-Request') && ! $request->hasHeader('HX-Boosted'), 'answer');
     }
 
@@ -102,6 +104,17 @@ final class PlanController
         $plan->delete();
 
         return redirect()->route('variants');
+    }
+
+    /** What lies in the drawer already is not bought again. */
+    public function drawer(Request $request): RedirectResponse
+    {
+        $label = mb_substr($request->string('part')->trim()->value(), 0, 160);
+        if ($label !== '') {
+            DrawerPart::toggle($label);
+        }
+
+        return back(fallback: route('plan'));
     }
 
     public function yaml(Request $request): Response

@@ -39,6 +39,18 @@
                 @forelse ($box->stores as $store)
                     <dl class="facts"><dt>disk</dt><dd>{{ $store->bytes ? \Burrow\Quantity\Bytes::of($store->bytes)->decimal() : '' }} <span class="mono">{{ $store->serial }}</span></dd><dt>mounted at</dt><dd class="mono">{{ $store->mount_point }}</dd><dt>file system</dt><dd class="mono">{{ $store->uuid }}</dd><dt>share</dt><dd class="mono">{{ $store->share }}</dd></dl>
                 @empty <p class="soft">No disk of its own.</p> @endforelse
+                @if ($box->drive !== null)
+                    <h3>How fast it copies</h3>
+                    @if ($judged !== null)<x-slim :finding="$judged" />@endif
+                    <form method="post" action="{{ route('box.measured', $box) }}">@csrf
+                        <div class="pair">
+                            @foreach (['megabytes' => 'Settled rate, MB/s', 'idle' => 'Processor idle, %'] as $name => $label)
+                                <div class="field-set"><label for="{{ $name }}">{{ $label }}</label><input class="in code" id="{{ $name }}" name="{{ $name }}" inputmode="decimal" value="{{ old($name) }}" @error($name) aria-invalid="true" aria-describedby="{{ $name }}-says" @enderror>@error($name)<p class="hint" id="{{ $name }}-says">{{ $message }}</p>@enderror</div>
+                            @endforeach
+                        </div>
+                        <p class="hint">One file of about 1 GB; leave out the first seconds.</p><button class="ghost">Log it</button>
+                    </form>
+                @endif
             </section>
             <section class="sheet"><h2>History</h2>
                 @forelse ($entries as $entry)<p class="slim"><span class="soft"><x-when :at="$entry->at" /></span> <span>{{ $entry->text }}</span></p>@empty <p class="soft">Nothing yet.</p> @endforelse

@@ -25,11 +25,11 @@
                 </div>
                 <div class="four">
                     <x-choice name="link" label="Network" :options="['wired' => 'cable', 'wireless' => 'Wi-Fi']" :chosen="$choices->get('link')" />
-                    @foreach (['down' => 'Line down, Mb/s', 'up' => 'Line up, Mb/s', 'battery' => 'Battery, Wh'] as $name => $label)<div class="field-set"><label for="{{ $name }}">{{ $label }}</label><input class="in num" id="{{ $name }}" name="{{ $name }}" inputmode="decimal" value="{{ $choices->get($name) }}"></div>@endforeach
+                    @foreach (['down' => 'Down, Mb/s', 'up' => 'Up, Mb/s', 'battery' => 'Battery, Wh'] as $name => $label)<div class="field-set"><label for="{{ $name }}">{{ $label }}</label><input class="in num" id="{{ $name }}" name="{{ $name }}" inputmode="decimal" value="{{ $choices->get($name) }}"></div>@endforeach
                     <div class="field-set"><label for="room">Room, °C</label><input class="in num" id="room" name="room" inputmode="decimal" value="{{ $choices->get('room') }}"></div>
                     <div class="field-set"><label for="price">Price of a kWh</label><input class="in num" id="price" name="price" inputmode="decimal" value="{{ $choices->get('price') }}"></div>
                     <div class="field-set"><label for="copy">Copy, GB</label><input class="in num" id="copy" name="copy" inputmode="decimal" value="{{ $choices->get('copy') }}"></div>
-                    <div class="field-set"><label for="subscription">Replaces, a month</label><input class="in num" id="subscription" name="subscription" inputmode="decimal" value="{{ $choices->get('subscription') }}"></div>
+                    <div class="field-set"><label for="subscription">Ends, a month</label><input class="in num" id="subscription" name="subscription" inputmode="decimal" value="{{ $choices->get('subscription') }}"></div>
                 </div>
                 <noscript><button class="ghost">Answer</button></noscript>
             </section>
@@ -68,8 +68,8 @@
                     @foreach ($answer->workings() as $working)<x-working :working="$working" />@endforeach
                 </div>
                 <div class="sheet">
-                    <h2>Parts, {{ $answer->price() }} together</h2>
-                    <table class="list"><tbody>@foreach ($answer->parts->parts as $part)<tr><td>{{ $part->label }}@if ($part->because !== '')<br><span class="soft">{{ $part->because }}</span>@endif</td><td class="mono whole">{{ $part->price }}</td></tr>@endforeach</tbody></table>
+                    <h2>Parts, {{ $answer->price() }} together{{ $drawer === [] ? '' : ', '.$answer->parts->toBuy($drawer).' to buy' }}</h2>
+                    <table class="list"><tbody>@foreach ($answer->parts->parts as $part)@php($have = in_array($part->label, $drawer, true))<tr><td @class(['soft' => $have])>{{ $part->label }}@if ($part->because !== '')<br><span class="soft">{{ $part->because }}</span>@endif</td><td class="mono whole">{{ $part->price }}</td><td class="whole"><button class="plain" form="drawer" name="part" value="{{ $part->label }}">{{ $have ? 'in the drawer: take out' : 'have it' }}</button></td></tr>@endforeach</tbody></table>
                     <p class="row"><a href="{{ route('plan.parts', $choices->toArray()) }}">as CSV</a> <a href="{{ route('plan.yaml', $choices->toArray()) }}">the plan as YAML</a></p>
                 </div>
                 <div class="sheet scroll">
@@ -91,4 +91,5 @@
         </div>
     </form>
     <form id="keep" method="post" action="/plan">@csrf</form>
+    <form id="drawer" method="post" action="/plan/drawer">@csrf</form>
 </x-page>
