@@ -24,7 +24,12 @@ $picture = function (string $name, ?string $path = null) use ($chrome, $folder):
 };
 
 $picture('ground', '/');
-$picture('plan', '/plan?board=cobble&supply=supply-2a5&cable=thin-1m');
+$picture('plan', '/plan?board=cobble&supply=supply-2a5&cable=thin-1m&also=dns-filter');
+foreach (['board=cobble&supply=supply-2a5&cable=stout-05m', 'board=flint', 'board=old-laptop&supply=brick-19v&cable=fixed-15m'] as $variant) {
+    $chrome->go('/plan?'.$variant)->press('Set beside others');
+    $chrome->until(fn (): bool => $chrome->has('table.beside'));
+}
+$picture('variants', '/plan/variants?differences=1');
 $chrome->go('/plan')->press('Keep this plan');
 $chrome->until(fn (): bool => $chrome->has('#checks'));
 $chrome->find('#name')->sendKeys('wren.local');
@@ -39,26 +44,20 @@ $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
 $picture('card');
 $chrome->press('Put the card into');
 $chrome->until(fn (): bool => str_contains($chrome->text(), 'is in its board'));
-$chrome->driver->findElement(WebDriverBy::xpath("//section[.//h2[normalize-space()='wren']]//button"))->click();
+$chrome->driver->findElement(WebDriverBy::xpath("//section[.//h2[normalize-space()='wren']]//button[contains(., 'Power on')]"))->click();
 $chrome->until(fn (): bool => str_contains($chrome->text(), 'host key SHA256:'), 25);
 $picture('bench');
 
 $wren = '/boxes/7';
-$chrome->go($wren.'/card');
-$chrome->find('#public_key')->sendKeys('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
-$chrome->press('Make the files');
-$chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
 $chrome->press('Bring it up');
 $chrome->until(fn (): bool => $chrome->has('#step-title'));
-for ($turn = 0; $turn < 60 && ! str_contains($chrome->find('#step-title')->getText(), 'Bring the system up to date'); $turn++) {
-    $reboot = str_contains($chrome->find('#step-title')->getText(), 'Restart') && ! $chrome->has('pre.screen') && ! $chrome->has('.dial');
-    $chrome->click($chrome->has("button[formaction$='/reserve']") ? "button[formaction$='/reserve']" : ($reboot ? "button[formaction$='/type']" : '[data-done]'));
+$typed = '';
+for ($turn = 0; $turn < 60 && ! (str_contains($title = $chrome->find('#step-title')->getText(), 'Bring the system up to date') && $chrome->has('.dial')); $turn++) {
+    $type = $chrome->has("button[formaction$='/type']") && $typed !== $title;
+    $typed = $type ? $title : $typed;
+    $chrome->click($chrome->has("button[formaction$='/reserve']") ? "button[formaction$='/reserve']" : ($type ? "button[formaction$='/type']" : '[data-done]'));
     usleep(400000);
 }
-$chrome->click("button[formaction$='/type']");
-usleep(400000);
-$chrome->click('[data-done]');
-$chrome->until(fn (): bool => $chrome->has('.dial'));
 $picture('run');
 
 foreach (['box' => '/boxes/2', 'reach' => '/reach', 'ports' => '/ports', 'addresses' => '/addresses', 'stores' => '/stores', 'upkeep' => '/upkeep', 'journal' => '/journal', 'catalogue' => '/catalogue', 'settings' => '/settings'] as $name => $path) {

@@ -19,7 +19,7 @@ test('a plan that fits, and one that does not', function (): void {
     $weak = burrowCommand('plan weak.yaml --json', folder: $folder);
     expect($weak['exit'])->toBe(1)->and(json_decode($weak['out'], true)['fits'])->toBeFalse()->and(json_decode($weak['out'], true)['workings'][2]['code'])->toBe('plan.voltage_at_board');
     $odd = burrowCommand('plan odd.yaml', folder: $folder);
-    expect($odd['exit'])->toBe(1)->and($odd['out'])->toContain('stop plan.unknown_part odd.yaml:2 There is no board “marble”')->toContain('Known: basalt, cobble');
+    expect($odd['exit'])->toBe(1)->and($odd['out'])->toContain('stop plan.unknown_part odd.yaml:2 There is no board “marble”')->toContain('Known: pebble, marl');
     expect(burrowCommand('plan nothing.yaml', folder: $folder)['exit'])->toBe(2);
 });
 
