@@ -82,7 +82,9 @@ final readonly class Console
         $names = $board->pending > 0 ? $this->index->pending() : [];
         $count = count($names);
         $board->pending = 0;
-        $board->system['upgraded'] = 'yes';
+        if ($count > 0) {
+            $board->system['upgraded'] = 'yes';
+        }
         $list = $count === 0 ? '' : "The following packages will be upgraded:\n  ".implode(' ', $names)."\n";
         $scroll = implode("\n", array_map(fn (string $name): string => "Setting up {$name} ...", $names));
 

@@ -47,7 +47,9 @@ test('what the tool writes boots: a lease under its name, and remote login', fun
     $this->bench->boot(written());
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
     $leases = Intake::standard()->read('leases', $this->bench->ask(['do' => 'leases'])['text'])->all(Lease::class);
-    expect($leases[0]->name)->toBe('wren')->and((string) $leases[0]->address)->toBe('172.22.8.100')->and((string) $leases[0]->mac)->toBe('02:4b:1e:90:00:07');
+    expect($leases[0]->name)->toBe('wren')
+        ->and((string) $leases[0]->address)->toBe('172.22.8.100')
+        ->and((string) $leases[0]->mac)->toBe('02:4b:1e:90:00:07');
 });
 
 test('names of all kinds boot and pass the linter', function (string $name): void {
@@ -85,7 +87,8 @@ test('a broken network-config leaves it silent', function (): void {
 test('no card, no life', function (): void {
     $this->bench->boot([]);
     usleep(200000);
-    expect($this->bench->board()['phase'])->toBe('no card')->and($this->bench->board()['address'])->toBeNull();
+    expect($this->bench->board()['phase'])->toBe('no card')
+        ->and($this->bench->board()['address'])->toBeNull();
 });
 
 test('the three states of a door are told apart', function (): void {
@@ -156,7 +159,8 @@ test('the bench forgets nothing when it is stopped', function (): void {
     $before = $this->bench->board()['fingerprint'];
     $this->bench->stop();
     $this->bench->start();
-    expect($this->bench->isOpen('127.22.8.100', 22))->toBeTrue()->and($this->bench->board()['fingerprint'])->toBe($before);
+    expect($this->bench->isOpen('127.22.8.100', 22))->toBeTrue()
+        ->and($this->bench->board()['fingerprint'])->toBe($before);
 });
 
 test('password hashes of a card do not reach the state file', function (): void {

@@ -43,7 +43,14 @@ test('at 1280 by 800 the main task of a page is seen without scrolling', functio
     $chrome = (new Chrome(base()))->login()->go($page);
     $bottom = $chrome->driver->executeScript('return document.querySelector(arguments[0]).getBoundingClientRect().bottom', [$selector]);
     expect($bottom)->toBeLessThanOrEqual(800);
-})->with([['/', '.picture svg'], ['/plan', 'button[form=keep]'], ['/boxes/2/name', '[data-done]'], ['/boxes/2/card', '[data-done]'], ['/addresses', '.band'], ['/settings', '[data-done]']]);
+})->with([
+    ['/', '.picture svg'],
+    ['/plan', 'button[form=keep]'],
+    ['/boxes/2/name', '[data-done]'],
+    ['/boxes/2/card', '[data-done]'],
+    ['/addresses', '.band'],
+    ['/settings', '[data-done]'],
+]);
 
 test('a copied command is the command', function (): void {
     $chrome = (new Chrome(base()))->login()->go('/upkeep');

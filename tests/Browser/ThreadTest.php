@@ -107,7 +107,8 @@ test('the whole thread by mouse', function (): void {
     foreach (['/' => 'Six of seven boxes answer', '/ports' => '172.22.8.16', '/upkeep' => 'Wren', '/stores' => 'SEED', '/addresses' => '172.22.8.16', '/journal' => 'wren is in service'] as $page => $text) {
         expect($chrome->go($page)->text())->toContain($text);
     }
-    expect($chrome->go('/')->has("svg a[aria-label^='wren 172.22.8.16']"))->toBeTrue()->and($chrome->complaints())->toBe([]);
+    expect($chrome->go('/')->has("svg a[aria-label^='wren 172.22.8.16']"))->toBeTrue()
+        ->and($chrome->complaints())->toBe([]);
 });
 
 test('the whole thread by keyboard alone', function (): void {
@@ -180,7 +181,8 @@ test('the whole thread by keyboard alone', function (): void {
     $keys('j');
     expect($focused('[data-stop]'))->toBeTrue();
     $keys('?');
-    expect($chrome->find('#keys')->getAttribute('open'))->not->toBeNull()->and($chrome->complaints())->toBe([]);
+    expect($chrome->find('#keys')->getAttribute('open'))->not->toBeNull()
+        ->and($chrome->complaints())->toBe([]);
 });
 
 test('a broken card leaves the bench board out of reach, and the tool says why', function (): void {
@@ -198,7 +200,8 @@ test('a broken card leaves the bench board out of reach, and the tool says why',
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'unhandled non-multipart text, ignored'), 20);
     usleep(6500000);
     $offset = (int) getenv('BENCH_OFFSET');
-    expect(@stream_socket_client('tcp://127.22.8.11:'.(22 + $offset), timeout: 1))->toBeFalse()->and(@stream_socket_client('tcp://127.22.8.11:'.(445 + $offset), timeout: 1))->toBeFalse();
+    expect(@stream_socket_client('tcp://127.22.8.11:'.(22 + $offset), timeout: 1))->toBeFalse()
+        ->and(@stream_socket_client('tcp://127.22.8.11:'.(445 + $offset), timeout: 1))->toBeFalse();
 });
 
 test('power lost in the middle of a run: it is where it was', function (): void {
@@ -236,5 +239,6 @@ test('power lost in the middle of a run: it is where it was', function (): void 
 
     $chrome->driver->navigate()->refresh();
     $chrome->until(fn (): bool => $chrome->has('.dial'));
-    expect($chrome->find('#step-title')->getText())->toBe('First boot')->and($chrome->find('.dial [data-ends]')->getAttribute('data-ends'))->toBe($ends);
+    expect($chrome->find('#step-title')->getText())->toBe('First boot')
+        ->and($chrome->find('.dial [data-ends]')->getAttribute('data-ends'))->toBe($ends);
 });

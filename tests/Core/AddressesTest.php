@@ -52,7 +52,10 @@ test('the proposed address is never refused', function (): void {
 
 test('clashes are refused with their reason', function (string $address, string $code, string $word): void {
     $finding = book(taken: ['larder' => '172.22.8.11'])->check($address)->list[0];
-    expect($finding->code)->toBe($code)->and($finding->found.$finding->why)->toContain($word)->and($finding->do)->toContain('172.22.8.10')->and($finding->place?->field)->toBe('address');
+    expect($finding->code)->toBe($code)
+        ->and($finding->found.$finding->why)->toContain($word)
+        ->and($finding->do)->toContain('172.22.8.10')
+        ->and($finding->place?->field)->toBe('address');
 })->with([
     ['172.22.8.300', 'addresses.not_an_address', '172.22.8.300'],
     ['172.22.9.5', 'addresses.outside_prefix', '172.22.8.255'],
@@ -72,7 +75,8 @@ test('what is free passes', function (): void {
 
 test('a network is described field by field', function (array $typed, array $fields): void {
     $check = NetworkCheck::of(...array_replace(['172.22.8.0/24', '172.22.8.1', '172.22.8.100', '172.22.8.199', 'thistledown.home.arpa', 'Europe/London'], $typed));
-    expect(array_values(array_unique(array_map(fn ($f) => $f->place?->field, $check->findings->list))))->toBe($fields)->and($check->network === null)->toBe($fields !== []);
+    expect(array_values(array_unique(array_map(fn ($f) => $f->place?->field, $check->findings->list))))->toBe($fields)
+        ->and($check->network === null)->toBe($fields !== []);
 })->with([
     [[], []],
     [['172.22.8.5/24'], ['prefix']],

@@ -33,7 +33,9 @@ function lease(string $mac, string $address, ?string $name): Lease
 test('a playbook has every step once, the cable first and power before any wait', function (): void {
     foreach (['file-store', 'dns-filter', 'tunnel-endpoint'] as $role) {
         $ids = array_map(fn (StepTemplate $step) => $step->id, playbook($role)->steps);
-        expect($ids)->toBe(array_values(array_unique($ids)))->and($ids[0])->toBe('cable')->and($ids[1])->toBe('first-boot');
+        expect($ids)->toBe(array_values(array_unique($ids)))
+            ->and($ids[0])->toBe('cable')
+            ->and($ids[1])->toBe('first-boot');
     }
 });
 
@@ -48,7 +50,9 @@ test('every value a command asks for is one that a run can know', function (): v
 test('every wait says what to do meanwhile and what it means when it takes longer', function (): void {
     foreach (playbook()->steps as $step) {
         if ($step->waitTo !== null) {
-            expect($step->meanwhile)->not->toBe('')->and($step->ifLonger)->not->toBe('')->and($step->waitTo->seconds)->toBeGreaterThanOrEqual($step->waitFrom?->seconds);
+            expect($step->meanwhile)->not->toBe('')
+                ->and($step->ifLonger)->not->toBe('')
+                ->and($step->waitTo->seconds)->toBeGreaterThanOrEqual($step->waitFrom?->seconds);
         }
     }
 });
@@ -63,7 +67,8 @@ test('time left shrinks with every finished step, down to nothing', function ():
         $last = $left;
         $finished[] = $step->id;
     }
-    expect($book->handsLeft($finished)->seconds)->toBe(0.0)->and($book->waitLeft($finished)->seconds)->toBe(0.0)
+    expect($book->handsLeft($finished)->seconds)->toBe(0.0)
+        ->and($book->waitLeft($finished)->seconds)->toBe(0.0)
         ->and(fn () => $book->step('tea'))->toThrow(OutOfBoundsException::class);
 });
 
@@ -90,7 +95,8 @@ test('a countdown is worked out from its beginning', function (): void {
 
 test('times measured here go before common practice', function (): void {
     $countdown = Countdown::of(playbook()->step('upgrade'), new DateTimeImmutable('@0'), new DateTimeImmutable('@60'), [300.0, 420.0]);
-    expect($countdown->expected->seconds)->toBe(420.0)->and($countdown->source)->toBe('measured here before, 2 runs');
+    expect($countdown->expected->seconds)->toBe(420.0)
+        ->and($countdown->source)->toBe('measured here before, 2 runs');
 });
 
 test('the bench runs its clock faster', function (): void {
@@ -104,7 +110,8 @@ test('only a wait has a countdown', function (): void {
 
 test('a box is singled out in the router\'s list', function (array $leases, array $before, ?string $address, string $code): void {
     $match = LeaseMatch::find(Hostname::parse('wren'), $leases, $before);
-    expect($match->lease === null ? null : (string) $match->lease->address)->toBe($address)->and($match->findings->list[0]->code)->toBe($code);
+    expect($match->lease === null ? null : (string) $match->lease->address)->toBe($address)
+        ->and($match->findings->list[0]->code)->toBe($code);
 })->with([
     'new and named' => [[lease('02:00:00:00:00:01', '172.22.8.104', 'desk'), lease('02:00:00:00:00:07', '172.22.8.131', 'wren')], ['02:00:00:00:00:01'], '172.22.8.131', 'bringup.found'],
     'capitals' => [[lease('02:00:00:00:00:07', '172.22.8.131', 'WREN')], [], '172.22.8.131', 'bringup.found'],

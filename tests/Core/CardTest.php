@@ -37,28 +37,69 @@ test('nobody can be locked out by construction', function (): void {
 
 test('the three files say what was typed', function (): void {
     $user = Yaml::parse(card()->text('user-data'));
-    expect($user['hostname'])->toBe('wren')->and($user['fqdn'])->toBe('wren.thistledown.home.arpa')->and($user['timezone'])->toBe('Europe/London')
-        ->and($user['users'][0]['name'])->toBe('warden')->and($user['users'][0]['ssh_authorized_keys'])->toBe([CARD_KEY])->and($user['users'][0]['lock_passwd'])->toBeTrue()
-        ->and($user['ssh_pwauth'])->toBeFalse()->and($user['packages'])->toBe(['samba'])->and($user['runcmd'])->toBe([['systemctl', 'enable', '--now', 'ssh']])
+    expect($user['hostname'])->toBe('wren')
+        ->and($user['fqdn'])->toBe('wren.thistledown.home.arpa')
+        ->and($user['timezone'])->toBe('Europe/London')
+        ->and($user['users'][0]['name'])->toBe('warden')
+        ->and($user['users'][0]['ssh_authorized_keys'])->toBe([CARD_KEY])
+        ->and($user['users'][0]['lock_passwd'])->toBeTrue()
+        ->and($user['ssh_pwauth'])->toBeFalse()
+        ->and($user['packages'])->toBe(['samba'])
+        ->and($user['runcmd'])->toBe([['systemctl', 'enable', '--now', 'ssh']])
         ->and(Yaml::parse(card()->text('meta-data')))->toBe(['instance-id' => 'wren-01', 'local-hostname' => 'wren'])
         ->and(Yaml::parse(card()->text('network-config'))['ethernets']['wired']['dhcp4'])->toBeTrue();
 });
 
 test('a password login asks for the password with sudo', function (): void {
     $user = Yaml::parse(card(password: '$6$salt$hash')->text('user-data'))['users'][0];
-    expect($user['hashed_passwd'])->toBe('$6$salt$hash')->and($user['lock_passwd'])->toBeFalse()->and($user['sudo'])->toBe('ALL=(ALL) ALL')->and($user)->not->toHaveKey('ssh_authorized_keys');
+    expect($user['hashed_passwd'])->toBe('$6$salt$hash')
+        ->and($user['lock_passwd'])->toBeFalse()
+        ->and($user['sudo'])->toBe('ALL=(ALL) ALL')
+        ->and($user)->not->toHaveKey('ssh_authorized_keys');
 });
 
 test('every line that decides something has its reason', function (): void {
     $settings = new FirstBoot(Hostname::parse('wren'), 'home.arpa', 'i', 'warden', SshPublicKey::tryParse(CARD_KEY), null, 'Etc/UTC', 'gb', []);
     foreach ((new DeclarativeWriter)->write($settings) as $file) {
-        expect($file->lines[0]->reason)->not->toBe('')->and(count(array_filter($file->lines, fn ($line) => $line->reason !== '')))->toBeGreaterThanOrEqual(intdiv(count($file->lines), 2));
+        expect($file->lines[0]->reason)->not->toBe('')
+            ->and(count(array_filter($file->lines, fn ($line) => $line->reason !== '')))->toBeGreaterThanOrEqual(intdiv(count($file->lines), 2));
     }
 });
 
 test('a scalar reads back as the text it was', function (string $text): void {
     expect(Yaml::parse('a: '.YamlScalar::of($text))['a'])->toBe($text);
-})->with(['wren', 'on', 'No', 'null', '~', '0123', '12:30', '1e3', 'a: b', 'a #b', '- x', '"quoted"', "it's", 'ümläut', '', ' blank ', '%x', '@x', '{a}', "tab\there", '\\', 'true', '=', '<<', '!x', '&x', '*x', '0x1F', '.inf', '2026-11-25']);
+})->with([
+    'wren',
+    'on',
+    'No',
+    'null',
+    '~',
+    '0123',
+    '12:30',
+    '1e3',
+    'a: b',
+    'a #b',
+    '- x',
+    '"quoted"',
+    "it's",
+    'ümläut',
+    '',
+    ' blank ',
+    '%x',
+    '@x',
+    '{a}',
+    "tab\there",
+    '\\',
+    'true',
+    '=',
+    '<<',
+    '!x',
+    '&x',
+    '*x',
+    '0x1F',
+    '.inf',
+    '2026-11-25',
+]);
 
 test('a scalar reads back for random texts', function (): void {
     mt_srand(512);

@@ -66,7 +66,8 @@ test('every built-in entry passes its schema and carries its file\'s name', func
         expect($files)->not->toBe([]);
         foreach ($files as $file) {
             $entry = YamlEntry::read((string) file_get_contents($file), (string) file_get_contents("{$folder}/schema/{$kind}.schema.json"), $file);
-            expect($entry->findings->codes())->toBe([])->and($entry->data['id'] ?? '')->toBe(basename($file, '.yaml'));
+            expect($entry->findings->codes())->toBe([])
+                ->and($entry->data['id'] ?? '')->toBe(basename($file, '.yaml'));
         }
     }
 });

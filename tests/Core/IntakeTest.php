@@ -82,8 +82,14 @@ test('lsblk of old and new versions', function (): void {
     ]];
     $reading = Intake::standard()->read('lsblk', "warden@wren:~ $ lsblk\n".json_encode($json)."\nwarden@wren:~ $ ");
     [$card, $disk] = $reading->all(BlockDevice::class);
-    expect($card->isSystem())->toBeTrue()->and($card->firstPartition())->toBe('mmcblk0p1')->and($card->mountPoints)->toBe(['/boot/firmware', '/'])->and($card->fileSystems)->toBe(['vfat bootfs', 'ext4'])
-        ->and($disk->isSystem())->toBeFalse()->and($disk->removable)->toBeTrue()->and($disk->model)->toBe('Disk')->and($disk->firstPartition())->toBe('sda1')
+    expect($card->isSystem())->toBeTrue()
+        ->and($card->firstPartition())->toBe('mmcblk0p1')
+        ->and($card->mountPoints)->toBe(['/boot/firmware', '/'])
+        ->and($card->fileSystems)->toBe(['vfat bootfs', 'ext4'])
+        ->and($disk->isSystem())->toBeFalse()
+        ->and($disk->removable)->toBeTrue()
+        ->and($disk->model)->toBe('Disk')
+        ->and($disk->firstPartition())->toBe('sda1')
         ->and($reading->findings->codes())->toBe(['intake.device_not_read', 'intake.device_not_read']);
 });
 
@@ -126,7 +132,9 @@ test('readers never throw, whatever comes in', function (): void {
 
 test('a bad entry is told by line', function (string $yaml, string $code, ?int $line): void {
     $entry = YamlEntry::read($yaml, (string) file_get_contents('core/Board/schema/supply.schema.json'), 'entry.yaml');
-    expect($entry->data)->toBeNull()->and($entry->findings->list[0]->code)->toBe($code)->and($entry->findings->list[0]->place?->line)->toBe($line);
+    expect($entry->data)->toBeNull()
+        ->and($entry->findings->list[0]->code)->toBe($code)
+        ->and($entry->findings->list[0]->place?->line)->toBe($line);
 })->with([
     'tab' => ["id: a1\n\tlabel: b\n", 'yaml.tab', 2],
     'no yaml' => ["id: a1\nlabel: \"b\nvolts: 5\n", 'yaml.does_not_parse', 2],

@@ -32,7 +32,16 @@ test('the stand-in on loopback keeps the last 24 bits', function (): void {
 
 test('a prefix has no host bits', function (string $text, bool $is): void {
     expect(Prefix::tryParse($text) !== null)->toBe($is);
-})->with([['172.22.8.0/24', true], ['0.0.0.0/0', true], ['172.22.8.1/32', true], ['172.22.8.1/24', false], ['172.22.8.0/33', false], ['172.22.8.0', false], ['172.22.8.0/-1', false], ['172.22.8.0/024', false]]);
+})->with([
+    ['172.22.8.0/24', true],
+    ['0.0.0.0/0', true],
+    ['172.22.8.1/32', true],
+    ['172.22.8.1/24', false],
+    ['172.22.8.0/33', false],
+    ['172.22.8.0', false],
+    ['172.22.8.0/-1', false],
+    ['172.22.8.0/024', false],
+]);
 
 test('splitting a prefix in two covers exactly itself', function (): void {
     mt_srand(4632);
@@ -99,7 +108,9 @@ test('ports fall into the ranges of RFC 6335', function (int $port, string $rang
 })->with([[1, 'system'], [1023, 'system'], [1024, 'user'], [49151, 'user'], [49152, 'dynamic'], [65535, 'dynamic']]);
 
 test('a port with six digits is none', function (): void {
-    expect(Port::tryOf(519440))->toBeNull()->and(Port::tryOf(0))->toBeNull()->and(Port::tryOf(65536))->toBeNull();
+    expect(Port::tryOf(519440))->toBeNull()
+        ->and(Port::tryOf(0))->toBeNull()
+        ->and(Port::tryOf(65536))->toBeNull();
 });
 
 test('a key is what it says it is', function (): void {

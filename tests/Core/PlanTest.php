@@ -37,7 +37,8 @@ test('Ethernet payload', function (): void {
 // Common practice, no source: a single-core board on its own Wi-Fi copies at 1 to 2 MB/s, fully busy.
 test('the single-core board is limited by its processor', function (): void {
     $copy = CopyRate::of(plan('pebble', link: LinkKind::Wireless));
-    expect($copy?->rate()->inMegabytes())->toBeBetween(1.0, 2.0)->and($copy?->limit()->name)->toBe('processor');
+    expect($copy?->rate()->inMegabytes())->toBeBetween(1.0, 2.0)
+        ->and($copy?->limit()->name)->toBe('processor');
 });
 
 // Common practice, no source: a quad-core board on Wi-Fi copies at 3 to 5 MB/s and is mostly idle.
@@ -54,7 +55,9 @@ test('a bus that carries network and disk counts every byte twice', function ():
 
 test('a board with its own gigabit link is limited by the network', function (): void {
     $copy = CopyRate::of(plan());
-    expect($copy?->limit()->name)->toBe('network')->and($copy?->rate()->inMegabytes())->toEqualWithDelta(117.7, 0.1)->and($copy?->next()->name)->toBe('processor');
+    expect($copy?->limit()->name)->toBe('network')
+        ->and($copy?->rate()->inMegabytes())->toEqualWithDelta(117.7, 0.1)
+        ->and($copy?->next()->name)->toBe('processor');
 });
 
 test('no disk or no such link means no rate', function (): void {
@@ -70,7 +73,13 @@ test('the working names every link and ends in the smallest', function (): void 
 // Common practice: micro-USB boards want 2.5 A, USB-C boards 3 A; a 1 A charger is refused.
 test('supplies by class', function (string $board, string $supply, bool $fits): void {
     expect(SupplyFit::of(plan($board, $supply, 'stout-05m'))->findings()->blocks())->toBe(! $fits);
-})->with([['cobble', 'supply-2a5', true], ['cobble', 'charger-1a', false], ['flint', 'supply-3a', true], ['flint', 'supply-2a5', false], ['flint', 'charger-1a', false]]);
+})->with([
+    ['cobble', 'supply-2a5', true],
+    ['cobble', 'charger-1a', false],
+    ['flint', 'supply-3a', true],
+    ['flint', 'supply-2a5', false],
+    ['flint', 'charger-1a', false],
+]);
 
 test('a thin cable sags below the threshold, a long thin one below what works at all, a stout one not', function (): void {
     $thin = SupplyFit::of(plan('flint', 'supply-3a', 'thin-2m'));
@@ -139,5 +148,7 @@ test('the gravest finding comes first and each has its advice', function (): voi
 
 test('what links hang on which bus is read from the catalogue', function (): void {
     $buses = array_map(fn (Bus $bus): array => $bus->links, board('cobble')->buses);
-    expect($buses)->toBe([['wired', 'disk']])->and(board('pebble'))->toBeInstanceOf(BoardClass::class)->and(board('pebble')->wiredMegabits)->toBeNull();
+    expect($buses)->toBe([['wired', 'disk']])
+        ->and(board('pebble'))->toBeInstanceOf(BoardClass::class)
+        ->and(board('pebble')->wiredMegabits)->toBeNull();
 });

@@ -52,7 +52,8 @@ function jobs(): array
 test('six cores with gigabit and USB 3 copy at the rate of the wire', function (): void {
     // Common practice, no source: 113 MB/s. The wire gives 117.7 with time stamps (RFC 7323).
     $copy = CopyRate::of(plan('granite', 'supply-3a', 'stout-05m'));
-    expect($copy?->limit()->name)->toBe('network')->and($copy?->rate()->inMegabytes())->toBeBetween(110.0, 118.7);
+    expect($copy?->limit()->name)->toBe('network')
+        ->and($copy?->rate()->inMegabytes())->toBeBetween(110.0, 118.7);
 });
 
 test('adding a job never lowers memory use or the speed wanted', function (): void {
@@ -114,7 +115,9 @@ test('a database on a card wears it out, on a drive it does not', function (): v
 
 test('a closed case in a warm room throttles, an open one does not', function (): void {
     $at = fn (string $case, float $room): string => Heat::of(plan(case: $case)->with(circumstances: new Circumstances($room)))->finding()->code;
-    expect($at('closed', 30))->toBe('plan.heat_throttles')->and($at('vented', 24))->toBe('plan.heat_close')->and($at('fan', 30))->toBe('plan.heat_fits')
+    expect($at('closed', 30))->toBe('plan.heat_throttles')
+        ->and($at('vented', 24))->toBe('plan.heat_close')
+        ->and($at('fan', 30))->toBe('plan.heat_fits')
         ->and(Heat::of(plan(case: 'fan'))->celsius())->toEqualWithDelta(24 + 6.4 * 4, 1e-9)
         ->and(Heat::of(plan('old-laptop', 'brick-19v', 'fixed-15m'))->finding()->code)->toBe('plan.heat_own_cooling');
 });
@@ -146,7 +149,8 @@ test('a supply for another inlet is refused before anything else', function (): 
 
 test('what the jobs have plugged in counts, and a printer may feed back', function (): void {
     $printer = SupplyFit::of(plan('cobble', 'supply-2a5', 'stout-05m', null, role: 'print-host'));
-    expect($printer->peak()->amps)->toEqualWithDelta(4.6 / 5.1 + 0.5, 1e-9)->and($printer->findings()->codes())->toContain('plan.back_feeding');
+    expect($printer->peak()->amps)->toEqualWithDelta(4.6 / 5.1 + 0.5, 1e-9)
+        ->and($printer->findings()->codes())->toContain('plan.back_feeding');
 });
 
 test('which jobs should not share a box', function (string $jobs, array $codes): void {
@@ -162,12 +166,15 @@ test('which jobs should not share a box', function (string $jobs, array $codes):
 
 test('from what it is used comes before any part', function (): void {
     $from = fn (string $client, string $job): array => PlanAnswer::findings(plan(role: $job)->with(circumstances: new Circumstances(client: $client)))->codes();
-    expect($from('television', 'file-store'))->toContain('plan.client_not_served')->and($from('phone', 'file-store'))->not->toContain('plan.client_not_served');
+    expect($from('television', 'file-store'))->toContain('plan.client_not_served')
+        ->and($from('phone', 'file-store'))->not->toContain('plan.client_not_served');
 });
 
 test('who serves all stays on', function (): void {
     $on = fn (Duty $duty, string $job): array => PlanAnswer::findings(plan(role: $job)->with(circumstances: new Circumstances(duty: $duty)))->codes();
-    expect($on(Duty::PluggedIn, 'dns-filter'))->toContain('plan.not_always_on')->and($on(Duty::Travelling, 'travelling-store'))->not->toContain('plan.not_always_on')->and($on(Duty::AroundTheClock, 'dns-filter'))->not->toContain('plan.not_always_on');
+    expect($on(Duty::PluggedIn, 'dns-filter'))->toContain('plan.not_always_on')
+        ->and($on(Duty::Travelling, 'travelling-store'))->not->toContain('plan.not_always_on')
+        ->and($on(Duty::AroundTheClock, 'dns-filter'))->not->toContain('plan.not_always_on');
 });
 
 // Common practice: a lite image to a 32 GB card takes 6 to 8 minutes with verify, a full desktop image about 15.
@@ -190,7 +197,8 @@ test('a first copy over the line, a battery, and a subscription that ends', func
 
 test('the uses of a rate', function (): void {
     $uses = fn (string $board, LinkKind $link): array => array_keys(array_filter((new CopyTime(CopyRate::of(plan($board, link: $link)) ?? throw new LogicException, Bytes::giga(1)))->uses()));
-    expect($uses('pebble', LinkKind::Wireless))->toBe(['archive and backup'])->and($uses('flint', LinkKind::Wired))->toHaveCount(4);
+    expect($uses('pebble', LinkKind::Wireless))->toBe(['archive and backup'])
+        ->and($uses('flint', LinkKind::Wired))->toHaveCount(4);
 });
 
 test('the parts list leaves nothing out', function (): void {
@@ -210,7 +218,8 @@ test('a plain board with case and supply is just over fifty', function (): void 
 test('a spreadsheet takes no cell for a formula', function (): void {
     $plan = plan()->with(case: (new CatalogueReader)->case(['label' => '=HYPERLINK("x"),1'] + entry('case', 'fan')));
     $csv = PartsCsv::of(PartsList::of($plan));
-    expect($csv)->toContain("\"'=HYPERLINK(\"\"x\"\"),1\"")->and(array_map(fn (string $line): int => count(str_getcsv($line, escape: '')), explode("\r\n", trim($csv))))->each->toBe(3);
+    expect($csv)->toContain("\"'=HYPERLINK(\"\"x\"\"),1\"")
+        ->and(array_map(fn (string $line): int => count(str_getcsv($line, escape: '')), explode("\r\n", trim($csv))))->each->toBe(3);
 });
 
 test('a retired machine is mentioned when it is the better buy', function (): void {
@@ -224,7 +233,8 @@ test('a way out is offered for a weak supply, cheapest first', function (): void
     $cents = array_map(fn (WayOut $way): int => $way->cents, $ways);
     $sorted = $cents;
     sort($sorted);
-    expect(array_map(fn (WayOut $way): string => $way->sentence(), $ways))->toContain('Supply, 5.1 V 3 A')->and($cents)->toBe($sorted)
+    expect(array_map(fn (WayOut $way): string => $way->sentence(), $ways))->toContain('Supply, 5.1 V 3 A')
+        ->and($cents)->toBe($sorted)
         ->and((new WaysOut(shelf()))->from(plan()))->toBe([]);
 });
 
@@ -278,14 +288,16 @@ test('every job fits some plan from the catalogue', function (): void {
 
 test('memory is drawn to scale, and what does not fit sticks out', function (): void {
     $picture = MemoryPicture::of(plan('cobble', role: 'file-store dns-filter'));
-    expect(array_map(fn ($piece) => $piece['label'], $picture->pieces))->toBe(['system', 'files', 'names'])->and($picture->end)->toBe((float) MemoryPicture::WIDTH)
+    expect(array_map(fn ($piece) => $piece['label'], $picture->pieces))->toBe(['system', 'files', 'names'])
+        ->and($picture->end)->toBe((float) MemoryPicture::WIDTH)
         ->and($picture->pieces[1]['width'] / $picture->pieces[2]['width'])->toEqualWithDelta(160 / 180, 1e-6);
     $over = MemoryPicture::of(plan('marl', role: 'cloud-drive'));
     expect($over->end)->toBeLessThan((float) MemoryPicture::WIDTH)->and($over->pieces[1]['over'])->toBeTrue();
 });
 
 test('a household is within bounds', function (): void {
-    expect(fn () => new Circumstances(roomCelsius: 90))->toThrow(InvalidArgumentException::class)->and(fn () => new Circumstances(upMegabits: 0))->toThrow(InvalidArgumentException::class);
+    expect(fn () => new Circumstances(roomCelsius: 90))->toThrow(InvalidArgumentException::class)
+        ->and(fn () => new Circumstances(upMegabits: 0))->toThrow(InvalidArgumentException::class);
 });
 
 // Common practice, no source: the three measured rates with what was idle, and the limit that each of them met.

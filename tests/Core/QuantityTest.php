@@ -54,7 +54,8 @@ test('eight bits make a byte and a rate gives a time', function (): void {
 });
 
 test('a countdown and a sentence say the same time', function (float $seconds, string $clock, string $words): void {
-    expect(Duration::seconds($seconds)->clock())->toBe($clock)->and((string) Duration::seconds($seconds))->toBe($words);
+    expect(Duration::seconds($seconds)->clock())->toBe($clock)
+        ->and((string) Duration::seconds($seconds))->toBe($words);
 })->with([
     [0, '00:00', '0 s'],
     [462, '07:42', '8 min'],

@@ -24,7 +24,10 @@ function disk(string $name, float $gigabytes, array $mounts = [], bool $readOnly
 
 test('due is the last update plus the shortest cadence', function (): void {
     $due = Due::of('culvert', new DateTimeImmutable('2026-11-20 10:00'), ['files' => 30, 'tunnel' => 7], new DateTimeImmutable('2026-11-25 10:00'));
-    expect($due->date->format('Y-m-d'))->toBe('2026-11-27')->and($due->daysLeft)->toBe(2)->and($due->isSoon())->toBeTrue()->and($due->working()->result)->toBe('2026-11-27');
+    expect($due->date->format('Y-m-d'))->toBe('2026-11-27')
+        ->and($due->daysLeft)->toBe(2)
+        ->and($due->isSoon())->toBeTrue()
+        ->and($due->working()->result)->toBe('2026-11-27');
 });
 
 test('a due date across the end of February', function (): void {
@@ -58,11 +61,13 @@ test('a port is held once per box and protocol', function (): void {
 
 test('one disk can be the store', function (): void {
     $choice = DiskChoice::among([disk('mmcblk0', 32, ['/', '/boot/firmware']), disk('sda', 500.1)], Bytes::giga(500));
-    expect($choice->disk?->name)->toBe('sda')->and($choice->findings->codes())->toBe(['stores.disk_chosen', 'stores.disk_stays']);
+    expect($choice->disk?->name)->toBe('sda')
+        ->and($choice->findings->codes())->toBe(['stores.disk_chosen', 'stores.disk_stays']);
 });
 
 test('in doubt no disk is named', function (array $disks, ?Bytes $planned): void {
-    expect(DiskChoice::among($disks, $planned)->disk)->toBeNull()->and(DiskChoice::among($disks, $planned)->findings->blocks())->toBeTrue();
+    expect(DiskChoice::among($disks, $planned)->disk)->toBeNull()
+        ->and(DiskChoice::among($disks, $planned)->findings->blocks())->toBeTrue();
 })->with([
     'none' => [[disk('mmcblk0', 32, ['/'])], null],
     'two alike' => [[disk('sda', 500), disk('sdb', 500)], Bytes::giga(500)],
@@ -75,7 +80,8 @@ test('in doubt no disk is named', function (array $disks, ?Bytes $planned): void
 
 test('what is on the disk is said before it is wiped', function (): void {
     $choice = DiskChoice::among([disk('sda', 500, [], false, ['ntfs HOLIDAYS'])], Bytes::giga(500));
-    expect($choice->findings->list[0]->code)->toBe('stores.disk_not_empty')->and($choice->findings->list[0]->why)->toContain('ntfs HOLIDAYS');
+    expect($choice->findings->list[0]->code)->toBe('stores.disk_not_empty')
+        ->and($choice->findings->list[0]->why)->toContain('ntfs HOLIDAYS');
 });
 
 test('a line of fstab', function (): void {
@@ -89,7 +95,16 @@ test('a line of fstab', function (): void {
 
 test('a share is refused when it cannot be one', function (string $name, string $path, string $user): void {
     expect(fn () => new SmbShare($name, $path, $user))->toThrow(InvalidArgumentException::class);
-})->with([['warden', '/srv/store', 'warden'], ['Warden', '/srv/store', 'warden'], ['homes', '/srv/store', 'warden'], ["a]\n[b", '/srv/store', 'warden'], ['store', "/srv\nguest ok = yes", 'warden'], ['store', '/srv/%u', 'warden'], ['store', '/srv', 'a b'], ['', '/srv', 'warden']]);
+})->with([
+    ['warden', '/srv/store', 'warden'],
+    ['Warden', '/srv/store', 'warden'],
+    ['homes', '/srv/store', 'warden'],
+    ["a]\n[b", '/srv/store', 'warden'],
+    ['store', "/srv\nguest ok = yes", 'warden'],
+    ['store', '/srv/%u', 'warden'],
+    ['store', '/srv', 'a b'],
+    ['', '/srv', 'warden'],
+]);
 
 test('the outlook in a sentence', function (): void {
     $box = fn (string $name, bool $silent = false, array $openings = [], bool $may = false, string $serves = ''): Standing => new Standing($name, $silent ? new DateTimeImmutable('2026-11-25 14:10') : null, $openings, $may, $serves);
@@ -102,11 +117,14 @@ test('the outlook in a sentence', function (): void {
 
 test('a way in to a box that is not meant for it is a finding', function (): void {
     $outlook = new Outlook([new Standing('larder', null, ['8443 tcp'], false, '')], Findings::of());
-    expect($outlook->findings()->codes())->toBe(['ground.needless_opening'])->and($outlook->rest())->toContain('one of them')->and($outlook->lead())->toBe('The one box answers.');
+    expect($outlook->findings()->codes())->toBe(['ground.needless_opening'])
+        ->and($outlook->rest())->toContain('one of them')
+        ->and($outlook->lead())->toBe('The one box answers.');
 });
 
 test('an empty burrow teaches the first step', function (): void {
-    expect((new Outlook([], Findings::of()))->rest())->toContain('New box')->and((new Outlook([], Findings::of()))->findings()->isEmpty())->toBeTrue();
+    expect((new Outlook([], Findings::of()))->rest())->toContain('New box')
+        ->and((new Outlook([], Findings::of()))->findings()->isEmpty())->toBeTrue();
 });
 
 test('two filters stand in for one another', function (): void {

@@ -75,14 +75,19 @@ test('findmnt verifies our line of fstab', function (string $mountPoint): void {
     $wrong = array_filter(explode("\n", $verified['all']), fn (string $line): bool => str_contains($line, '[E]') && ! str_contains($line, 'unreachable'));
     expect($wrong)->toBe([])->and($verified['all'])->toContain('target exists');
     $parsed = json_decode(run("findmnt --fstab --tab-file {$folder}/fstab --json --output TARGET,FSTYPE,OPTIONS,PASSNO,SOURCE")['out'], true)['filesystems'][0];
-    expect($parsed['target'])->toBe($point)->and($parsed['fstype'])->toBe('ext4')->and($parsed['options'])->toContain('nofail')->and((int) $parsed['passno'])->toBe(2)->and($parsed['source'])->toBe('UUID=7c9e6679-7425-40de-944b-e07fc1f90ae7');
+    expect($parsed['target'])->toBe($point)
+        ->and($parsed['fstype'])->toBe('ext4')
+        ->and($parsed['options'])->toContain('nofail')
+        ->and((int) $parsed['passno'])->toBe(2)
+        ->and($parsed['source'])->toBe('UUID=7c9e6679-7425-40de-944b-e07fc1f90ae7');
 })->with(['/srv/store', '/srv/seed scans', '/srv/a#b']);
 
 test('testparm reads our share as it is meant', function (): void {
     $folder = scratch();
     file_put_contents("{$folder}/smb.conf", "[global]\n   workgroup = WORKGROUP\n\n".new SmbShare('seed scans', '/srv/store', 'warden')."\n");
     $result = run("testparm --suppress-prompt {$folder}/smb.conf");
-    expect($result['exit'])->toBe(0)->and($result['all'])->toContain('Loaded services file OK')->not->toContain('Unknown parameter');
+    expect($result['exit'])->toBe(0)
+        ->and($result['all'])->toContain('Loaded services file OK')->not->toContain('Unknown parameter');
     foreach (['path' => '/srv/store', 'valid users' => 'warden', 'read only' => 'No', 'guest ok' => 'No', 'browseable' => 'Yes'] as $name => $value) {
         expect(trim(run("testparm --suppress-prompt --section-name='seed scans' --parameter-name='{$name}' {$folder}/smb.conf 2>/dev/null")['out']))->toBe($value);
     }
@@ -108,7 +113,21 @@ test('fingerprints are those of ssh-keygen', function (string $type, string $bit
 test('a value in a command arrives as one word', function (string $value): void {
     $command = (new Values(['value' => $value]))->fill('printf "%s|" {{value}}');
     expect(run((string) $command)['out'])->toBe($value.'|');
-})->with(['plain', 'two words', "it's", '$(touch /tmp/x)', '`id`', '; rm -rf x', 'a"b', '*', "line\nbreak", '\\', '--option=1', '~', 'ümläut']);
+})->with([
+    'plain',
+    'two words',
+    "it's",
+    '$(touch /tmp/x)',
+    '`id`',
+    '; rm -rf x',
+    'a"b',
+    '*',
+    "line\nbreak",
+    '\\',
+    '--option=1',
+    '~',
+    'ümläut',
+]);
 
 test('the commands of the playbook are shell that parses', function (): void {
     $values = new Values(array_fill_keys(['host', 'user', 'address', 'mac', 'fingerprint', 'disk', 'disk_serial', 'disk_partition', 'store_label', 'mount_point', 'share'], "o'dd value"), ['fstab_line' => 'UUID=x', 'smb_share' => "[store]\n  path = x"]);

@@ -22,7 +22,8 @@ test('keys as ssh-keygen writes them', function (): void {
     run("ssh-keygen -q -t ed25519 -N '' -f {$folder}/key && (printf 'larder,172.22.8.11 '; cat {$folder}/key.pub) > {$folder}/known_hosts && ssh-keygen -H -f {$folder}/known_hosts");
     $keys = Intake::standard()->read('hostkeys', (string) file_get_contents("{$folder}/known_hosts"))->all(SshPublicKey::class);
     // Hashing writes a line for each of the two names.
-    expect(count($keys))->toBe(2)->and(run("ssh-keygen -l -f {$folder}/key.pub")['out'])->toContain($keys[0]->fingerprint());
+    expect(count($keys))->toBe(2)
+        ->and(run("ssh-keygen -l -f {$folder}/key.pub")['out'])->toContain($keys[0]->fingerprint());
 });
 
 test('apt\'s own simulation of an upgrade', function (): void {

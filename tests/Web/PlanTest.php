@@ -10,7 +10,8 @@ test('several jobs on one box are judged and kept together', function (): void {
     $this->asKeeper()->get('/plan?role=file-store&also=dns-filter&too=dns-filter')->assertSee('fast enough for 2 jobs together')->assertSee('names 180 MiB');
     $this->post('/plan', ['role' => 'file-store', 'also' => 'dns-filter'])->assertRedirect();
     $box = Box::query()->where('stage', Box::PLANNED)->firstOrFail();
-    expect($box->jobs->pluck('role')->all())->toBe(['file-store', 'dns-filter'])->and($box->only(['image', 'card', 'case']))->toBe(['image' => 'server-64', 'card' => 'card-32-a1', 'case' => 'vented']);
+    expect($box->jobs->pluck('role')->all())->toBe(['file-store', 'dns-filter'])
+        ->and($box->only(['image', 'card', 'case']))->toBe(['image' => 'server-64', 'card' => 'card-32-a1', 'case' => 'vented']);
 });
 
 test('the run of a box with two jobs goes through both', function (): void {
@@ -46,7 +47,8 @@ test('the plan leaves as YAML that the terminal reads, and its parts as CSV', fu
     file_put_contents("{$folder}/plan.yaml", $this->asKeeper()->get('/plan/plan.yaml'.$query)->assertHeader('Content-Type', 'application/yaml')->getContent());
     $told = run('env -u DB_SOCKET -u DB_PASSWORD -u APP_ENV -u APP_KEY '.escapeshellarg(getcwd().'/burrow').' plan plan.yaml', folder: $folder);
     preg_match('~<p class="say"><b>(.+?)</b>~', (string) $this->get('/plan'.$query)->getContent(), $page);
-    expect($told['exit'])->toBe(0)->and(strtok($told['out'], "\n"))->toBe(html_entity_decode($page[1], ENT_QUOTES));
+    expect($told['exit'])->toBe(0)
+        ->and(strtok($told['out'], "\n"))->toBe(html_entity_decode($page[1], ENT_QUOTES));
     expect($this->get('/plan/parts.csv'.$query)->assertHeader('Content-Type', 'text/csv; charset=utf-8')->getContent())->toStartWith("part,price,because\r\n")->toContain('Adapter from mini to full video')->toContain('together,');
 });
 
@@ -65,7 +67,8 @@ test('a dropped variant leaves its reason', function (): void {
     $this->asKeeper()->post('/plan/keep', ['board' => 'cobble']);
     $plan = Plan::query()->firstOrFail();
     $this->delete("/plan/variants/{$plan->id}", ['reason' => 'too slow for the seed scans'])->assertRedirect('/plan/variants');
-    expect(Plan::query()->count())->toBe(0)->and(JournalEntry::query()->where('kind', 'plan')->value('text'))->toContain('Tried and dropped, because too slow for the seed scans');
+    expect(Plan::query()->count())->toBe(0)
+        ->and(JournalEntry::query()->where('kind', 'plan')->value('text'))->toContain('Tried and dropped, because too slow for the seed scans');
 });
 
 test('an own entry stands before the built-in one of its name, which stays readable', function (): void {

@@ -87,7 +87,8 @@ test('a card by key', function (): void {
     $file = scratch().'/card.zip';
     file_put_contents($file, base64_decode($zip[1]));
     $listed = run("unzip -p {$file} user-data");
-    expect($listed['out'])->toStartWith("#cloud-config\nhostname: wren\n")->and(run("unzip -Z1 {$file}")['out'])->toBe("user-data\nmeta-data\nnetwork-config\n")
+    expect($listed['out'])->toStartWith("#cloud-config\nhostname: wren\n")
+        ->and(run("unzip -Z1 {$file}")['out'])->toBe("user-data\nmeta-data\nnetwork-config\n")
         ->and($box->refresh()->login)->toBe('key')->and($box->login_fingerprint)->toStartWith('SHA256:');
 });
 
@@ -134,7 +135,8 @@ test('a password is forgotten: not in the database, the sessions, the logs or th
 test('a run begins once, however often it is asked for', function (): void {
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden']);
     $first = $this->asKeeper()->post("/boxes/{$box->id}/run")->headers->get('Location');
-    expect($this->post("/boxes/{$box->id}/run")->headers->get('Location'))->toBe($first)->and(Run::query()->count())->toBe(1);
+    expect($this->post("/boxes/{$box->id}/run")->headers->get('Location'))->toBe($first)
+        ->and(Run::query()->count())->toBe(1);
 });
 
 test('a run without card or name goes back to what is missing', function (): void {
@@ -149,7 +151,8 @@ test('two tabs: the later one is told, and nothing is overwritten', function ():
     $this->asKeeper()->post("{$path}/done", ['version' => $step->version])->assertRedirect();
     $finished = $step->refresh()->finished_at;
     $this->followingRedirects()->post("{$path}/skip", ['version' => 1, 'reason' => 'second tab'])->assertSee('already over');
-    expect($step->refresh()->state)->toBe(RunStep::DONE)->and($step->finished_at?->equalTo($finished))->toBeTrue()
+    expect($step->refresh()->state)->toBe(RunStep::DONE)
+        ->and($step->finished_at?->equalTo($finished))->toBeTrue()
         ->and(JournalEntry::query()->where('kind', 'overruled')->count())->toBe(0);
 });
 
@@ -178,7 +181,8 @@ test('passing over a step wants a reason', function (): void {
     $path = "/runs/{$step->run_id}/steps/{$step->id}/skip";
     $this->asKeeper()->followingRedirects()->post($path, ['version' => 1, 'reason' => ' '])->assertSee('wants a reason');
     $this->post($path, ['version' => 1, 'reason' => 'the card was in already']);
-    expect($step->refresh()->state)->toBe(RunStep::SKIPPED)->and(JournalEntry::query()->where('kind', 'overruled')->value('text'))->toContain('was in already');
+    expect($step->refresh()->state)->toBe(RunStep::SKIPPED)
+        ->and(JournalEntry::query()->where('kind', 'overruled')->value('text'))->toContain('was in already');
 });
 
 test('a countdown is the same after a reload', function (): void {
@@ -199,7 +203,8 @@ test('the router\'s list is pasted for a real box, however large', function (): 
     }
     $this->asKeeper()->followingRedirects()->post($path, ['version' => 1, 'pasted' => $list])->assertOk()->assertSee('machines are new in the list');
     $this->post($path, ['version' => $step->refresh()->version, 'pasted' => $list.'0 02:4b:1e:90:00:07 172.22.8.131 wren *'])->assertRedirect();
-    expect($step->refresh()->state)->toBe(RunStep::DONE)->and($step->run->box->mac)->toBe('02:4b:1e:90:00:07');
+    expect($step->refresh()->state)->toBe(RunStep::DONE)
+        ->and($step->run->box->mac)->toBe('02:4b:1e:90:00:07');
 });
 
 test('a zip where text belongs', function (): void {
@@ -235,7 +240,9 @@ test('the last step puts the box into service', function (): void {
     $step->run->update(['learned' => ['uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7', 'disk_bytes' => '500000000000', 'disk_serial' => 'SEED1']]);
     $this->asKeeper()->post("/runs/{$step->run_id}/steps/{$step->id}/done", ['version' => 1]);
     $box = $step->run->box->refresh();
-    expect($box->stage)->toBe(Box::IN_SERVICE)->and($box->services->pluck('port')->sort()->values()->all())->toBe([22, 445])->and($box->stores->firstOrFail()->bytes)->toBe(500000000000);
+    expect($box->stage)->toBe(Box::IN_SERVICE)
+        ->and($box->services->pluck('port')->sort()->values()->all())->toBe([22, 445])
+        ->and($box->stores->firstOrFail()->bytes)->toBe(500000000000);
     $this->get('/')->assertSee('wren');
     $this->get('/upkeep')->assertSee(now()->addDays(30)->format('Y-m-d'));
     $this->get("/boxes/{$box->id}")->assertSee('445/tcp')->assertSee('/srv/store');
@@ -244,7 +251,8 @@ test('the last step puts the box into service', function (): void {
 test('a plan can be dropped, a box in service cannot', function (): void {
     $box = newBox(['name' => 'wren']);
     $this->asKeeper()->delete("/boxes/{$box->id}")->assertRedirect('/boxes');
-    expect(Box::query()->find($box->id))->toBeNull()->and(JournalEntry::query()->where('kind', 'dropped')->count())->toBe(1);
+    expect(Box::query()->find($box->id))->toBeNull()
+        ->and(JournalEntry::query()->where('kind', 'dropped')->count())->toBe(1);
     $this->delete('/boxes/'.Box::query()->where('name', 'larder')->value('id'))->assertStatus(409);
 });
 
@@ -272,7 +280,16 @@ test('the network is described field by field', function (): void {
 
 test('anything is found by a piece of it', function (string $sought, string $found): void {
     $this->asKeeper()->get("/find?q={$sought}", ['HX-Request' => 'true'])->assertSee($found)->assertDontSee('<html', false);
-})->with([['lard', 'larder'], ['8.12', 'culvert'], ['8096', 'lantern'], ['02:4b:1e:77:00:0a', 'sieve'], ['tunnel', '51944/udp'], ['fell silent', 'seedpress fell silent'], ['%', 'Nothing called'], ['zzz', 'Nothing called']]);
+})->with([
+    ['lard', 'larder'],
+    ['8.12', 'culvert'],
+    ['8096', 'lantern'],
+    ['02:4b:1e:77:00:0a', 'sieve'],
+    ['tunnel', '51944/udp'],
+    ['fell silent', 'seedpress fell silent'],
+    ['%', 'Nothing called'],
+    ['zzz', 'Nothing called'],
+]);
 
 test('written down as updated, the due date moves', function (): void {
     $box = Box::query()->where('name', 'lantern')->firstOrFail();

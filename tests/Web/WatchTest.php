@@ -48,22 +48,26 @@ test('a look around notes who has fallen silent and who is back', function (): v
     $bench->until(fn () => $bench->isOpen('127.22.8.11', 445));
     (new LookAround)->handle(new TcpProbe(1));
     $larder = Box::query()->where('name', 'larder')->firstOrFail();
-    expect($larder->silent_since)->toBeNull()->and($larder->services->where('port', 445)->value('state'))->toBe('open')
+    expect($larder->silent_since)->toBeNull()
+        ->and($larder->services->where('port', 445)->value('state'))->toBe('open')
         ->and(Box::query()->where('name', 'seedpress')->firstOrFail()->isSilent())->toBeTrue();
 
     $bench->ask(['do' => 'power', 'board' => "box-{$larder->id}", 'on' => false]);
     (new LookAround)->handle(new TcpProbe(1));
     $since = $larder->refresh()->silent_since;
-    expect($since)->not->toBeNull()->and(JournalEntry::query()->where('box_id', $larder->id)->where('kind', 'silent')->count())->toBe(1);
+    expect($since)->not->toBeNull()
+        ->and(JournalEntry::query()->where('box_id', $larder->id)->where('kind', 'silent')->count())->toBe(1);
 
     $this->travel(5)->minutes();
     (new LookAround)->handle(new TcpProbe(1));
-    expect($larder->refresh()->silent_since?->equalTo($since))->toBeTrue()->and(JournalEntry::query()->where('box_id', $larder->id)->where('kind', 'silent')->count())->toBe(1);
+    expect($larder->refresh()->silent_since?->equalTo($since))->toBeTrue()
+        ->and(JournalEntry::query()->where('box_id', $larder->id)->where('kind', 'silent')->count())->toBe(1);
 
     $bench->ask(['do' => 'power', 'board' => "box-{$larder->id}", 'on' => true]);
     $bench->until(fn () => $bench->isOpen('127.22.8.11', 445));
     (new LookAround)->handle(new TcpProbe(1));
-    expect($larder->refresh()->silent_since)->toBeNull()->and(JournalEntry::query()->where('box_id', $larder->id)->where('kind', 'answers')->count())->toBe(1);
+    expect($larder->refresh()->silent_since)->toBeNull()
+        ->and(JournalEntry::query()->where('box_id', $larder->id)->where('kind', 'answers')->count())->toBe(1);
 });
 
 test('only the household\'s own private addresses are asked', function (string $prefix, string $address, bool $may): void {

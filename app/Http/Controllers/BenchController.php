@@ -46,7 +46,7 @@ final class BenchController
         $box = Box::query()->findOrFail($request->integer('box'));
         $files = array_filter(array_intersect_key($request->array('files'), array_flip(['user-data', 'meta-data', 'network-config'])), fn (mixed $text): bool => is_string($text) && strlen($text) < 100000);
         // A browser sends CRLF from a text field; on the card the lines end as they were written.
-        $files = array_map(fn (string $text): string => str_replace("\r\n", "\n", $text), $files);
+        $files = array_map(fn (string $text): string => str_replace("\r\n", "\n", mb_scrub($text, 'UTF-8')), $files);
         $board = $this->catalogue->boards()[$box->board];
         $drive = $this->catalogue->drives()[$box->drive ?? ''] ?? null;
         try {

@@ -8,7 +8,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Fields are texts. A list in the place of one is somebody's experiment, and counts as not sent. */
+/** Fields are texts in UTF-8. A list in the place of one is somebody's experiment, and counts as not sent. */
 final class PlainInput
 {
     private const LISTS = ['files'];
@@ -20,6 +20,9 @@ final class PlainInput
             foreach ($fields->all() as $name => $value) {
                 if (is_array($value) && ! in_array($name, self::LISTS, true)) {
                     $fields->remove((string) $name);
+                } elseif (is_string($value)) {
+                    // Bytes that are no UTF-8 cannot be kept or shown; they become question marks.
+                    $fields->set((string) $name, mb_scrub($value, 'UTF-8'));
                 }
             }
         }

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+use App\BringUp\RunDesk;
+use App\Catalogue\Catalogue;
+use App\Models\Box;
+use App\Plan\Choices;
+use Burrow\Plan\PlanAnswer;
+use Burrow\Plan\PlanFile;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Route;
+
+// What somebody might send on purpose.
+
+/** @return list<mixed> values that have broken programs before */
+function nasty(): array
+{
+    return ['', ' ', '0', '-1', '1e309', 'NaN', str_repeat('a', 70000), "a\0b", "\xFF\xFE", "' OR 1=1 --", '<script>alert(1)</script>', '../../../etc/passwd', '${7*7}', "line\r\nSet-Cookie: x=y", '🌱', ['a'], ['a' => ['b' => 'c']]];
+}
+
+test('no form breaks, whatever is sent', function (): void {
+    $box = Box::query()->where('name', 'larder')->firstOrFail();
+    $fields = ['name', 'address', 'user', 'public_key', 'first_password', 'time_zone', 'keyboard', 'role', 'also', 'board', 'supply', 'drive', 'overrule', 'yaml', 'kind', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'board', 'on', 'speed', 'box', 'files', 'theme', 'megabytes', 'idle', 'part', 'reason', 'version', 'pasted'];
+    $paths = ['/plan', '/plan/keep', '/plan/drawer', "/boxes/{$box->id}/name", "/boxes/{$box->id}/card", "/boxes/{$box->id}/measured", '/bench/card', '/bench/power', '/bench/speed', '/catalogue', '/settings', '/theme'];
+    $this->asKeeper();
+    foreach ($paths as $path) {
+        foreach (nasty() as $value) {
+            $status = $this->post($path, array_fill_keys($fields, $value))->getStatusCode();
+            expect([$path, $status < 500])->toBe([$path, true]);
+        }
+    }
+});
+
+test('no page breaks, whatever its address carries', function (): void {
+    $this->asKeeper();
+    foreach (['/plan', '/plan/plan.yaml', '/plan/parts.csv', '/find', '/catalogue', '/journal', '/plan/variants', '/boxes/1/name'] as $path) {
+        foreach (nasty() as $value) {
+            $query = http_build_query(array_fill_keys(['q', 'role', 'board', 'link', 'room', 'copy', 'edit', 'page', 'differences', 'name', 'address'], $value));
+            $status = $this->get("{$path}?{$query}")->getStatusCode();
+            expect([$path, $status < 500])->toBe([$path, true]);
+        }
+    }
+});
+
+test('no step of a run breaks, whatever is pasted', function (): void {
+    $run = app(RunDesk::class)->begin(newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden']));
+    $this->asKeeper();
+    foreach (['found', 'disk-find', 'disk-make', 'upgrade'] as $id) {
+        $step = $run->steps()->where('step', $id)->firstOrFail();
+        $run->steps()->where('position', '<', $step->position)->update(['state' => 'done']);
+        foreach (nasty() as $value) {
+            $version = $step->refresh()->version;
+            if ($step->isFinished()) {
+                $step->update(['state' => 'open']);
+            }
+            $status = $this->post("/runs/{$run->id}/steps/{$step->id}/".($id === 'found' ? 'check' : 'done'), ['version' => $version, 'pasted' => $value, 'typed_disk' => $value])->getStatusCode();
+            expect([$id, $status])->toBe([$id, 302]);
+        }
+    }
+});
+
+test('every form carries its token', function (): void {
+    foreach (['/', '/plan', '/boxes/1', '/bench', '/catalogue', '/settings', '/upkeep', '/plan/variants'] as $page) {
+        $html = (string) $this->asKeeper()->get($page)->getContent();
+        preg_match_all('~<form[^>]*method="post"[^>]*>(.*?)</form>~s', $html, $forms);
+        foreach ($forms[1] as $inside) {
+            expect($inside)->toContain('name="_token"');
+        }
+    }
+});
+
+test('routes that change something are not opened by a link', function (): void {
+    foreach (Route::getRoutes()->getRoutes() as $route) {
+        if (in_array('keeper', $route->gatherMiddleware(), true)) {
+            expect(array_intersect($route->methods(), ['GET', 'HEAD']))->toBe([]);
+        }
+    }
+});
+
+test('the choices of a sheet survive their own address', function (): void {
+    mt_srand(99);
+    $catalogue = app(Catalogue::class);
+    $pick = fn (string $kind): string => (string) array_rand($catalogue->entries($kind));
+    for ($i = 0; $i < 60; $i++) {
+        $query = [
+            'role' => $pick('role'), 'also' => mt_rand(0, 1) ? $pick('role') : 'none', 'board' => $pick('board'), 'supply' => $pick('supply'), 'cable' => $pick('cable'),
+            'drive' => mt_rand(0, 3) ? $pick('drive') : 'none', 'image' => $pick('image'), 'card' => $pick('card'), 'case' => $pick('case'),
+            'link' => ['wired', 'wireless'][mt_rand(0, 1)], 'on' => ['always', 'plugged-in', 'travelling'][mt_rand(0, 2)], 'room' => (string) mt_rand(-5, 40), 'copy' => (string) mt_rand(1, 900),
+        ];
+        $choices = Choices::from(Request::create('/', 'GET', $query), $catalogue);
+        expect(array_intersect_key($choices->toArray(), $query))->toEqual($query)
+            ->and(Choices::from(Request::create('/', 'GET', $choices->toArray()), $catalogue)->toArray())->toBe($choices->toArray());
+
+        // And the YAML it writes gives the same answer.
+        $file = PlanFile::read(
+            $choices->asYaml(), Catalogue::schema('plan'), 'plan.yaml', $catalogue->roles(), $catalogue->boards(), $catalogue->supplies(),
+            $catalogue->cables(), $catalogue->drives(), $catalogue->images(), $catalogue->cards(), $catalogue->cases(),
+        );
+        expect($file->findings->codes())->toBe([])
+            ->and($file->input === null ? '' : PlanAnswer::to($file->input)->sentence())->toBe(PlanAnswer::to($choices->input())->sentence());
+    }
+});
