@@ -118,25 +118,28 @@ start_bench() {
 
 start_workers() {
     alive worker || launch worker php -d memory_limit=64M artisan queue:work --sleep=3 --tries=2 --max-time=86400 --quiet
-    alive scheduler || launch scheduler bash -c 'while :; do php artisan schedule:run --quiet; sleep 60; done'
+    alive scheduler || launch scheduler bash -c 'while :; do sleep 15; php artisan schedule:run --quiet; sleep 45; done'
 }
 
-stop_all() {
-    local name pid stopped=0
-    for name in scheduler worker bench nginx fpm db; do
+# stop NAME…: asks each to end, then waits for all of them. False when none was running.
+stop() {
+    local name pid stopped=0 tries
+    for name in "$@"; do
         if alive "$name"; then
             read -r pid _ <"$RUN/$name.started"
             case "$name" in fpm | nginx) kill -QUIT "$pid" ;; scheduler) kill -- "-$pid" ;; *) kill "$pid" ;; esac 2>/dev/null
             stopped=1
         fi
     done
-    for name in $SERVICES; do
-        local tries=200
+    for name in "$@"; do
+        tries=200
         while alive "$name" && [ "$tries" -gt 0 ] && ! grep -q '^State:.*Z' "/proc/$(cut -d' ' -f1 "$RUN/$name.started")/status" 2>/dev/null; do sleep 0.05; tries=$((tries - 1)); done
         rm -f "$RUN/$name.started"
     done
     [ "$stopped" -eq 1 ]
 }
+
+stop_all() { stop scheduler worker bench nginx fpm db; }
 
 # Proportional set size of the whole stack, in MB.
 memory_in_use() {

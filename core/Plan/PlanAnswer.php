@@ -44,7 +44,7 @@ final readonly class PlanAnswer implements JsonSerializable
         return ProcessorFit::of($plan)->findings()
             ->and(MemoryFit::of($plan)->findings())
             ->and(SupplyFit::of($plan)->findings())
-            ->and([Heat::of($plan)->finding(), CardWear::of($plan)->finding()])
+            ->and([Heat::of($plan)->finding(), ...(in_array('card', $plan->board->bootsFrom, true) ? [SpaceFit::of($plan)->finding(), CardWear::of($plan)->finding()] : [])])
             ->and(self::links($plan, CopyRate::of($plan)));
     }
 
@@ -83,6 +83,7 @@ final readonly class PlanAnswer implements JsonSerializable
             $this->copy?->working(),
             $this->copy === null ? null : (new CopyTime($this->copy, $plan->circumstances->copy))->working(),
             Heat::of($plan)->applies() ? Heat::of($plan)->working() : null,
+            SpaceFit::of($plan)->working(),
             CardWear::of($plan)->working(),
             RunningCost::of($plan)->working(),
             (new HoldUp($plan))->applies() ? (new HoldUp($plan))->working() : null,

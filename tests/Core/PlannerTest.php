@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Burrow\Board\CatalogueReader;
 use Burrow\Board\LinkKind;
 use Burrow\Drawing\MemoryPicture;
+use Burrow\Drawing\VoltageLadder;
 use Burrow\Plan\CardWear;
 use Burrow\Plan\Circumstances;
 use Burrow\Plan\CopyRate;
@@ -26,6 +27,7 @@ use Burrow\Plan\PlanInput;
 use Burrow\Plan\ProcessorFit;
 use Burrow\Plan\RunningCost;
 use Burrow\Plan\Shelf;
+use Burrow\Plan\SpaceFit;
 use Burrow\Plan\SupplyFit;
 use Burrow\Plan\WayOut;
 use Burrow\Plan\WaysOut;
@@ -320,4 +322,25 @@ test('what lies in the drawer is not bought again', function (): void {
 
 test('jobs that should not share a box do not hide the ways out', function (): void {
     expect((new WaysOut(shelf()))->from(plan('flint', 'supply-2a5', 'stout-05m', role: 'dns-filter container-host')))->not->toBe([]);
+});
+
+test('room on the card is the image, the jobs and air', function (): void {
+    // 2.7 GB for the image, 10 GB for a recorder built from source, 2 GB of air.
+    expect(SpaceFit::of(plan(role: 'tv-recorder'))->needed()->count)->toBe(14700000000)
+        ->and(SpaceFit::of(plan(role: 'tv-recorder', card: 'card-16'))->finding()->code)->toBe('plan.card_holds')
+        ->and(SpaceFit::of(plan(role: 'tv-recorder automation-hub', card: 'card-16'))->finding()->code)->toBe('plan.card_too_small')
+        ->and(PlanAnswer::findings(plan('old-laptop', 'brick-19v', 'fixed-15m', card: 'card-16', role: 'tv-recorder automation-hub'))->codes())->not->toContain('plan.card_too_small');
+});
+
+test('the voltage is drawn falling, and below the threshold when it is', function (): void {
+    $good = VoltageLadder::of(plan());
+    $bad = VoltageLadder::of(plan('cobble', 'supply-2a5', 'thin-1m'));
+    expect($good?->below)->toBeFalse()
+        ->and($good?->startY)->toBeLessThan($good?->endY)
+        ->and($good?->endY)->toBeLessThan($good?->thresholdY)
+        ->and($bad?->below)->toBeTrue()
+        ->and($bad?->endY)->toBeGreaterThan($bad?->thresholdY)
+        ->and($bad?->endY)->toBeLessThanOrEqual(84)
+        ->and(VoltageLadder::of(plan('old-laptop', 'brick-19v', 'fixed-15m')))->toBeNull()
+        ->and(VoltageLadder::of(plan('basalt', 'poe-type-2')))->toBeNull();
 });

@@ -62,8 +62,10 @@
                     @if ($old !== null)<x-slim :finding="$old" />@endif
                 </div>
                 <div class="sheet">
-                    <h2>Memory{{ $answer->copy === null ? '' : ' and the way of a file' }}</h2>
+                    @php($ladder = \Burrow\Drawing\VoltageLadder::of($answer->plan))
+                    <h2>Memory{{ $ladder === null ? '' : ', voltage' }}{{ $answer->copy === null ? '' : ' and the way of a file' }}</h2>
                     <x-memory :picture="\Burrow\Drawing\MemoryPicture::of($answer->plan)" />
+                    @if ($ladder !== null)<x-voltage :ladder="$ladder" />@endif
                     @if ($answer->copy !== null)<div class="chain"><x-chain :copy="$answer->copy" /></div>@endif
                     @foreach ($answer->workings() as $working)<x-working :working="$working" />@endforeach
                 </div>

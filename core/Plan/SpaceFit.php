@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan;
+
+use Burrow\Quantity\Bytes;
+use Burrow\Role\Role;
+use Burrow\Role\School;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Line;
+use Burrow\Sheet\Source;
+use Burrow\Sheet\Working;
+
+/** Room on the card: the image unpacked, each job by its largest school of installing, and air to breathe. */
+final readonly class SpaceFit
+{
+    /** Updates, logs and what fell asleep in a cache: common practice. */
+    private const AIR_GIGABYTES = 2.0;
+
+    private function __construct(private PlanInput $plan)
+    {
+    }
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan);
+    }
+
+    public function needed(): Bytes
+    {
+        return array_reduce($this->plan->roles, fn (Bytes $sum, Role $role): Bytes => $sum->plus(self::largest($role)), $this->plan->image->unpacked->plus(Bytes::giga(self::AIR_GIGABYTES)));
+    }
+
+    public function finding(): Finding
+    {
+        $card = $this->plan->card;
+
+        return $this->needed()->isMoreThan($card->capacity)
+            ? Finding::stop('plan.card_too_small', "The card holds {$card->capacity->decimal()}, and {$this->needed()->decimal()} are needed.", 'A full card stops updates first and everything else after.', 'Take a larger card.')
+            : Finding::fine('plan.card_holds', "Room on the card: {$this->needed()->decimal()} of {$card->capacity->decimal()}.");
+    }
+
+    public function working(): Working
+    {
+        return Working::of(
+            'plan.card_space',
+            'Room on the card',
+            "{$this->needed()->decimal()} of {$this->plan->card->capacity->decimal()}",
+            Source::catalogue('image and schools')->and(Source::commonPractice()),
+            Line::given('image, unpacked', $this->plan->image->unpacked->decimal(), 'catalogue'),
+            ...array_map(fn (Role $role): Line => Line::given($role->label, self::largest($role)->decimal(), 'its largest school'), $this->plan->roles),
+            ...[Line::given('updates and logs', Bytes::giga(self::AIR_GIGABYTES)->decimal(), 'common practice')],
+        );
+    }
+
+    private static function largest(Role $role): Bytes
+    {
+        return array_reduce($role->schools, fn (Bytes $most, School $school): Bytes => $school->disk->isMoreThan($most) ? $school->disk : $most, Bytes::of(0));
+    }
+}
