@@ -55,6 +55,7 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware('keeper')->group(function (): void {
         Route::post('/plan', [PlanController::class, 'store'])->name('plan.store');
         Route::post('/plan/drawer', [PlanController::class, 'drawer'])->name('plan.drawer');
+        Route::post('/boxes/{box}/fed', [BoxController::class, 'fed'])->name('box.fed');
         Route::post('/boxes/{box}/measured', [BoxController::class, 'measured'])->name('box.measured');
         Route::post('/plan/keep', [PlanController::class, 'keep'])->name('plan.keep');
         Route::delete('/plan/variants/{plan}', [PlanController::class, 'drop'])->name('plan.drop');

@@ -6,10 +6,10 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 
-/** A copy rate that was measured on a box, with the share of its processor that was idle. */
+/** A reading taken on a box: a copy rate with the idle share of its processor, or its temperature with the room's. */
 class Measurement extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['megabytes' => 'float', 'idle' => 'float'];
+    protected $casts = ['megabytes' => 'float', 'idle' => 'float', 'board_celsius' => 'float', 'room_celsius' => 'float'];
 }

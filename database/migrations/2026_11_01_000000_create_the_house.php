@@ -43,6 +43,7 @@ return new class extends Migration
             $table->string('image', 40)->nullable();
             $table->string('card', 40)->nullable();
             $table->string('case', 40)->nullable();
+            $table->string('fed_by', 60)->nullable();
             $table->string('address', 15)->nullable();
             $table->string('mac', 17)->nullable();
             $table->timestamp('pinned_at')->nullable();
@@ -162,8 +163,10 @@ return new class extends Migration
         Schema::create('measurements', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('box_id')->constrained()->cascadeOnDelete();
-            $table->double('megabytes');
-            $table->double('idle');
+            $table->double('megabytes')->nullable();
+            $table->double('idle')->nullable();
+            $table->double('board_celsius')->nullable();
+            $table->double('room_celsius')->nullable();
             $table->timestamps();
         });
         Schema::create('jobs', function (Blueprint $table): void {

@@ -49,7 +49,7 @@ class DemoSeeder extends Seeder
     {
         $box = Box::query()->create([
             'network_id' => $network->id, 'name' => $name, 'stage' => Box::IN_SERVICE, 'board' => $board, 'supply' => $board === 'flint' ? 'supply-3a' : 'supply-2a5',
-            'cable' => 'usual-1m', 'drive' => in_array($name, ['larder', 'lantern'], true) ? 'ssd-500' : null, 'link' => $board === 'pebble' ? 'wireless' : 'wired',
+            'cable' => 'usual-1m', 'fed_by' => ['sieve' => 'the strip behind the desk', 'larder' => 'the strip behind the desk', 'lantern' => 'the reading room switch', 'seedpress' => 'the workshop switch'][$name] ?? null, 'drive' => in_array($name, ['larder', 'lantern'], true) ? 'ssd-500' : null, 'link' => $board === 'pebble' ? 'wireless' : 'wired',
             'address' => "172.22.8.{$number}", 'mac' => sprintf('02:4b:1e:77:00:%02x', $number), 'pinned_at' => now()->subDays(200), 'user' => 'warden', 'login' => 'key',
             'on_bench' => true, 'answered_at' => now(), 'in_service_at' => now()->subDays(200 - $number), 'updated_system_at' => now()->subDays($days), 'card_written_at' => now()->subDays(201 - $number),
         ]);

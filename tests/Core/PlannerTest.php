@@ -16,6 +16,7 @@ use Burrow\Plan\Heat;
 use Burrow\Plan\HoldUp;
 use Burrow\Plan\ImageTime;
 use Burrow\Plan\Level;
+use Burrow\Plan\MeasuredHeat;
 use Burrow\Plan\MeasuredRate;
 use Burrow\Plan\MemoryFit;
 use Burrow\Plan\OldMachine;
@@ -343,4 +344,14 @@ test('the voltage is drawn falling, and below the threshold when it is', functio
         ->and($bad?->endY)->toBeLessThanOrEqual(84)
         ->and(VoltageLadder::of(plan('old-laptop', 'brick-19v', 'fixed-15m')))->toBeNull()
         ->and(VoltageLadder::of(plan('basalt', 'poe-type-2')))->toBeNull();
+});
+
+test('a measured temperature calibrates the case', function (): void {
+    $measured = fn (float $board, float $room): MeasuredHeat => new MeasuredHeat(plan(), $board, $room);
+    // 6.4 W busy in a case of 8.5 K/W.
+    expect($measured(75, 21)->kelvinPerWatt())->toEqualWithDelta(54 / 6.4, 1e-9)
+        ->and($measured(75, 21)->roomLimit())->toEqualWithDelta(26, 1e-9)
+        ->and($measured(75, 21)->finding()->code)->toBe('plan.heat_measured')
+        ->and($measured(92, 21)->finding()->code)->toBe('plan.heat_worse')
+        ->and($measured(20, 21)->finding()->code)->toBe('plan.heat_not_believed');
 });

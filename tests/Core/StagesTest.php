@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use Burrow\Ground\Feed;
 use Burrow\Ground\Outlook;
+use Burrow\Ground\PowerGraph;
 use Burrow\Ground\Standing;
 use Burrow\Intake\BlockDevice;
 use Burrow\Net\Port;
@@ -129,4 +131,43 @@ test('an empty burrow teaches the first step', function (): void {
 
 test('two filters stand in for one another', function (): void {
     expect((new Outlook([new Standing('a', null, [], false, 'names'), new Standing('b', null, [], false, 'names')], Findings::of()))->findings()->isEmpty())->toBeTrue();
+});
+
+test('a switch takes its boxes in the order that hurts least', function (): void {
+    $graph = new PowerGraph([
+        new Feed('sieve', 'desk strip', []),
+        new Feed('larder', 'desk strip', ['sieve']),
+        new Feed('lantern', 'reading room', ['larder']),
+        new Feed('culvert', '', ['lantern']),
+        new Feed('dewpoint', 'desk strip', ['larder', 'sieve']),
+        new Feed('wren', '', []),
+    ]);
+    expect($graph->switches())->toBe(['desk strip', 'reading room'])
+        ->and($graph->goDark('desk strip'))->toBe(['dewpoint', 'larder', 'sieve'])
+        ->and($graph->suffer('desk strip'))->toBe(['lantern', 'culvert'])
+        ->and($graph->goDark('reading room'))->toBe(['lantern'])
+        ->and($graph->suffer('reading room'))->toBe(['culvert'])
+        ->and($graph->findings()->codes())->toBe(['ground.shared_switch']);
+});
+
+test('boxes that depend on each other in a circle still end', function (): void {
+    $graph = new PowerGraph([new Feed('a', 's', ['b']), new Feed('b', 's', ['a']), new Feed('c', 's', ['c'])]);
+    expect($graph->goDark('s'))->toEqualCanonicalizing(['a', 'b', 'c'])
+        ->and($graph->suffer('s'))->toBe([]);
+});
+
+test('a shutdown order never takes a box before those that depend on it', function (): void {
+    mt_srand(31);
+    for ($i = 0; $i < 100; $i++) {
+        $names = array_map(fn (int $n): string => "box{$n}", range(0, mt_rand(1, 9)));
+        // Each box depends only on earlier ones, so that there is no circle.
+        $feeds = array_map(fn (string $name, int $n): Feed => new Feed($name, 's', $n === 0 ? [] : array_slice($names, 0, mt_rand(0, $n))), $names, array_keys($names));
+        shuffle($feeds);
+        $order = array_flip((new PowerGraph($feeds))->goDark('s'));
+        foreach ($feeds as $feed) {
+            foreach ($feed->dependsOn as $needed) {
+                expect($order[$feed->box])->toBeLessThan($order[$needed]);
+            }
+        }
+    }
 });

@@ -99,3 +99,22 @@ test('a measured rate is logged and judged on the page of its box', function ():
     $this->followingRedirects()->post("/boxes/{$box->id}/measured", ['megabytes' => '110', 'idle' => '62'])->assertSee('The network was the limit at 110 MB/s');
     expect(JournalEntry::query()->where('kind', 'measured')->value('text'))->toContain('110 MB/s');
 });
+
+test('what a box hangs on is kept, and shows what goes dark with it', function (): void {
+    $box = Box::query()->where('name', 'dewpoint')->firstOrFail();
+    $this->asKeeper()->post("/boxes/{$box->id}/fed", ['fed_by' => 'the strip behind the desk'])->assertRedirect("/boxes/{$box->id}");
+    $this->get('/boxes')
+        ->assertSee('What goes dark with which switch')
+        ->assertSee('dewpoint, then larder, then sieve')
+        ->assertSee('culvert, lantern')
+        ->assertSee('A switch is a power cut.');
+    $this->post("/boxes/{$box->id}/fed", ['fed_by' => '']);
+    expect($box->refresh()->fed_by)->toBeNull();
+});
+
+test('a temperature is logged and judged', function (): void {
+    $box = Box::query()->where('name', 'larder')->firstOrFail();
+    $this->asKeeper()->from("/boxes/{$box->id}")->followingRedirects()->post("/boxes/{$box->id}/measured", ['board_celsius' => 'hot', 'room_celsius' => '21'])->assertSee('The board under load, in °C.');
+    $this->followingRedirects()->post("/boxes/{$box->id}/measured", ['board_celsius' => '92', 'room_celsius' => '21'])->assertSee('hotter than its case should let it');
+    $this->followingRedirects()->post("/boxes/{$box->id}/measured", ['board_celsius' => '70', 'room_celsius' => '21'])->assertSee('The case does what it should');
+});

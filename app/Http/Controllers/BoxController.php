@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Catalogue\Catalogue;
+use App\Ground\Power;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Plan\BoxPlan;
+use App\Plan\Readings;
 use App\Upkeep\Calendar;
-use Burrow\Plan\MeasuredRate;
-use Burrow\Quantity\Rate;
 use Burrow\Role\Role;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -24,35 +24,57 @@ final class BoxController
 
     public function index(): View
     {
-        return view('boxes.index', ['boxes' => Box::query()->with(['jobs', 'run'])->orderBy('name')->get(), 'catalogue' => $this->catalogue]);
+        $boxes = Box::query()->with(['jobs', 'run', 'dependencies.provider'])->orderBy('name')->get();
+
+        return view('boxes.index', ['boxes' => $boxes, 'power' => Power::graph($boxes), 'catalogue' => $this->catalogue]);
     }
 
     public function show(Box $box, Calendar $calendar): View
     {
         $plan = BoxPlan::of($box->load('jobs'), $this->catalogue);
-        $measured = $box->measurements()->first();
-        $box->load(['services', 'openings', 'stores', 'dependencies.provider', 'run']);
+        $readings = new Readings($box, $plan);
+        $box->load(['measurements', 'services', 'openings', 'stores', 'dependencies.provider', 'run']);
 
         return view('boxes.show', [
             'box' => $box,
             'board' => $this->catalogue->boards()[$box->board] ?? null,
             'roles' => array_values(array_filter($box->jobs->map(fn ($job): ?Role => $this->catalogue->role($job->role))->all())),
             'due' => $calendar->of(collect([$box]))[$box->id] ?? null,
-            'measured' => $measured,
-            'judged' => $plan === null || $measured === null ? null : (new MeasuredRate($plan, Rate::megabytesPerSecond($measured->megabytes), $measured->idle))->finding(),
+            'copyJudged' => $readings->copy(),
+            'heatJudged' => $readings->heat(),
             'entries' => $box->journal()->orderByDesc('at')->orderByDesc('id')->limit(12)->get(),
         ]);
     }
 
-    /** A copy rate that somebody measured, with the idle share of the processor meanwhile. */
+    /** What somebody measured: a copy rate with the idle share meanwhile, or the board's temperature with the room's. */
     public function measured(Request $request, Box $box): RedirectResponse
     {
+        if ($request->has('board_celsius')) {
+            $typed = $request->validate(
+                ['board_celsius' => ['required', 'numeric', 'between:-20,120'], 'room_celsius' => ['required', 'numeric', 'between:-20,60']],
+                ['board_celsius.*' => 'The board under load, in °C.', 'room_celsius.*' => 'The room at that time, in °C.'],
+            );
+            $box->measurements()->create($typed);
+            JournalEntry::write($box, 'measured', "Temperature under load: {$typed['board_celsius']} °C in a room of {$typed['room_celsius']} °C.");
+
+            return redirect()->route('box', $box);
+        }
         $typed = $request->validate(
             ['megabytes' => ['required', 'numeric', 'gt:0', 'lt:10000'], 'idle' => ['required', 'numeric', 'between:0,100']],
             ['megabytes.*' => 'The settled rate in MB/s, above zero.', 'idle.*' => 'The idle share in per cent, 0 to 100.'],
         );
         $box->measurements()->create(['megabytes' => (float) $typed['megabytes'], 'idle' => $typed['idle'] / 100]);
         JournalEntry::write($box, 'measured', "Copy rate measured: {$typed['megabytes']} MB/s, {$typed['idle']} % idle.");
+
+        return redirect()->route('box', $box);
+    }
+
+    /** The supply, strip or switch that the box hangs on. */
+    public function fed(Request $request, Box $box): RedirectResponse
+    {
+        $from = mb_substr($request->string('fed_by')->trim()->value(), 0, 60);
+        $box->update(['fed_by' => $from === '' ? null : $from]);
+        JournalEntry::write($box, 'power', $from === '' ? "{$box->called()} hangs on nothing that was named." : "{$box->called()} hangs on: {$from}.");
 
         return redirect()->route('box', $box);
     }

@@ -19,5 +19,12 @@
             @endforeach
             </tbody>
         </table></div>
+        @if ($power->switches() !== [])
+            <section class="sheet scroll"><h2>What goes dark with which switch</h2>
+                <table class="list"><thead><tr><th scope="col">Switch or supply</th><th scope="col">Shut down in this order</th><th scope="col">Keeps its power and suffers</th></tr></thead>
+                <tbody>@foreach ($power->switches() as $switch)<tr><td><b>{{ $switch }}</b></td><td>{{ implode(', then ', $power->goDark($switch)) }}</td><td>{{ implode(', ', $power->suffer($switch)) ?: 'nobody' }}</td></tr>@endforeach</tbody></table>
+                @foreach ($power->findings() as $finding)<x-slim :finding="$finding" />@endforeach
+            </section>
+        @endif
     @endif
 </x-page>

@@ -15,6 +15,13 @@
         <div>
             <section class="sheet"><h2>Board</h2>
                 <dl class="facts"><dt>class</dt><dd>{{ $board?->label ?? $box->board }}</dd><dt>what it can do</dt><dd>{{ $board?->summary }}</dd><dt>lights</dt><dd>{{ $board?->lights }}</dd><dt>network</dt><dd>{{ $box->link === 'wired' ? 'network cable' : 'Wi-Fi' }}</dd></dl>
+                <form class="row" method="post" action="{{ route('box.fed', $box) }}">@csrf
+                    <div class="field-set grow"><label for="fed_by">Power comes from</label><input class="in" id="fed_by" name="fed_by" maxlength="60" value="{{ $box->fed_by }}" placeholder="the strip in the reading room"></div><button class="ghost">Keep</button>
+                </form>
+                @if ($heatJudged !== null)<x-slim :finding="$heatJudged" />@endif
+                <details class="working"><summary><span>Log its temperature under load</span></summary>
+                    <form method="post" action="{{ route('box.measured', $box) }}">@csrf<x-numbers :fields="['board_celsius' => 'Board, °C', 'room_celsius' => 'Room, °C']" /><button class="ghost">Log it</button></form>
+                </details>
             </section>
             <section class="sheet"><h2>Address</h2>
                 <dl class="facts"><dt>address</dt><dd class="mono">{{ $box->address ?? '—' }}</dd><dt>hardware address</dt><dd class="mono">{{ $box->mac ?? '—' }}</dd><dt>pinned</dt><dd>@if ($box->pinned_at) by a reservation, <x-when :at="$box->pinned_at" /> @else no @endif</dd><dt>last answered</dt><dd><x-when :at="$box->answered_at" /></dd></dl>
@@ -41,13 +48,9 @@
                 @empty <p class="soft">No disk of its own.</p> @endforelse
                 @if ($box->drive !== null)
                     <h3>How fast it copies</h3>
-                    @if ($judged !== null)<x-slim :finding="$judged" />@endif
+                    @if ($copyJudged !== null)<x-slim :finding="$copyJudged" />@endif
                     <form method="post" action="{{ route('box.measured', $box) }}">@csrf
-                        <div class="pair">
-                            @foreach (['megabytes' => 'Settled rate, MB/s', 'idle' => 'Processor idle, %'] as $name => $label)
-                                <div class="field-set"><label for="{{ $name }}">{{ $label }}</label><input class="in code" id="{{ $name }}" name="{{ $name }}" inputmode="decimal" value="{{ old($name) }}" @error($name) aria-invalid="true" aria-describedby="{{ $name }}-says" @enderror>@error($name)<p class="hint" id="{{ $name }}-says">{{ $message }}</p>@enderror</div>
-                            @endforeach
-                        </div>
+                        <x-numbers :fields="['megabytes' => 'Settled rate, MB/s', 'idle' => 'Processor idle, %']" />
                         <p class="hint">One file of about 1 GB; leave out the first seconds.</p><button class="ghost">Log it</button>
                     </form>
                 @endif
