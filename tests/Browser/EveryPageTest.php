@@ -59,3 +59,15 @@ test('a copied command is the command', function (): void {
     $chrome->until(fn (): bool => str_contains($chrome->find('[data-copy]')->getText(), 'Copied'));
     expect($chrome->driver->executeScript('return window.copied'))->toBe('sudo apt-get update && sudo apt-get --yes full-upgrade');
 });
+
+test('a guest sees everything and no button that would be refused', function (): void {
+    resetDemo();
+    $chrome = (new Chrome(base()))->login('desk', 'reading-room-demo');
+    foreach (['/', '/boxes/2', '/bench', '/catalogue', '/settings', '/upkeep', '/plan', '/plan/variants'] as $page) {
+        $chrome->go($page);
+        $shown = $chrome->driver->executeScript('return [...document.querySelectorAll("main form[method=post] button, main button[form], .top a.act")].filter((b) => b.offsetParent !== null && ! b.closest("form[action$=\"/logout\"]")).map((b) => b.textContent.trim())');
+        expect([$page => $shown])->toBe([$page => []])
+            ->and([$page => $chrome->violations()])->toBe([$page => []])
+            ->and($chrome->text())->toContain('guest, read only');
+    }
+});

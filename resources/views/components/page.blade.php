@@ -13,7 +13,7 @@
     <script src="/lib/htmx.min.js" defer></script>
     <script src="/js/burrow.js" defer></script>
 </head>
-<body>
+<body @class(['guest' => ! auth()->user()?->isKeeper()])>
     <a class="skip" href="#main">To the content</a>
     <x-rail :place="$place" />
     <div id="page">
@@ -43,6 +43,7 @@
                 <button class="round" aria-label="Change between light and dark"><x-icon name="theme" /></button>
             </form>
             <a class="act" href="/plan">New box</a>
+            @unless (auth()->user()?->isKeeper())<span class="pill">guest, read only</span>@endunless
         </header>
         <main id="main">
             @isset($say)
