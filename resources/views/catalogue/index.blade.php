@@ -16,7 +16,7 @@
                 </section>
             @endforeach
         </div>
-        <form class="sheet" method="post" action="{{ route('catalogue.import') }}">
+        <form class="sheet tight" method="post" action="{{ route('catalogue.import') }}">
             @csrf
             <h2>Take in an entry</h2>
             <x-choice name="kind" label="Kind" :options="['role' => 'job', 'board' => 'board class', 'supply' => 'supply', 'cable' => 'supply cable', 'drive' => 'disk', 'image' => 'image kind', 'card' => 'memory card', 'case' => 'case']" :chosen="$kind" />
@@ -24,7 +24,7 @@
                 <label for="yaml">Entry as YAML</label>
                 <textarea class="in code" id="yaml" name="yaml" rows="14" @if ($findings->blocks()) aria-invalid="true" @endif aria-describedby="yaml-says">{{ $yaml === '' ? '' : "\n".$yaml }}</textarea>
                 <div id="yaml-says" aria-live="polite">@foreach ($findings as $finding)<div class="slim"><x-mark :severity="$finding->severity->value" /><span>@if ($finding->place?->line)<b>Line {{ $finding->place->line }}.</b> @endif{{ $finding->found }} {{ $finding->do }}</span></div>@endforeach</div>
-                <p class="hint">Take a built-in entry's YAML, change its id and values, and paste it here.</p>
+                <p class="hint">“change” beside any entry puts its YAML here. Under its own id it goes before the built-in one; under a new id it stands beside it.</p>
             </div>
             <div class="row"><button class="act" data-done>Take it in</button></div>
         </form>
