@@ -105,10 +105,28 @@ final readonly class FirstBoot
     /** @param  array<mixed>  $account */
     private static function canLogIn(array $account): bool
     {
-        $keys = array_filter((array) ($account['ssh_authorized_keys'] ?? []), fn (mixed $key): bool => is_string($key) && preg_match('~^(ssh|ecdsa)-\S+ [A-Za-z0-9+/]{40,}={0,2}( |$)~', $key) === 1);
+        $keys = array_filter((array) ($account['ssh_authorized_keys'] ?? []), fn (mixed $key): bool => is_string($key) && self::isKey($key));
         $password = ($account['lock_passwd'] ?? true) === false && str_starts_with((string) ($account['hashed_passwd'] ?? $account['passwd'] ?? ''), '$');
 
         return is_string($account['name'] ?? null) && ($keys !== [] || $password);
+    }
+
+    /** The login service takes a line for a key when its blob is whole: length-prefixed fields to the last byte. */
+    private static function isKey(string $line): bool
+    {
+        $words = explode(' ', $line);
+        $blob = (string) base64_decode($words[1] ?? '', true);
+        $fields = [];
+        while (strlen($blob) >= 4) {
+            $length = (int) hexdec(bin2hex(substr($blob, 0, 4)));
+            if (strlen($blob) < 4 + $length) {
+                return false;
+            }
+            $fields[] = substr($blob, 4, $length);
+            $blob = substr($blob, 4 + $length);
+        }
+
+        return $blob === '' && count($fields) >= 2 && $fields[0] === $words[0];
     }
 
     /** @param  array<mixed>  $user */

@@ -42,8 +42,8 @@ final class YamlLines
     }
 
     /**
-     * The line to look at when a text does not parse: where a quote opens and is not closed, which a parser only
-     * notices at the end of the text; else the line that the parser named.
+     * The line to look at when a text does not parse: where a quote or bracket opens and is not closed, which a
+     * parser only notices at the end of the text; else the line that the parser named.
      *
      * @param  int  $reported  from 1; less when the parser named none
      */
@@ -51,6 +51,13 @@ final class YamlLines
     {
         foreach (explode("\n", $yaml) as $index => $line) {
             if (preg_match('/^\s*(?:- )*(?:[^\s"\'#][^"\'#]*?:\s+)?(["\'])(.*)$/', $line, $match) === 1 && ! self::closes($match[2], $match[1])) {
+                return $index + 1;
+            }
+        }
+
+        foreach (explode("\n", $yaml) as $index => $line) {
+            $bare = (string) preg_replace('/"(?:\\\\.|[^"\\\\])*"|\'[^\']*\'|#.*$/', '', $line);
+            if (substr_count($bare, '[') > substr_count($bare, ']') || substr_count($bare, '{') > substr_count($bare, '}')) {
                 return $index + 1;
             }
         }

@@ -47,6 +47,28 @@ test('cloud-init\'s schema check can say no', function (): void {
     expect(cloudInitSchema(str_replace('ssh_pwauth: false', 'ssh_pwauth: [1]', firstBootFiles()['user-data']))['exit'])->not->toBe(0);
 });
 
+test('cloud-init accepts every right card of the corpus', function (): void {
+    $folder = scratch();
+    foreach (glob('tests/Core/cards/right/*.yaml') ?: [] as $file) {
+        $files = Yaml::parseFile($file)['files'];
+        if (isset($files['user-data'])) {
+            file_put_contents("{$folder}/".basename($file), $files['user-data']);
+        }
+    }
+    $script = <<<'PY'
+    import glob, sys
+    from cloudinit.config.schema import get_schema, validate_cloudconfig_file
+    for path in sorted(glob.glob(sys.argv[1] + "/*")):
+        validate_cloudconfig_file(path, get_schema())
+        print("fine")
+    PY;
+    $home = getenv('CLOUD_INIT') ?: getcwd().'/var/tools/cloud-init';
+    $checked = run("PYTHONPATH={$home}/usr/lib/python3/dist-packages /usr/bin/python3 -c ".escapeshellarg($script)." {$folder}");
+    expect($checked['exit'])->toBe(0)
+        ->and(substr_count($checked['out'], 'fine'))->toBe(count(glob("{$folder}/*") ?: []))
+        ->and(substr_count($checked['out'], 'fine'))->toBeGreaterThanOrEqual(20);
+});
+
 test('PyYAML, which cloud-init uses, reads what we meant', function (): void {
     $texts = ['on', 'no', '0123', '12:30', '1e3', 'a: b', 'ümläut', "it's", '"q"', '~', '=', 'y', '0o7', '0x1f', '1_000', '2026-11-25', '<<', '- a', '#', "a\tb", 'wren', '/srv/x y', '$6$a$b/c.d'];
     $yaml = implode('', array_map(fn (string $text): string => '- '.YamlScalar::of($text)."\n", $texts));
