@@ -26,11 +26,6 @@ final class Router
         $this->reservations[$mac] = $address;
     }
 
-    public function forget(string $mac): void
-    {
-        unset($this->reservations[$mac], $this->leases[$mac]);
-    }
-
     /** A board asks for an address. A reservation counts; else the one it had; else the first free of the pool. */
     public function ask(string $mac, string $name, int $now): string
     {

@@ -63,11 +63,6 @@ final readonly class Ipv4
         return new self(127 << 24 | $this->number & 0xFFFFFF);
     }
 
-    public function isLoopback(): bool
-    {
-        return $this->number >> 24 === 127;
-    }
-
     /** RFC 1918. */
     public function isPrivate(): bool
     {

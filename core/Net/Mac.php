@@ -30,18 +30,6 @@ final readonly class Mac
         return self::tryParse($text) ?? throw new InvalidArgumentException("Not a hardware address: {$text}.");
     }
 
-    /** Second-lowest bit of the first octet: made up locally, not by a maker (IEEE 802c). */
-    public function isLocal(): bool
-    {
-        return (hexdec(substr($this->text, 0, 2)) & 2) === 2;
-    }
-
-    /** Lowest bit of the first octet: a group, never the address of one machine. */
-    public function isGroup(): bool
-    {
-        return (hexdec(substr($this->text, 0, 2)) & 1) === 1;
-    }
-
     public function __toString(): string
     {
         return $this->text;

@@ -31,11 +31,6 @@ final readonly class Bytes
         return new self($count);
     }
 
-    public static function mega(float $megabytes): self
-    {
-        return self::of((int) round($megabytes * 1e6));
-    }
-
     public static function giga(float $gigabytes): self
     {
         return self::of((int) round($gigabytes * 1e9));
@@ -70,11 +65,6 @@ final readonly class Bytes
     public function isMoreThan(self $other): bool
     {
         return $this->count > $other->count;
-    }
-
-    public function inMebi(): float
-    {
-        return $this->count / 1024 ** 2;
     }
 
     /** As drives are sold: "3.0 TB". */

@@ -25,9 +25,7 @@ test('private ranges end where RFC 1918 says', function (string $address, bool $
 ]);
 
 test('the stand-in on loopback keeps the last 24 bits', function (): void {
-    expect((string) Ipv4::parse('172.22.8.16')->onLoopback())->toBe('127.22.8.16')
-        ->and(Ipv4::parse('172.22.8.16')->onLoopback()->isLoopback())->toBeTrue()
-        ->and(Ipv4::parse('172.22.8.16')->isLoopback())->toBeFalse();
+    expect((string) Ipv4::parse('172.22.8.16')->onLoopback())->toBe('127.22.8.16');
 });
 
 test('a prefix has no host bits', function (string $text, bool $is): void {
@@ -97,10 +95,7 @@ test('three spellings of a hardware address are one', function (): void {
     }
     expect(Mac::tryParse('02:4b:1e:90:0a'))->toBeNull()
         ->and(Mac::tryParse('02:4b-1e:90:0a:77'))->toBeNull()
-        ->and(Mac::tryParse('02:4b:1e:90:0a:7g'))->toBeNull()
-        ->and(Mac::parse('02:4b:1e:90:0a:77')->isLocal())->toBeTrue()
-        ->and(Mac::parse('00:4b:1e:90:0a:77')->isLocal())->toBeFalse()
-        ->and(Mac::parse('01:00:5e:00:00:fb')->isGroup())->toBeTrue();
+        ->and(Mac::tryParse('02:4b:1e:90:0a:7g'))->toBeNull();
 });
 
 test('ports fall into the ranges of RFC 6335', function (int $port, string $range): void {
