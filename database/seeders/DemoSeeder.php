@@ -55,7 +55,7 @@ class DemoSeeder extends Seeder
         ]);
         $box->jobs()->create(['role' => $role]);
         foreach ([['22', 'tcp', 'remote login'], ...$ports] as [$port, $protocol, $purpose]) {
-            Service::query()->create(['box_id' => $box->id, 'port' => (int) $port, 'protocol' => $protocol, 'purpose' => $purpose, 'state' => $protocol === 'tcp' && $name !== 'seedpress' ? 'open' : null, 'looked_at' => now()]);
+            Service::query()->create(['box_id' => $box->id, 'port' => (int) $port, 'protocol' => $protocol, 'purpose' => $purpose, 'state' => $protocol !== 'tcp' ? null : ($name === 'seedpress' ? 'silent' : 'open'), 'looked_at' => $protocol === 'tcp' ? now() : null]);
         }
         foreach ([['in service', 200 - $number, "{$name} is in service."], ['update', $days, 'System brought up to date.']] as [$kind, $ago, $text]) {
             JournalEntry::query()->create(['network_id' => $network->id, 'box_id' => $box->id, 'kind' => $kind, 'text' => $text, 'by' => 'warden', 'at' => now()->subDays($ago)]);

@@ -9,7 +9,7 @@
             <tbody>
             @foreach ($services as $service)
                 <tr><td class="mono">{{ $service->port }}/{{ $service->protocol }}</td><td><a href="{{ route('box', $service->box_id) }}" data-stop>{{ $service->box->called() }}</a></td><td>{{ $service->purpose }}</td><td class="mono">{{ $service->box->address }}</td>
-                <td>@if ($service->state) <x-mark :severity="['open' => 'fine', 'refused' => 'warn', 'silent' => 'stop'][$service->state] ?? 'note'" /> {{ $service->state }} @else <span class="soft">not asked</span> @endif</td><td><x-when :at="$service->looked_at" /></td></tr>
+                <td>@if ($service->state) <x-mark :severity="['open' => 'fine', 'refused' => 'warn', 'silent' => 'stop'][$service->state] ?? 'note'" /> {{ $service->state }} @else <span class="soft">not asked</span> @endif</td><td>@if ($service->state) <x-when :at="$service->looked_at" /> @else — @endif</td></tr>
             @endforeach
             </tbody>
         </table></div>
