@@ -15,7 +15,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
         commands: __DIR__.'/../routes/console.php',
     )
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->web(append: [SafetyHeaders::class, PlainInput::class]);
+        $middleware->append(SafetyHeaders::class);
+        $middleware->web(append: [PlainInput::class]);
         // Only the machine's own web server may stand in front.
         $middleware->trustProxies(at: ['127.0.0.1']);
         $middleware->alias(['keeper' => OnlyKeeper::class]);

@@ -91,7 +91,7 @@ start_database() {
     local user=()
     [ "$(id -u)" -eq 0 ] && user=(--user=root)
     launch db /usr/sbin/mariadbd --defaults-file="$VAR/my.cnf" "${user[@]}"
-    wait_for "the database" 40 mariadb --no-defaults --socket="$RUN/db.sock" --user=burrow --password="$(secret database)" --execute="SELECT 1" "$DATABASE"
+    MYSQL_PWD="$(secret database)" wait_for "the database" 40 mariadb --no-defaults --socket="$RUN/db.sock" --user=burrow --execute="SELECT 1" "$DATABASE"
 }
 
 # Before anything is started, so that nothing is left half running.

@@ -30,7 +30,7 @@ composer_install
 unpack_cloud_init
 write_settings
 start_database
-mariadb --no-defaults --socket="$RUN/db.sock" --user=burrow --password="$(secret database)" --execute='CREATE DATABASE IF NOT EXISTS burrow_test' || die "the test database could not be made"
+MYSQL_PWD="$(secret database)" mariadb --no-defaults --socket="$RUN/db.sock" --user=burrow --execute='CREATE DATABASE IF NOT EXISTS burrow_test' || die "the test database could not be made"
 rm -f "$VAR/cache/stamp"
 refresh_caches
 # The copy that the browser tests visit begins anew each time.

@@ -18,13 +18,20 @@ final readonly class Playbook
     }
 
     /**
+     * A step that several jobs share, by its id, is played once.
+     *
      * @param  list<Role>  $roles
      * @param  non-empty-list<StepTemplate>  $before
      * @param  list<StepTemplate>  $after
      */
     public static function for(array $roles, array $before, array $after): self
     {
-        return new self([...$before, ...array_merge(...array_map(fn (Role $role): array => $role->steps, $roles)), ...$after]);
+        $steps = [];
+        foreach ([...$before, ...array_merge(...array_map(fn (Role $role): array => $role->steps, $roles)), ...$after] as $step) {
+            $steps[$step->id] ??= $step;
+        }
+
+        return new self(array_values($steps));
     }
 
     /** @throws OutOfBoundsException when the playbook has no such step */

@@ -13,7 +13,7 @@ use Burrow\Sheet\Working;
 final readonly class Heat
 {
     /** Boards of these classes slow down from here on: memory. */
-    private const THROTTLES = 80.0;
+    public const THROTTLES = 80.0;
 
     private const MARGIN = 8.0;
 

@@ -9,8 +9,6 @@ use Burrow\Sheet\Finding;
 /** A temperature that was read under load, held against what the case is said to do. */
 final readonly class MeasuredHeat
 {
-    private const THROTTLES = 80.0;
-
     /** Within this share of the catalogue's figure the case does what it should. */
     private const TOLERANCE = 0.25;
 
@@ -30,7 +28,7 @@ final readonly class MeasuredHeat
     /** The room in which it would begin to slow down. */
     public function roomLimit(): float
     {
-        return self::THROTTLES - $this->kelvinPerWatt() * $this->plan->board->busy->watts;
+        return Heat::THROTTLES - $this->kelvinPerWatt() * $this->plan->board->busy->watts;
     }
 
     public function finding(): Finding

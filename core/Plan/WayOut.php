@@ -17,6 +17,18 @@ final readonly class WayOut
     ) {
     }
 
+    /** "costs 4.00 more", "saves 23.00" or "costs no more". */
+    public function price(): string
+    {
+        $amount = number_format(abs($this->cents) / 100, 2, '.', '');
+
+        return match (true) {
+            $this->cents === 0 => 'costs no more',
+            $this->cents < 0 => "saves {$amount}",
+            default => "costs {$amount} more",
+        };
+    }
+
     /** "Supply, 5.1 V 3 A, and Usual cable, 24 AWG, 1 m" */
     public function sentence(): string
     {

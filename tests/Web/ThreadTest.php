@@ -337,3 +337,29 @@ test('a wait that was measured here goes before common practice', function (): v
     $first->update(['began_at' => now()->subHour()]);
     $this->get("/runs/{$second->run_id}")->assertSee('common practice');
 });
+
+test('a step that is checked is not over by somebody\'s word', function (): void {
+    $step = runAt('door');
+    $this->asKeeper()->followingRedirects()->post("/runs/{$step->run_id}/steps/{$step->id}/done", ['version' => $step->version])->assertSee('over when its check succeeds');
+    expect($step->refresh()->state)->toBe(RunStep::OPEN);
+});
+
+test('the bench does not take a real box in service', function (): void {
+    $box = Box::query()->where('name', 'larder')->firstOrFail();
+    $box->update(['on_bench' => false]);
+    $this->asKeeper()->followingRedirects()->post('/bench/card', ['box' => $box->id, 'files' => ['user-data' => "#cloud-config\n"]])->assertSee('is a real box in service');
+    expect($box->refresh()->on_bench)->toBeFalse();
+});
+
+test('jobs that share a step play it once', function (): void {
+    $own = str_replace(['id: file-store', 'label: file store with'], ['id: second-store', 'label: second store with'], (string) file_get_contents('core/Role/data/file-store.yaml'));
+    $this->asKeeper()->post('/catalogue', ['kind' => 'role', 'yaml' => $own])->assertRedirect('/catalogue');
+    $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden']);
+    $box->jobs()->create(['role' => 'second-store']);
+    $this->post("/boxes/{$box->id}/run")->assertRedirect();
+    expect($box->refresh()->run?->steps()->where('step', 'disk-find')->count())->toBe(1);
+});
+
+test('a page that is not there has the safety headers too', function (): void {
+    $this->get('/nothing/here')->assertNotFound()->assertHeader('X-Content-Type-Options', 'nosniff');
+});

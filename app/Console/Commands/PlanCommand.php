@@ -36,7 +36,7 @@ final class PlanCommand extends Command
         $this->line($answer->sentence());
         $exit = $this->tell($answer->findings);
         foreach ((new WaysOut($catalogue->shelf()))->from($plan->input) as $way) {
-            $this->line("way out: {$way->sentence()} (".($way->cents < 0 ? 'saves ' : 'costs ').number_format(abs($way->cents) / 100, 2).')');
+            $this->line("way out: {$way->sentence()} ({$way->price()})");
         }
 
         return $exit;

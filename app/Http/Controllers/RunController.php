@@ -60,7 +60,7 @@ final class RunController
             match ($action) {
                 'start' => $this->desk->start($step, $version),
                 'skip' => $this->skip($request, $step, $version),
-                'done' => $this->desk->settle($step, $version, $template, $judge->judge($book, $template, $pasted, $request->string('typed_disk')->value())),
+                'done' => $template->probe !== '' ? throw new StepTold('This step is over when its check succeeds. Look now, or pass it over with a reason.') : $this->desk->settle($step, $version, $template, $judge->judge($book, $template, $pasted, $request->string('typed_disk')->value())),
                 'check' => $this->desk->settle($step, $version, $template, $checks->check($book, $template->probe, $pasted)),
                 'reopen' => $this->desk->reopen($step, $request->integer('reopened')),
                 'reserve' => $this->reserve($run, $step, $version, $book),

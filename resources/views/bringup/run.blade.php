@@ -72,12 +72,16 @@
                     @if ($before !== null)
                         <p class="hint"><button class="plain" formaction="{{ route('run.act', [$run, $before, 'reopen']) }}" name="reopened" value="{{ $before->version }}">Take back “{{ $book->template($before)->title }}”</button></p>
                     @endif
-                    <details class="working">
-                        <summary><span>Pass over this step</span></summary>
-                        <div class="field-set"><label for="reason">Because</label><input class="in" id="reason" name="reason" maxlength="150"></div>
-                        <button class="ghost" formaction="{{ $act('skip') }}">Pass over, with this reason</button>
-                    </details>
                 </form>
+                <details class="working">
+                    <summary><span>Pass over this step</span></summary>
+                    <form method="post" action="{{ $act('skip') }}">
+                        @csrf
+                        <input type="hidden" name="version" value="{{ $step->version }}">
+                        <div class="field-set"><label for="reason">Because</label><input class="in" id="reason" name="reason" maxlength="150"></div>
+                        <button class="ghost">Pass over, with this reason</button>
+                    </form>
+                </details>
             </section>
         @else
             <section class="sheet step"><h2>{{ $run->box->name }} is in service</h2><p>Everything learned on the way is in its record: board, address, ports, access, disk, and when it is due.</p><div class="row"><a class="act" href="{{ route('box', $run->box) }}" data-done>See its page</a><a class="ghost" href="/">Ground</a></div></section>

@@ -54,7 +54,7 @@
                         <div class="ways">
                             <h3>Ways out</h3>
                             @foreach ($ways as $way)
-                                <p><a href="{{ route('plan', $choices->taking($way)) }}">{{ $way->sentence() }}</a> <span class="soft">{{ $way->cents === 0 ? 'costs no more' : ($way->cents < 0 ? 'saves ' : 'costs ').number_format(abs($way->cents) / 100, 2).($way->cents < 0 ? '' : ' more') }}</span></p>
+                                <p><a href="{{ route('plan', $choices->taking($way)) }}">{{ $way->sentence() }}</a> <span class="soft">{{ $way->price() }}</span></p>
                             @endforeach
                         </div>
                     @endif
