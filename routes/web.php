@@ -7,6 +7,7 @@ use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BoxController;
 use App\Http\Controllers\CardController;
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\DeskController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\GroundController;
 use App\Http\Controllers\JournalController;
@@ -43,6 +44,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/plan', [PlanController::class, 'sheet'])->name('plan');
     Route::get('/plan/plan.yaml', [PlanController::class, 'yaml'])->name('plan.yaml');
     Route::get('/plan/parts.csv', [PlanController::class, 'parts'])->name('plan.parts');
+    Route::get('/plan/paper', [PlanController::class, 'paper'])->name('plan.paper');
     Route::get('/plan/variants', [PlanController::class, 'variants'])->name('variants');
     Route::get('/boxes/{box}/name', [NameController::class, 'edit'])->name('box.name');
     Route::get('/boxes/{box}/card', [CardController::class, 'edit'])->name('box.card');
@@ -51,6 +53,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/catalogue', [CatalogueController::class, 'index'])->name('catalogue');
     Route::get('/catalogue/{kind}/{id}.yaml', [CatalogueController::class, 'export'])->name('catalogue.export');
     Route::get('/settings', [SettingsController::class, 'edit'])->name('settings');
+    Route::get('/settings/desks', [DeskController::class, 'index'])->name('desks');
 
     Route::middleware('keeper')->group(function (): void {
         Route::post('/plan', [PlanController::class, 'store'])->name('plan.store');
@@ -70,6 +73,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/bench/speed', [BenchController::class, 'speed'])->name('bench.speed');
         Route::post('/catalogue', [CatalogueController::class, 'import'])->name('catalogue.import');
         Route::delete('/catalogue/{kind}/{id}', [CatalogueController::class, 'destroy'])->name('catalogue.drop');
+        Route::post('/settings/desks', [DeskController::class, 'store'])->name('desks.store');
+        Route::delete('/settings/desks/{desk}', [DeskController::class, 'destroy'])->name('desks.drop');
         Route::post('/settings', [SettingsController::class, 'update'])->name('settings.update');
     });
 });

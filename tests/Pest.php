@@ -5,7 +5,9 @@ declare(strict_types=1);
 use Burrow\Board\BoardClass;
 use Burrow\Board\CatalogueReader;
 use Burrow\Board\LinkKind;
+use Burrow\Board\SmallParts;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\Shelf;
 use Burrow\Role\RoleReader;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -52,6 +54,23 @@ function board(string $id, array $changes = []): BoardClass
     return (new CatalogueReader)->board(array_replace_recursive(entry('board', $id), $changes));
 }
 
+/** @return array<string, mixed> every built-in entry of a kind as a typed value, by id */
+function catalogue(string $kind, ?int $few = null): array
+{
+    $read = $kind === 'role' ? (new RoleReader)->role(...) : (new CatalogueReader)->{$kind}(...);
+    $folder = $kind === 'role' ? 'core/Role/data' : 'core/Board/data/'.strtolower($kind);
+    $ids = array_map(fn (string $file): string => basename($file, '.yaml'), glob(dirname(__DIR__)."/{$folder}/*.yaml") ?: []);
+
+    return array_slice(array_combine($ids, array_map(fn (string $id) => $read(entry(strtolower($kind), $id)), $ids)), 0, $few);
+}
+
+function smallParts(): SmallParts
+{
+    static $parts = null;
+
+    return $parts ??= new SmallParts(array_values(catalogue('adapter')));
+}
+
 function plan(string $board = 'flint', string $supply = 'supply-3a', string $cable = 'usual-1m', ?string $drive = 'ssd-500', LinkKind $link = LinkKind::Wired, string $role = 'file-store', string $image = 'server-64', string $card = 'card-32-a1', string $case = 'vented'): PlanInput
 {
     $reader = new CatalogueReader;
@@ -66,5 +85,12 @@ function plan(string $board = 'flint', string $supply = 'supply-3a', string $cab
         $reader->image(entry('image', $image)),
         $reader->card(entry('card', $card)),
         $reader->case(entry('case', $case)),
+        smallParts(),
     );
+}
+
+/** The first few entries of each kind, or all of them. */
+function shelf(?int $few = null): Shelf
+{
+    return new Shelf(catalogue('role'), catalogue('board', $few), catalogue('supply', $few), catalogue('cable', $few), catalogue('drive', $few), catalogue('image', $few), catalogue('card', $few), catalogue('case', $few), catalogue('cooling', $few), catalogue('addOn', $few), smallParts());
 }

@@ -46,7 +46,7 @@ final readonly class PasteJudge
     /** @param  list<BlockDevice>  $disks */
     private function disk(RunBook $book, array $disks, string $typed): Outcome
     {
-        $planned = $this->catalogue->drives()[$book->run->box->drive ?? ''] ?? null;
+        $planned = $this->catalogue->shelf()->drives[$book->run->box->drive ?? ''] ?? null;
         $choice = DiskChoice::among($disks, $planned?->capacity);
         $disk = $choice->disk;
         if ($disk === null) {

@@ -31,10 +31,11 @@ final readonly class RunBook
 
     public function __construct(public Run $run, Catalogue $catalogue)
     {
-        $roles = array_values(array_filter($run->box->jobs->map(fn (BoxJob $job): ?Role => $catalogue->role($job->role))->all()));
+        $jobs = $run->adds === null ? $run->box->jobs : $run->box->jobs->whereIn('role', $run->adds);
+        $roles = array_values(array_filter($jobs->map(fn (BoxJob $job): ?Role => $catalogue->role($job->role))->all()));
         $this->roles = $roles !== [] ? $roles : throw new RuntimeException("The jobs of {$run->box->called()} are no longer in the catalogue.");
         $common = $catalogue->commonSteps();
-        $this->playbook = Playbook::for($this->roles, $common['before'], $common['after']);
+        $this->playbook = Playbook::for($this->roles, $run->adds === null ? $common['before'] : $common['again'], $common['after']);
     }
 
     public function template(RunStep $step): StepTemplate

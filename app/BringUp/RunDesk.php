@@ -39,15 +39,37 @@ final readonly class RunDesk
         $learned = $box->on_bench ? $this->benchBefore() : [];
 
         return DB::transaction(function () use ($box, $learned): Run {
-            $run = Run::query()->create(['box_id' => $box->id, 'learned' => $learned]);
-            foreach ((new RunBook($run, $this->catalogue))->playbook->steps as $position => $template) {
-                RunStep::query()->create(['run_id' => $run->id, 'position' => $position, 'step' => $template->id, 'state' => RunStep::OPEN]);
-            }
+            $run = $this->layOut(Run::query()->create(['box_id' => $box->id, 'learned' => $learned]));
             $box->update(['stage' => Box::BRINGING_UP]);
             JournalEntry::write($box, 'run', "Bringing up {$box->called()} began.");
 
             return $run;
         });
+    }
+
+    /**
+     * A box in service gets more to do; it stays in service meanwhile.
+     *
+     * @param  list<array{role: string, school: string}>  $jobs
+     */
+    public function add(Box $box, array $jobs): Run
+    {
+        return DB::transaction(function () use ($box, $jobs): Run {
+            $box->jobs()->createMany($jobs);
+            $adds = array_column($jobs, 'role');
+            JournalEntry::write($box, 'run', "More to do for {$box->called()}: ".implode(', ', array_map(fn (string $role): string => $this->catalogue->role($role)->label ?? $role, $adds)).'.');
+
+            return $this->layOut(Run::query()->create(['box_id' => $box->id, 'learned' => $box->on_bench ? $this->benchBefore() : [], 'adds' => $adds]));
+        });
+    }
+
+    private function layOut(Run $run): Run
+    {
+        foreach ((new RunBook($run, $this->catalogue))->playbook->steps as $position => $template) {
+            RunStep::query()->create(['run_id' => $run->id, 'position' => $position, 'step' => $template->id, 'state' => RunStep::OPEN]);
+        }
+
+        return $run;
     }
 
     /** Starts a step's wait. */

@@ -6,13 +6,9 @@ namespace App\Catalogue;
 
 use App\Models\CatalogueEntry;
 use Burrow\Board\BoardClass;
-use Burrow\Board\Cable;
-use Burrow\Board\CardKind;
 use Burrow\Board\CatalogueReader;
-use Burrow\Board\Drive;
-use Burrow\Board\Enclosure;
-use Burrow\Board\ImageKind;
-use Burrow\Board\Supply;
+use Burrow\Board\Kit;
+use Burrow\Board\SmallParts;
 use Burrow\Intake\YamlEntry;
 use Burrow\Plan\Shelf;
 use Burrow\Role\Role;
@@ -29,88 +25,61 @@ use Symfony\Component\Yaml\Yaml;
  */
 final class Catalogue
 {
-    public const KINDS = ['role', 'board', 'supply', 'cable', 'drive', 'image', 'card', 'case'];
+    /** kind => [what one of them is called, what all of them are called] */
+    public const KINDS = [
+        'role' => ['job', 'Jobs'], 'board' => ['board class', 'Boards'], 'supply' => ['supply', 'Supplies'], 'cable' => ['supply cable', 'Supply cables'], 'drive' => ['disk', 'Disks'],
+        'image' => ['image kind', 'Images'], 'card' => ['memory card', 'Cards'], 'case' => ['case', 'Cases'], 'cooling' => ['sink or fan', 'Sinks and fans'],
+        'addon' => ['add-on', 'Add-ons'], 'adapter' => ['adapter', 'Adapters, hubs, readers'], 'kit' => ['kit', 'Kits'],
+    ];
 
     /** @var array<string, array<string, array<string, mixed>>>|null */
     private ?array $entries = null;
 
-    /** @var array<string, Role>|null */
-    private ?array $roles = null;
-
-    /** @return array<string, Role> by id */
-    public function roles(): array
-    {
-        return $this->roles ??= array_map((new RoleReader)->role(...), $this->entries('role'));
-    }
+    private ?Shelf $shelf = null;
 
     public function role(string $id): ?Role
     {
-        return $this->roles()[$id] ?? null;
+        return $this->shelf()->roles[$id] ?? null;
     }
 
-    /** @return array<string, BoardClass> slowest first */
-    public function boards(): array
-    {
-        $boards = array_map((new CatalogueReader)->board(...), $this->entries('board'));
-        uasort($boards, fn (BoardClass $a, BoardClass $b): int => [$a->speed, $a->memory->count] <=> [$b->speed, $b->memory->count]);
-
-        return $boards;
-    }
-
-    /** @return array<string, Supply> */
-    public function supplies(): array
-    {
-        return array_map((new CatalogueReader)->supply(...), $this->entries('supply'));
-    }
-
-    /** @return array<string, Cable> */
-    public function cables(): array
-    {
-        return array_map((new CatalogueReader)->cable(...), $this->entries('cable'));
-    }
-
-    /** @return array<string, Drive> */
-    public function drives(): array
-    {
-        return array_map((new CatalogueReader)->drive(...), $this->entries('drive'));
-    }
-
-    /** @return array<string, ImageKind> */
-    public function images(): array
-    {
-        return array_map((new CatalogueReader)->image(...), $this->entries('image'));
-    }
-
-    /** @return array<string, CardKind> */
-    public function cards(): array
-    {
-        return array_map((new CatalogueReader)->card(...), $this->entries('card'));
-    }
-
-    /** @return array<string, Enclosure> */
-    public function cases(): array
-    {
-        return array_map((new CatalogueReader)->case(...), $this->entries('case'));
-    }
-
+    /** Every entry as a typed value, boards from the slowest to the fastest. */
     public function shelf(): Shelf
     {
-        return new Shelf(
-            array_values($this->boards()), array_values($this->supplies()), array_values($this->cables()), array_values($this->drives()),
-            array_values($this->images()), array_values($this->cards()), array_values($this->cases()),
+        if ($this->shelf !== null) {
+            return $this->shelf;
+        }
+        $reader = new CatalogueReader;
+        $boards = array_map($reader->board(...), $this->entries('board'));
+        uasort($boards, fn (BoardClass $a, BoardClass $b): int => [$a->speed, $a->memory->count] <=> [$b->speed, $b->memory->count]);
+
+        return $this->shelf = new Shelf(
+            array_map((new RoleReader)->role(...), $this->entries('role')), $boards, array_map($reader->supply(...), $this->entries('supply')), array_map($reader->cable(...), $this->entries('cable')),
+            array_map($reader->drive(...), $this->entries('drive')), array_map($reader->image(...), $this->entries('image')), array_map($reader->card(...), $this->entries('card')),
+            array_map($reader->case(...), $this->entries('case')), array_map($reader->cooling(...), $this->entries('cooling')), array_map($reader->addOn(...), $this->entries('addon')),
+            new SmallParts(array_map($reader->adapter(...), array_values($this->entries('adapter')))),
         );
     }
 
-    /** @return array{before: non-empty-list<StepTemplate>, after: list<StepTemplate>} */
+    /** @return list<Kit> */
+    public function kits(): array
+    {
+        return array_map((new CatalogueReader)->kit(...), array_values($this->entries('kit')));
+    }
+
+    /** @return array{before: non-empty-list<StepTemplate>, again: non-empty-list<StepTemplate>, after: list<StepTemplate>} "again": those of "before" that also come before a job added later */
     public function commonSteps(): array
     {
-        /** @var array{before: non-empty-list<array<string, mixed>>, after: list<array<string, mixed>>} $data */
-        $data = $this->parsed(self::path('BringUp/data/common.yaml'));
+        $file = self::path('BringUp/data/common.yaml');
+        /** @var array{before: non-empty-list<array<string, mixed>>, again: list<string>, after: list<array<string, mixed>>} $data */
+        $data = self::parsed('common steps', [$file])[$file];
         $reader = new RoleReader;
         /** @var non-empty-list<StepTemplate> $before */
         $before = $reader->steps($data['before']);
 
-        return ['before' => $before, 'after' => $reader->steps($data['after'])];
+        /** @var non-empty-list<StepTemplate> $again */
+        $again = array_values(array_filter($before, fn (StepTemplate $step): bool => in_array($step->id, $data['again'], true)));
+
+        return ['before' => $before, 'again' => $again, 'after' => $reader->steps($data['after'])];
     }
 
     public static function schema(string $kind): string
@@ -138,7 +107,7 @@ final class Catalogue
         $entry = YamlEntry::read($yaml, self::schema($kind), 'entry.yaml');
         if ($entry->data !== null && is_string($entry->data['id'] ?? null)) {
             CatalogueEntry::query()->updateOrCreate(['kind' => $kind, 'slug' => $entry->data['id']], ['yaml' => $yaml]);
-            $this->entries = $this->roles = null;
+            $this->entries = $this->shelf = null;
         }
 
         return $entry;
@@ -148,7 +117,7 @@ final class Catalogue
     public function drop(string $kind, string $id): void
     {
         CatalogueEntry::query()->where('kind', $kind)->where('slug', $id)->delete();
-        $this->entries = $this->roles = null;
+        $this->entries = $this->shelf = null;
     }
 
     /** @return array<string, array<string, mixed>> by id */
@@ -162,13 +131,7 @@ final class Catalogue
     /** @return array<string, array<string, array<string, mixed>>> */
     private function load(): array
     {
-        $entries = [];
-        foreach (self::KINDS as $kind) {
-            foreach (glob(self::folder($kind).'/*.yaml') ?: [] as $file) {
-                $data = $this->parsed($file);
-                $entries[$kind][(string) $data['id']] = $data;
-            }
-        }
+        $entries = self::builtInEntries();
         foreach ($this->own() as $own) {
             /** @var array<string, mixed> $data */
             $data = Yaml::parse($own->yaml);
@@ -192,13 +155,41 @@ final class Catalogue
         }
     }
 
-    /** @return array<string, mixed> */
-    private function parsed(string $file): array
+    /** @return array<string, array<string, array<string, mixed>>> */
+    private static function builtInEntries(): array
     {
-        /** @var array<string, mixed> $data */
-        $data = Cache::store('file')->rememberForever('yaml '.$file.' '.filemtime($file), fn (): mixed => Yaml::parse(self::text($file)));
+        $files = [];
+        foreach (array_keys(self::KINDS) as $kind) {
+            foreach (glob(self::folder($kind).'/*.yaml') ?: [] as $file) {
+                $files[$file] = $kind;
+            }
+        }
+        $entries = [];
+        foreach (self::parsed('catalogue', array_keys($files)) as $file => $data) {
+            $entries[$files[$file]][is_string($data['id'] ?? null) ? $data['id'] : ''] = $data;
+        }
 
-        return $data;
+        return $entries;
+    }
+
+    /**
+     * Files parsed once and kept until one of them changes.
+     *
+     * @param  list<string>  $files
+     * @return array<string, array<string, mixed>> by file
+     */
+    private static function parsed(string $what, array $files): array
+    {
+        $state = md5(implode(' ', array_map(fn (string $file): string => $file.filemtime($file), $files)));
+        /** @var array{state: string, data: array<string, array<string, mixed>>}|null $kept */
+        $kept = Cache::store('file')->get($what);
+        if ($kept === null || $kept['state'] !== $state) {
+            $kept = ['state' => $state, 'data' => array_map(fn (string $file): mixed => Yaml::parse(self::text($file)), array_combine($files, $files))];
+            Cache::store('file')->forever($what, $kept);
+        }
+
+        /** @var array<string, array<string, mixed>> */
+        return $kept['data'];
     }
 
     private static function folder(string $kind): string

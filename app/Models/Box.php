@@ -81,6 +81,12 @@ class Box extends Model
         return $this->hasMany(Measurement::class)->latest('id');
     }
 
+    /** @return HasMany<Decision, $this> */
+    public function decisions(): HasMany
+    {
+        return $this->hasMany(Decision::class)->latest('id');
+    }
+
     /** @return HasMany<JournalEntry, $this> */
     public function journal(): HasMany
     {

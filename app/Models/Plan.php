@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -15,5 +16,11 @@ class Plan extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['choices' => 'array'];
+    protected $casts = ['choices' => 'array', 'dropped_at' => 'datetime'];
+
+    /** @param  Builder<Plan>  $query */
+    public function scopeBeside(Builder $query): void
+    {
+        $query->whereNull('dropped_at')->orderBy('id');
+    }
 }

@@ -13,12 +13,13 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property Box $box
  * @property array<string, mixed> $learned
+ * @property list<string>|null $adds  jobs that it adds to a box in service; null when it brings a box up
  */
 class Run extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['learned' => 'array', 'finished_at' => 'datetime'];
+    protected $casts = ['learned' => 'array', 'adds' => 'array', 'finished_at' => 'datetime'];
 
     /** @return BelongsTo<Box, $this> */
     public function box(): BelongsTo

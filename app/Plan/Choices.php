@@ -6,84 +6,172 @@ namespace App\Plan;
 
 use App\Catalogue\Catalogue;
 use App\Models\Box;
+use Burrow\Board\ImageOrigin;
 use Burrow\Board\LinkKind;
 use Burrow\Plan\Circumstances;
 use Burrow\Plan\Duty;
+use Burrow\Plan\Host;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\SchoolChoice;
 use Burrow\Plan\WayOut;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Money;
 use Burrow\Role\Role;
+use Burrow\Role\School;
 use Illuminate\Http\Request;
-use Symfony\Component\Yaml\Yaml;
 
 /** What was chosen on the plan sheet; anything missing or unknown becomes the usual choice. */
 final readonly class Choices
 {
-    private const USUAL = ['role' => 'file-store', 'board' => 'flint', 'supply' => 'supply-3a', 'cable' => 'usual-1m', 'drive' => 'ssd-500', 'image' => 'server-64', 'card' => 'card-32-a1', 'case' => 'vented', 'link' => 'wired', 'on' => 'always', 'client' => 'desktop', 'room' => '24', 'price' => '0.30', 'copy' => '50', 'down' => '50', 'up' => '10', 'battery' => '0', 'subscription' => '0'];
+    private const USUAL = ['role' => 'file-store', 'board' => 'flint', 'supply' => 'supply-3a', 'cable' => 'usual-1m', 'drive' => 'ssd-500', 'image' => 'server-64', 'card' => 'card-32-a1', 'case' => 'vented', 'link' => 'wired', 'on' => 'always', 'client' => 'desktop', 'from' => 'author', 'seat' => 'own'];
 
-    /** Typed numbers with their limits. */
-    private const NUMBERS = ['room' => [-20, 60], 'price' => [0, 10], 'copy' => [1, 100000], 'down' => [0.1, 10000], 'up' => [0.1, 10000], 'battery' => [0, 10000], 'subscription' => [0, 1000]];
+    /** Typed numbers: the usual one, the least, the most. */
+    public const NUMBERS = [
+        'room' => ['24', -20, 60], 'price' => ['0.30', 0, 10], 'copy' => ['50', 1, 100000], 'subscription' => ['0', 0, 1000], 'battery' => ['0', 0, 10000],
+        'down' => ['50', 0.1, 10000], 'up' => ['10', 0.1, 10000], 'far' => ['50', 0.1, 10000], 'relay' => ['0', 0, 10000], 'daily' => ['1', 0, 10000], 'away' => ['7', 0, 365],
+    ];
 
     public const CLIENTS = ['desktop' => 'a desktop computer', 'phone' => 'phones and tablets', 'browser' => 'a browser', 'television' => 'a television', 'program' => 'another program'];
 
-    /** A box begins with one job and gets its second within the hour. */
-    private const MORE_JOBS = ['also', 'too'];
+    /** A box begins with one job and gets its second within the hour: field of a job => field of its school. */
+    public const JOBS = ['role' => 'school', 'also' => 'school_also', 'too' => 'school_too'];
+
+    /** For a job that has no other school. */
+    private const READY_MADE = 'appliance-64';
+
+    /** Marks a seat on a box in service, whose name follows. */
+    public const BOX = '@';
+
+    private const MAY_BE_NONE = ['drive', 'hub', 'cooling', 'addon', 'desk', 'also', 'too'];
 
     /** @param  array<string, string>  $chosen by the names of the sheet's fields */
     private function __construct(
         private Catalogue $catalogue,
+        private Household $household,
         private array $chosen,
     ) {
     }
 
-    public static function from(Request $request, Catalogue $catalogue): self
+    public static function from(Request $request, Catalogue $catalogue, Household $household): self
     {
-        $known = self::known($catalogue);
         $chosen = [];
-        foreach ($known as $name => $ids) {
+        foreach (self::known($catalogue, $household) as $name => $ids) {
             $typed = $request->string($name)->value();
+            $usual = self::USUAL[$name] ?? 'none';
             $chosen[$name] = match (true) {
                 in_array($typed, $ids, true) => $typed,
-                in_array(self::USUAL[$name] ?? 'none', $ids, true) => self::USUAL[$name] ?? 'none',
+                in_array($usual, $ids, true) => $usual,
                 default => $ids[0],
             };
         }
-        foreach (self::NUMBERS as $name => [$least, $most]) {
-            $typed = str_replace(',', '.', $request->string($name)->trim()->value());
-            $chosen[$name] = is_numeric($typed) && $typed >= $least && $typed <= $most ? $typed : self::USUAL[$name];
+        if (! $request->has('drive') && array_filter(array_keys(self::JOBS), fn (string $job): bool => $catalogue->role($chosen[$job])->needsDisk ?? false) === []) {
+            $chosen['drive'] = 'none';
         }
+        $first = $catalogue->role($chosen['role'])?->schools;
+        if (! $request->has('image') && $first !== null && array_filter($first, fn (School $school): bool => ! $school->isReadyMade()) === [] && isset($catalogue->shelf()->images[self::READY_MADE])) {
+            $chosen['image'] = self::READY_MADE;
+        }
+        if (! $request->has('desk') && $household->desks()->isNotEmpty()) {
+            $chosen['desk'] = (string) $household->desks()->keys()->first();
+        }
+        foreach (self::NUMBERS as $name => [$usual, $least, $most]) {
+            $typed = str_replace(',', '.', $request->string($name)->trim()->value());
+            $chosen[$name] = is_numeric($typed) && $typed >= $least && $typed <= $most ? $typed : $usual;
+        }
+        foreach (self::JOBS as $job => $name) {
+            $schools = array_map(fn (School $school): string => $school->id, $catalogue->role($chosen[$job])->schools ?? []);
+            $typed = $request->string($name)->value();
+            $chosen[$name] = in_array($typed, $schools, true) ? $typed : '';
+        }
+        $along = $request->input('along', '');
+        $names = is_array($along) ? array_filter($along, is_string(...)) : explode(',', is_string($along) ? $along : '');
+        $chosen['along'] = implode(',', array_filter($names, fn (string $name): bool => $household->host($name) !== null));
 
-        return new self($catalogue, $chosen);
+        return new self($catalogue, $household, self::seated($chosen, $household));
     }
 
     public function input(): PlanInput
     {
-        $drive = $this->chosen['drive'];
-
-        return new PlanInput(
-            array_map(fn (string $id): Role => $this->catalogue->roles()[$id], $this->jobs()),
-            $this->catalogue->boards()[$this->chosen['board']],
-            $this->catalogue->supplies()[$this->chosen['supply']],
-            $this->catalogue->cables()[$this->chosen['cable']],
-            $drive === 'none' ? null : $this->catalogue->drives()[$drive],
+        $shelf = $this->catalogue->shelf();
+        $new = array_map(fn (string $id): Role => $shelf->roles[$id], $this->jobs());
+        $there = $this->host()->plan->roles ?? [];
+        $plan = new PlanInput(
+            [...$there, ...$new],
+            $shelf->boards[$this->chosen['board']],
+            $shelf->supplies[$this->chosen['supply']],
+            $shelf->cables[$this->chosen['cable']],
+            $shelf->drives[$this->chosen['drive']] ?? null,
             LinkKind::from($this->chosen['link']),
-            $this->catalogue->images()[$this->chosen['image']],
-            $this->catalogue->cards()[$this->chosen['card']],
-            $this->catalogue->cases()[$this->chosen['case']],
+            $shelf->images[$this->chosen['image']],
+            $shelf->cards[$this->chosen['card']],
+            $shelf->cases[$this->chosen['case']],
+            $shelf->small,
             new Circumstances(
-                (float) $this->chosen['room'], (float) $this->chosen['price'], Bytes::giga((float) $this->chosen['copy']), Duty::from($this->chosen['on']),
-                (float) $this->chosen['down'], (float) $this->chosen['up'], (float) $this->chosen['battery'], Money::of((float) $this->chosen['subscription']), $this->chosen['client'],
+                $this->number('room'), $this->number('price'), Bytes::giga($this->number('copy')), Duty::from($this->chosen['on']), $this->number('down'), $this->number('up'), $this->number('battery'),
+                Money::of($this->number('subscription')), $this->chosen['client'], Bytes::giga($this->number('daily')), $this->number('away'), $this->number('far'), $this->number('relay'),
             ),
+            array_column($shelf->small->hubs(), null, 'id')[$this->chosen['hub']] ?? null,
+            $shelf->coolings[$this->chosen['cooling']] ?? null,
+            $shelf->addOns[$this->chosen['addon']] ?? null,
+            new SchoolChoice([...($this->host()->plan->schools->chosen ?? []), ...$this->schools()]),
+            ImageOrigin::from($this->chosen['from']),
+            $this->household->desks()->get($this->chosen['desk']),
+            $this->household->feeds(explode(',', $this->chosen['along'])),
         );
+
+        return $plan->with(calibration: $this->household->calibration($plan));
+    }
+
+    /** The box in service that is to take the jobs as well; null when they get a box of their own. */
+    public function host(): ?Host
+    {
+        return $this->household->host(self::boxName($this->chosen));
+    }
+
+    public function hostBox(): ?Box
+    {
+        return $this->household->box(self::boxName($this->chosen));
+    }
+
+    /** The jobs are to be a program on the desk computer. */
+    public function onDesk(): bool
+    {
+        return $this->chosen['seat'] === 'desk';
     }
 
     /** @return non-empty-list<string> ids of the jobs, each once */
     public function jobs(): array
     {
-        $more = array_filter(array_map(fn (string $name): string => $this->chosen[$name], self::MORE_JOBS), fn (string $id): bool => $id !== 'none');
+        $jobs = array_filter(array_map(fn (string $name): string => $this->chosen[$name], array_keys(self::JOBS)), fn (string $id): bool => $id !== 'none');
+        $there = array_map(fn (Role $role): string => $role->id, $this->host()->plan->roles ?? []);
 
-        return array_values(array_unique([$this->chosen['role'], ...$more]));
+        /** @var non-empty-list<string> */
+        return array_values(array_unique(array_diff($jobs, $there) ?: $jobs));
+    }
+
+    /** @return array<string, string> id of a job => id of the school chosen for it */
+    public function schools(): array
+    {
+        $schools = [];
+        foreach (self::JOBS as $job => $school) {
+            if ($this->chosen[$job] !== 'none' && $this->chosen[$school] !== '') {
+                $schools[$this->chosen[$job]] ??= $this->chosen[$school];
+            }
+        }
+
+        return $schools;
+    }
+
+    /** The field that holds the school of a job, or null when the job is the host's own. */
+    public function schoolField(Role $role): ?string
+    {
+        foreach (self::JOBS as $job => $school) {
+            if ($this->chosen[$job] === $role->id) {
+                return $school;
+            }
+        }
+
+        return null;
     }
 
     public function get(string $name): string
@@ -100,45 +188,80 @@ final readonly class Choices
     /** @return array<string, string> the same with a way out taken */
     public function taking(WayOut $way): array
     {
-        return array_replace($this->chosen, array_map(fn (mixed $part): string => match (true) {
-            $part instanceof LinkKind => $part->value,
-            is_object($part) && isset($part->id) => (string) $part->id,
-            default => 'none',
-        }, $way->changes));
-    }
+        $taken = $this->chosen;
+        foreach ($way->changes as $name => $part) {
+            if ($part instanceof SchoolChoice) {
+                foreach (self::JOBS as $job => $school) {
+                    $taken[$school] = $part->chosen[$this->chosen[$job]] ?? $taken[$school];
+                }
+            } else {
+                $taken[strtolower($name)] = match (true) {
+                    $part instanceof LinkKind => $part->value,
+                    is_object($part) && isset($part->id) => (string) $part->id,
+                    default => 'none',
+                };
+            }
+        }
 
-    /** As ./burrow plan reads it. */
-    public function asYaml(): string
-    {
-        $plan = ['jobs' => $this->jobs()] + array_combine(
-            ['board', 'supply', 'cable', 'disk', 'link', 'image', 'card', 'case'],
-            array_map(fn (string $name): string => $this->chosen[$name], ['board', 'supply', 'cable', 'drive', 'link', 'image', 'card', 'case']),
-        ) + [
-            'on' => $this->chosen['on'], 'used_from' => $this->chosen['client'], 'room_celsius' => (float) $this->chosen['room'], 'price_per_kwh' => (float) $this->chosen['price'], 'copy_gb' => (float) $this->chosen['copy'],
-            'down_mbit' => (float) $this->chosen['down'], 'up_mbit' => (float) $this->chosen['up'], 'battery_wh' => (float) $this->chosen['battery'], 'subscription_a_month' => (float) $this->chosen['subscription'],
-        ];
-
-        return Yaml::dump($plan['disk'] === 'none' ? array_diff_key($plan, ['disk' => 0]) : $plan);
+        return $taken;
     }
 
     /** @return array<string, mixed> what of it a box keeps */
     public function forBox(): array
     {
-        $parts = array_intersect_key($this->chosen, array_flip(['board', 'supply', 'cable', 'drive', 'link', 'image', 'card', 'case']));
+        $parts = array_intersect_key($this->chosen, array_flip(['board', 'supply', 'cable', 'drive', 'link', 'image', 'card', 'case', 'hub', 'cooling', 'addon']));
 
-        return ['drive' => $this->chosen['drive'] === 'none' ? null : $this->chosen['drive'], 'stage' => Box::PLANNED] + $parts;
+        return array_map(fn (string $id): ?string => $id === 'none' ? null : $id, $parts) + ['image_from' => $this->chosen['from'], 'stage' => Box::PLANNED];
+    }
+
+    /** @param  array<string, string>  $chosen */
+    private static function boxName(array $chosen): string
+    {
+        return str_starts_with($chosen['seat'], self::BOX) ? substr($chosen['seat'], strlen(self::BOX)) : '';
+    }
+
+    private function number(string $name): float
+    {
+        return (float) $this->chosen[$name];
+    }
+
+    /**
+     * On a box in service its parts are what they are; only a disk may come.
+     *
+     * @param  array<string, string>  $chosen
+     * @return array<string, string>
+     */
+    private static function seated(array $chosen, Household $household): array
+    {
+        $plan = $household->host(self::boxName($chosen))?->plan;
+        if ($plan === null) {
+            return $chosen['seat'] === 'desk' && $chosen['desk'] === 'none' ? ['seat' => 'own'] + $chosen : $chosen;
+        }
+        $its = [
+            'board' => $plan->board->id, 'supply' => $plan->supply->id, 'cable' => $plan->cable->id, 'card' => $plan->card->id, 'case' => $plan->case->id, 'image' => $plan->image->id, 'from' => $plan->imageFrom->value,
+            'link' => $plan->link->value, 'hub' => $plan->hub->id ?? 'none', 'cooling' => $plan->cooling->id ?? 'none', 'addon' => $plan->addOn->id ?? 'none',
+        ];
+
+        return array_replace($chosen, $its, ['drive' => $plan->drive->id ?? $chosen['drive']]);
     }
 
     /** @return array<string, non-empty-list<string>> */
-    private static function known(Catalogue $catalogue): array
+    private static function known(Catalogue $catalogue, Household $household): array
     {
-        $ids = fn (string $kind): array => array_map(strval(...), array_keys($catalogue->entries($kind)));
-        $known = ['role' => $ids('role'), 'also' => ['none', ...$ids('role')], 'too' => ['none', ...$ids('role')]];
-        foreach (['board', 'supply', 'cable', 'image', 'card', 'case'] as $kind) {
-            $known[$kind] = $ids($kind);
+        $known = [];
+        foreach (['role', 'board', 'supply', 'cable', 'image', 'card', 'case', 'drive', 'cooling', 'addon'] as $kind) {
+            $known[$kind] = array_map(strval(...), array_keys($catalogue->entries($kind)));
+        }
+        $known += [
+            'also' => $known['role'], 'too' => $known['role'], 'hub' => array_column($catalogue->shelf()->small->hubs(), 'id'), 'link' => array_column(LinkKind::cases(), 'value'),
+            'on' => array_column(Duty::cases(), 'value'), 'client' => array_keys(self::CLIENTS), 'from' => array_column(ImageOrigin::cases(), 'value'),
+            'desk' => $household->desks()->keys()->all(), 'seat' => ['own', 'desk', ...array_map(fn (Host $host): string => self::BOX.$host->name, $household->hosts())],
+        ];
+        foreach (self::MAY_BE_NONE as $name) {
+            $known[$name][] = 'none';
         }
 
         /** @var array<string, non-empty-list<string>> */
-        return $known + ['drive' => [...$ids('drive'), 'none'], 'link' => ['wired', 'wireless'], 'on' => array_column(Duty::cases(), 'value'), 'client' => array_keys(self::CLIENTS)];
+        return $known;
     }
 }

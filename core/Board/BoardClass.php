@@ -22,6 +22,8 @@ final readonly class BoardClass
      * @param  int  $year  of its first sale
      * @param  list<string>  $bootsFrom
      * @param  ?int  $poeType  1 or 2 when it takes power over Ethernet (IEEE 802.3)
+     * @param  int  $usbCount  full-size or small USB sockets for devices
+     * @param  int  $headerPins  40, 26 or 0: the header that add-on boards sit on
      * @param  float  $supplyAmps  current the supply must be able to give
      */
     public function __construct(
@@ -48,14 +50,31 @@ final readonly class BoardClass
         public Duration $networkAfter,
         public Money $price,
         public string $lights,
+        public int $usbCount,
+        public int $headerPins,
+        public Market $market = new Market,
     ) {
     }
 
+    /** The bus that disks and USB devices hang on. */
+    public function usbBus(): ?Bus
+    {
+        foreach ($this->buses as $bus) {
+            if ($bus->carries('disk')) {
+                return $bus;
+            }
+        }
+
+        return null;
+    }
+
+    /** Line rate of a link of its own, in Mb/s; null when it has none. */
     public function megabits(LinkKind $link): ?float
     {
         return match ($link) {
             LinkKind::Wired => $this->wiredMegabits,
             LinkKind::Wireless => $this->wirelessMegabits,
+            LinkKind::UsbWired => null,
         };
     }
 }

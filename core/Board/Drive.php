@@ -9,7 +9,7 @@ use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Money;
 use Burrow\Quantity\Rate;
 
-/** An attached disk: capacity, sustained rate, and the current it takes from the board (zero with its own supply). */
+/** An attached disk: capacity, sustained rate, the current it takes from the board (zero with its own supply), and what may be written to it over its life (null when it spins). */
 final readonly class Drive
 {
     public function __construct(
@@ -21,6 +21,8 @@ final readonly class Drive
         public Amps $running,
         public Amps $starting,
         public Money $price,
+        public ?Bytes $endurance = null,
+        public Market $market = new Market,
     ) {
     }
 }

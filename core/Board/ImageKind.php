@@ -9,6 +9,13 @@ use Burrow\Quantity\Bytes;
 /** A kind of system image: bits, desktop or not, the memory it idles at and wants, sizes, and the year it is from. */
 final readonly class ImageKind
 {
+    /**
+     * @param  int  $bits  of its programs
+     * @param  int  $kernelBits  of its kernel: 64 under 32-bit programs is a state of its own
+     * @param  bool  $readyMade  brings its job along
+     * @param  bool  $wizard  asks its questions on a screen at the first start
+     * @param  list<string>  $without  peripherals, by the names that jobs use, that it does not know
+     */
     public function __construct(
         public string $id,
         public string $label,
@@ -20,6 +27,10 @@ final readonly class ImageKind
         public Bytes $packed,
         public Bytes $unpacked,
         public int $year,
+        public int $kernelBits,
+        public bool $readyMade,
+        public bool $wizard,
+        public array $without,
     ) {
     }
 }

@@ -8,7 +8,7 @@ use Burrow\Quantity\Amps;
 use Burrow\Quantity\Money;
 use Burrow\Quantity\Volts;
 
-/** A power supply by what it gives at its socket; over the network cable with its type and the watts that reach the device (IEEE 802.3). */
+/** A power supply by what it gives at each socket and at all of them together; over the network cable with its type and the watts that reach the device (IEEE 802.3). */
 final readonly class Supply
 {
     public function __construct(
@@ -19,6 +19,9 @@ final readonly class Supply
         public Money $price,
         public ?int $poeType,
         public ?float $poeWatts,
+        public int $outputs,
+        public Amps $together,
+        public Market $market = new Market,
     ) {
     }
 }

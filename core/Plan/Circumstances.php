@@ -13,12 +13,18 @@ final readonly class Circumstances
 {
     public Bytes $copy;
 
+    public Bytes $dailyChange;
+
     /**
      * @param  ?Bytes  $copy  the copy that matters to the household; 50 GB when it did not say
      * @param  float  $downMegabits  of the internet line, as are the up ones
      * @param  float  $batteryWattHours  of a back-up supply; 0 for none
      * @param  ?Money  $subscription  a month, of what the box replaces
      * @param  string  $client  from what it will be used: "desktop", "phone", "browser", "television", "program"
+     * @param  ?Bytes  $dailyChange  of the files that go over the line; 1 GB when it did not say
+     * @param  float  $awayDays  that a travelling box is out of reach
+     * @param  float  $farDownMegabits  of the line at the far end
+     * @param  float  $relayMegabits  of a relay between the two; 0 when they meet directly
      *
      * @throws InvalidArgumentException outside of what a household can be
      */
@@ -32,13 +38,18 @@ final readonly class Circumstances
         public float $batteryWattHours = 0,
         public ?Money $subscription = null,
         public string $client = 'desktop',
+        ?Bytes $dailyChange = null,
+        public float $awayDays = 7,
+        public float $farDownMegabits = 50,
+        public float $relayMegabits = 0,
     ) {
         if ($roomCelsius < -20 || $roomCelsius > 60) {
             throw new InvalidArgumentException("No room of a household is at {$roomCelsius} °C.");
         }
-        if ($pricePerKilowattHour < 0 || $downMegabits <= 0 || $upMegabits <= 0 || $batteryWattHours < 0) {
+        if ($pricePerKilowattHour < 0 || $downMegabits <= 0 || $upMegabits <= 0 || $batteryWattHours < 0 || $awayDays < 0 || $farDownMegabits <= 0 || $relayMegabits < 0) {
             throw new InvalidArgumentException('A price, a line or a battery cannot be less than nothing.');
         }
         $this->copy = $copy ?? Bytes::giga(50);
+        $this->dailyChange = $dailyChange ?? Bytes::giga(1);
     }
 }

@@ -25,7 +25,7 @@ final readonly class CopyRate
     /** Null when the board has no such link, or the plan no disk. */
     public static function of(PlanInput $plan): ?self
     {
-        $megabits = $plan->board->megabits($plan->link);
+        $megabits = $plan->megabits();
         if ($megabits === null || $plan->drive === null) {
             return null;
         }
@@ -34,7 +34,7 @@ final readonly class CopyRate
             self::processor($plan->board->processor),
         ];
         foreach ($plan->board->buses as $bus) {
-            if ($bus->carries('disk') && $bus->carries($plan->link->value)) {
+            if ($bus->carries('disk') && ($bus->carries($plan->link->value) || $plan->link === LinkKind::UsbWired)) {
                 $chain[] = new Limit($bus->name, $bus->payload->times(0.5), $bus->payload.' ÷ 2: the bus carries every byte twice, in from the network and out to the disk');
             } elseif ($bus->carries('disk')) {
                 $chain[] = new Limit($bus->name, $bus->payload, $bus->payload.' for the disk alone');
@@ -42,7 +42,7 @@ final readonly class CopyRate
         }
         $chain[] = new Limit('disk', $plan->drive->rate, $plan->drive->label);
 
-        return new self($chain);
+        return new self(array_map($plan->calibration->correct(...), $chain));
     }
 
     /** The narrowest link; of two equal ones the first. */
@@ -76,9 +76,15 @@ final readonly class CopyRate
         );
     }
 
+    /** What the link alone brings as payload; null when the box has no such link. */
+    public static function ofLink(PlanInput $plan): ?Rate
+    {
+        return $plan->megabits() === null ? null : self::network($plan->link, $plan->megabits())->rate;
+    }
+
     private static function network(LinkKind $link, float $megabits): Limit
     {
-        if ($link === LinkKind::Wired) {
+        if ($link->isCable()) {
             $rate = Ethernet::payload($megabits);
 
             return new Limit('network', $rate, "{$megabits} Mb/s ÷ 8 × ".Ethernet::PAYLOAD_WITH_TIMESTAMPS.'/'.Ethernet::ON_THE_WIRE.' (TCP payload of a full frame)');

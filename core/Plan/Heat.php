@@ -28,7 +28,13 @@ final readonly class Heat
 
     public function celsius(): float
     {
-        return $this->plan->circumstances->roomCelsius + $this->plan->board->busy->watts * $this->plan->case->kelvinPerWatt;
+        return $this->plan->circumstances->roomCelsius + $this->plan->board->busy->watts * $this->kelvinPerWatt();
+    }
+
+    /** Of the case with its cooling, or as measured on a box of this kind. */
+    public function kelvinPerWatt(): float
+    {
+        return $this->plan->calibration->kelvinPerWatt ?? $this->plan->case->kelvinPerWatt * ($this->plan->cooling->share ?? 1);
     }
 
     /** Machines that come with a case and cooling of their own are not judged. */
@@ -44,7 +50,7 @@ final readonly class Heat
         return match (true) {
             ! $this->applies() => Finding::fine('plan.heat_own_cooling', 'It has a case and cooling of its own.'),
             $this->celsius() >= self::THROTTLES => Finding::warn('plan.heat_throttles', "{$degrees} under load: it slows itself down.", 'It lowers its clock from '.self::THROTTLES.' °C on, more so in summer.', 'Sinks before a case, a vented case, or a fan.'),
-            $this->celsius() >= self::THROTTLES - self::MARGIN => Finding::note('plan.heat_close', "{$degrees} under load, close to where it slows down.", 'A warm summer room takes the rest.', 'A vented case costs little.'),
+            $this->celsius() >= self::THROTTLES - self::MARGIN => Finding::note('plan.heat_close', "{$degrees} under load, close to where it slows down.", 'A warm summer room takes the rest.', 'Sinks or a small fan cost little.'),
             default => Finding::fine('plan.heat_fits', "{$degrees} under load, in the {$this->caseName()}."),
         };
     }
@@ -52,6 +58,7 @@ final readonly class Heat
     public function working(): Working
     {
         $plan = $this->plan;
+        $kelvin = round($this->kelvinPerWatt(), 1);
 
         return Working::of(
             'plan.board_temperature',
@@ -60,8 +67,10 @@ final readonly class Heat
             Source::catalogue('power and case')->and(Source::commonPractice()),
             Line::given('room', "{$plan->circumstances->roomCelsius} °C"),
             Line::given('board, busy', (string) $plan->board->busy, 'catalogue'),
-            Line::given($plan->case->label, "{$plan->case->kelvinPerWatt} K/W", 'catalogue'),
-            Line::computed('board', "{$plan->circumstances->roomCelsius} °C + {$plan->board->busy} × {$plan->case->kelvinPerWatt} K/W", round($this->celsius()).' °C'),
+            $plan->calibration->kelvinPerWatt === null
+                ? Line::computed($plan->case->label, "{$plan->case->kelvinPerWatt} K/W".($plan->cooling === null ? '' : " × {$plan->cooling->share} with: {$plan->cooling->label}"), "{$kelvin} K/W", 'catalogue')
+                : Line::given($plan->case->label, "{$kelvin} K/W", "measured on {$plan->calibration->from}"),
+            Line::computed('board', "{$plan->circumstances->roomCelsius} °C + {$plan->board->busy} × {$kelvin} K/W", round($this->celsius()).' °C'),
             Line::given('it slows down from', self::THROTTLES.' °C', 'memory'),
         );
     }

@@ -43,6 +43,31 @@ final readonly class MeasuredRate
             : Finding::note('plan.measured_above', "{$this->measured} is more than was worked out ({$copy->rate()}).", 'The first seconds go into memory, not to the disk.', 'Let it run for a minute and read the rate that settles.');
     }
 
+    /** Name of the limit that was met; null when no link of the chain explains the rate. */
+    public function limitMet(): ?string
+    {
+        $copy = CopyRate::of($this->plan);
+
+        return match (true) {
+            $copy === null => null,
+            $this->coreIsFull() => 'processor',
+            default => $this->nearest($copy)?->name,
+        };
+    }
+
+    /** Measured ÷ worked out, for the limit that was met. */
+    public function factor(): ?float
+    {
+        $met = $this->limitMet();
+        foreach (CopyRate::of($this->plan)->chain ?? [] as $limit) {
+            if ($limit->name === $met) {
+                return $this->measured->bytesPerSecond / $limit->rate->bytesPerSecond;
+            }
+        }
+
+        return null;
+    }
+
     /** Without the per-core figures, one full core of n shows as 1 − 1/n idle at the most. */
     private function coreIsFull(): bool
     {

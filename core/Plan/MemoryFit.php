@@ -75,7 +75,7 @@ final readonly class MemoryFit
     public function working(): Working
     {
         $has = $this->has()->binary();
-        $jobs = array_map(fn (Role $role): Line => Line::given($role->label.', when busy', $role->memoryBusy->binary(), 'catalogue'), $this->plan->roles);
+        $jobs = array_map(fn (Role $role): Line => Line::given($role->label.', when busy', $this->plan->memoryOf($role)->binary(), $this->plan->school($role)->label), $this->plan->roles);
 
         return Working::of(
             'plan.memory',

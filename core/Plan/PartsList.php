@@ -4,22 +4,13 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
-use Burrow\Board\LinkKind;
+use Burrow\Board\Adapter;
+use Burrow\Board\AdapterKind;
 use Burrow\Quantity\Money;
-use Burrow\Role\Peripheral;
 
 /** Everything a plan needs, with every adapter and cable that its connectors call for: what people leave out of the sum. */
 final readonly class PartsList
 {
-    /** Common practice: small parts cost less than ten each. */
-    private const NETWORK_CABLE = 4.0;
-
-    private const SOCKET_ADAPTER = 4.0;
-
-    private const VIDEO_ADAPTER = 5.0;
-
-    private const POWERED_HUB = 18.0;
-
     /** @param  non-empty-list<Part>  $parts */
     private function __construct(public array $parts)
     {
@@ -29,21 +20,24 @@ final readonly class PartsList
     {
         $board = $plan->board;
         $parts = [
-            new Part("{$board->label}, {$board->summary}", $board->price),
-            new Part($plan->supply->label, $plan->supply->price),
-            new Part($plan->cable->label, $plan->cable->price),
+            new Part("board/{$board->id}", "{$board->label}, {$board->summary}", $board->price),
+            new Part("supply/{$plan->supply->id}", $plan->supply->label, $plan->supply->price),
+            new Part("cable/{$plan->cable->id}", $plan->cable->label, $plan->cable->price),
         ];
         if (in_array('card', $board->bootsFrom, true)) {
-            $parts[] = new Part($plan->card->label, $plan->card->price, 'the board starts from it');
+            $parts[] = new Part("card/{$plan->card->id}", $plan->card->label, $plan->card->price, 'the board starts from it');
         }
         if ($plan->drive !== null) {
-            $parts[] = new Part($plan->drive->label, $plan->drive->price);
+            $parts[] = new Part("drive/{$plan->drive->id}", $plan->drive->label, $plan->drive->price);
         }
         if ($board->powerInlet !== 'barrel' && $plan->case->price->cents > 0) {
-            $parts[] = new Part($plan->case->label, $plan->case->price);
+            $parts[] = new Part("case/{$plan->case->id}", $plan->case->label, $plan->case->price);
         }
-        if ($plan->link === LinkKind::Wired) {
-            $parts[] = new Part('Network cable', Money::of(self::NETWORK_CABLE), 'the part most often forgotten');
+        if ($plan->cooling !== null) {
+            $parts[] = new Part("cooling/{$plan->cooling->id}", $plan->cooling->label, $plan->cooling->price);
+        }
+        if ($plan->addOn !== null) {
+            $parts[] = new Part("addon/{$plan->addOn->id}", $plan->addOn->label, $plan->addOn->price);
         }
 
         return new self([...$parts, ...self::adapters($plan)]);
@@ -51,7 +45,7 @@ final readonly class PartsList
 
     public function total(): Money
     {
-        return array_reduce($this->parts, fn (Money $sum, Part $part): Money => $sum->plus($part->price), Money::of(0));
+        return self::sum($this->parts);
     }
 
     /**
@@ -61,26 +55,44 @@ final readonly class PartsList
      */
     public function toBuy(array $drawer): Money
     {
-        return array_reduce(array_filter($this->parts, fn (Part $part): bool => ! in_array($part->label, $drawer, true)), fn (Money $sum, Part $part): Money => $sum->plus($part->price), Money::of(0));
+        return self::sum($this->missing($drawer));
+    }
+
+    /**
+     * @param  list<string>  $drawer  labels of parts
+     * @return list<Part>
+     */
+    public function missing(array $drawer): array
+    {
+        return array_values(array_filter($this->parts, fn (Part $part): bool => ! in_array($part->label, $drawer, true)));
+    }
+
+    /** @param  list<Part>  $parts */
+    public static function sum(array $parts): Money
+    {
+        return array_reduce($parts, fn (Money $sum, Part $part): Money => $sum->plus($part->price), Money::of(0));
     }
 
     /** @return list<Part> */
     private static function adapters(PlanInput $plan): array
     {
         $board = $plan->board;
-        $plugs = array_values(array_filter($plan->peripherals(), fn (Peripheral $one): bool => $one->plug === 'USB-A'));
-        $usb = count($plugs) + ($plan->drive === null ? 0 : 1);
-        $parts = [];
-        if ($usb > 0 && $board->usbSocket !== 'USB-A') {
-            $parts[] = new Part("Adapter from {$board->usbSocket} to a USB-A socket", Money::of(self::SOCKET_ADAPTER), 'the board has no full-size USB socket');
-        }
-        if ($usb > 1 && $board->usbSocket !== 'USB-A') {
-            $parts[] = new Part('Powered USB hub', Money::of(self::POWERED_HUB), "one socket for {$usb} devices");
-        }
-        if (in_array($board->videoSocket, ['mini', 'micro'], true)) {
-            $parts[] = new Part("Adapter from {$board->videoSocket} to full video", Money::of(self::VIDEO_ADAPTER), 'for a screen when the first start gives trouble');
-        }
+        $small = $plan->small;
+        $devices = count(UsbDevices::of($plan)->list);
+        $parts = [
+            $plan->link->isCable() ? self::part($small->cheapest(AdapterKind::Lead), 'the part most often forgotten') : null,
+            self::part($plan->networkAdapter(), 'the board has no network socket'),
+            $devices > 0 && $board->usbSocket !== 'USB-A' ? self::part($small->cheapest(AdapterKind::Socket, $board->usbSocket), 'the board has no full-size USB socket') : null,
+            self::part($plan->hub(), $devices > $board->usbCount ? "{$devices} devices, ".($board->usbCount === 1 ? 'one socket' : "{$board->usbCount} sockets") : 'takes the load off the board'),
+            self::part($small->cheapest(AdapterKind::Video, $board->videoSocket), 'for a screen when the first start gives trouble'),
+            $plan->needsReader() ? self::part($small->cheapest(AdapterKind::Reader, $plan->desk->usbPlug ?? ''), 'the desk computer has no card slot') : null,
+        ];
 
-        return $parts;
+        return array_values(array_filter($parts));
+    }
+
+    private static function part(?Adapter $adapter, string $because): ?Part
+    {
+        return $adapter === null ? null : new Part("adapter/{$adapter->id}", $adapter->label, $adapter->price, $because);
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Burrow\Plan;
 
 use Burrow\Quantity\Money;
+use Burrow\Quantity\Rate;
+use Burrow\Role\Role;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Severity;
@@ -34,18 +36,44 @@ final readonly class PlanAnswer implements JsonSerializable
         return Usage::findings($plan)
             ->and(self::findingsOfParts($plan))
             ->and(Company::findings($plan))
-            ->and((new FirstCopy($plan))->applies() ? [(new FirstCopy($plan))->finding()] : [])
+            ->and((new LineCopy($plan))->applies() ? (new LineCopy($plan))->findings() : [])
+            ->and(array_filter([TunnelRate::of($plan)?->finding()]))
+            ->and([InstallTime::of($plan)->finding()])
+            ->and(DeskCheck::findings($plan))
             ->and(array_filter([PayBack::of($plan)?->finding()]));
     }
 
     /** Those that another part could change. */
     public static function findingsOfParts(PlanInput $plan): Findings
     {
-        return ProcessorFit::of($plan)->findings()
-            ->and(MemoryFit::of($plan)->findings())
-            ->and(SupplyFit::of($plan)->findings())
-            ->and([Heat::of($plan)->finding(), ...(in_array('card', $plan->board->bootsFrom, true) ? [SpaceFit::of($plan)->finding(), CardWear::of($plan)->finding()] : [])])
-            ->and(self::links($plan, CopyRate::of($plan)));
+        return Findings::of(...iterator_to_array(self::eachOfParts($plan), false));
+    }
+
+    /**
+     * The same one by one, so that whoever only asks whether all is well can stop at the first that is not.
+     *
+     * @return iterable<Finding>
+     */
+    public static function eachOfParts(PlanInput $plan): iterable
+    {
+        yield ProcessorFit::of($plan)->finding();
+        yield from ImageFit::of($plan)->findings();
+        yield from MemoryFit::of($plan)->findings();
+        yield from SupplyFit::of($plan)->findings();
+        $budget = BusBudget::of($plan);
+        if ($budget->applies()) {
+            yield $budget->finding();
+        }
+        yield from SharedSupply::of($plan)?->findings() ?? [];
+        yield from AddOnFit::findings($plan);
+        yield from Availability::findings($plan);
+        yield Heat::of($plan)->finding();
+        if (in_array('card', $plan->board->bootsFrom, true)) {
+            yield SpaceFit::of($plan)->finding();
+            yield CardWear::of($plan)->finding();
+        }
+        yield from array_filter([DriveWear::of($plan)?->finding()]);
+        yield from self::links($plan, CopyRate::of($plan));
     }
 
     /** Nothing stops it; warnings may stand. */
@@ -80,15 +108,20 @@ final readonly class PlanAnswer implements JsonSerializable
             $this->memory->working(),
             ProcessorFit::of($plan)->working(),
             $plan->supply->poeWatts === null ? SupplyFit::of($plan)->working() : null,
+            BusBudget::of($plan)->applies() ? BusBudget::of($plan)->working() : null,
+            SharedSupply::of($plan)?->working(),
             $this->copy?->working(),
             $this->copy === null ? null : (new CopyTime($this->copy, $plan->circumstances->copy))->working(),
             Heat::of($plan)->applies() ? Heat::of($plan)->working() : null,
             SpaceFit::of($plan)->working(),
             CardWear::of($plan)->working(),
+            DriveWear::of($plan)?->working(),
             RunningCost::of($plan)->working(),
             (new HoldUp($plan))->applies() ? (new HoldUp($plan))->working() : null,
-            (new FirstCopy($plan))->applies() ? (new FirstCopy($plan))->working() : null,
+            (new LineCopy($plan))->applies() ? (new LineCopy($plan))->working() : null,
+            TunnelRate::of($plan)?->working(),
             (new ImageTime($plan))->working(),
+            InstallTime::of($plan)->working(),
             PayBack::of($plan)?->working(),
         ]));
     }
@@ -109,13 +142,21 @@ final readonly class PlanAnswer implements JsonSerializable
     private static function links(PlanInput $plan, ?CopyRate $copy): Findings
     {
         $findings = Findings::of();
-        if ($plan->board->megabits($plan->link) === null) {
-            $findings = $findings->and([Finding::stop('plan.no_such_link', "The {$plan->board->label} has no {$plan->link->label()} of its own.", 'An adapter would hang on the disk\'s bus and halve it.', 'Choose the other link or another board.')]);
-        } elseif ($plan->link->value === 'wireless') {
+        if ($plan->megabits() === null) {
+            $findings = $findings->and([Finding::stop('plan.no_such_link', "The {$plan->board->label} has no {$plan->link->label()} of its own.", 'A USB adapter hangs on the disk\'s bus and shares it.', 'Choose another link, an adapter or another board.')]);
+        } elseif (! $plan->link->isCable()) {
             $findings = $findings->and([Finding::note('plan.wired_before_wireless', 'Wired is the better choice for anything always on.', 'Wi-Fi works, and is slower and drops out at times (common practice).', 'Use a cable if one can reach.')]);
+        }
+        $wanted = array_sum(array_map(fn (Role $role): float => $role->networkMegabits, $plan->roles));
+        $brings = CopyRate::ofLink($plan);
+        if ($brings !== null && $brings->isBelow(Rate::megabitsPerSecond($wanted))) {
+            $findings = $findings->and([Finding::warn('plan.link_slow', "The jobs want {$wanted} Mb/s, and the {$plan->link->label()} brings ".round($brings->bytesPerSecond * 8 / 1e6).' Mb/s.', 'Pictures stop, and whoever waits thinks the box is down.', 'A faster link or another board.')]);
         }
         if ($plan->needsDisk() && $plan->drive === null) {
             $findings = $findings->and([Finding::stop('plan.no_disk', 'A job needs a disk and the plan has none.', 'Files on the card wear it out and go when it goes.', 'Choose a disk.')]);
+        }
+        if (! $plan->needsDisk() && $plan->drive !== null) {
+            $findings = $findings->and([Finding::note('plan.disk_not_needed', 'No job here needs a disk of its own.', "The plan has one: {$plan->drive->label}, {$plan->drive->price}.", 'Leave it out, unless the box is to start from it or plans are to grow.')]);
         }
         if ($copy !== null && $plan->needsDisk() && $copy->rate()->inMegabytes() < 5) {
             $findings = $findings->and([Finding::note('plan.copy_slow', "Copies run at {$copy->rate()}.", 'Fine for archive and backup, useless for editing video (common practice).', "Without the {$copy->limit()->name} as the limit it would be {$copy->next()->rate}.")]);

@@ -4,22 +4,21 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
-use Burrow\Board\BoardClass;
-use Burrow\Board\Cable;
-use Burrow\Board\CardKind;
-use Burrow\Board\Drive;
-use Burrow\Board\Enclosure;
-use Burrow\Board\ImageKind;
+use Burrow\Board\DeskComputer;
+use Burrow\Board\DeskSystem;
+use Burrow\Board\ImageOrigin;
 use Burrow\Board\LinkKind;
-use Burrow\Board\Supply;
 use Burrow\Intake\YamlEntry;
 use Burrow\Intake\YamlLines;
+use Burrow\Quantity\Amps;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Money;
 use Burrow\Role\Role;
+use Burrow\Role\School;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
+use Symfony\Component\Yaml\Yaml;
 
 /** A plan written down as YAML: names of catalogue entries, and what is so in the household. */
 final readonly class PlanFile
@@ -30,34 +29,31 @@ final readonly class PlanFile
     ) {
     }
 
-    /**
-     * @param  string  $schema  plan.schema.json, as text
-     * @param  array<string, Role>  $roles  by id, as are the others
-     * @param  array<string, BoardClass>  $boards
-     * @param  array<string, Supply>  $supplies
-     * @param  array<string, Cable>  $cables
-     * @param  array<string, Drive>  $drives
-     * @param  array<string, ImageKind>  $images
-     * @param  array<string, CardKind>  $cards
-     * @param  array<string, Enclosure>  $cases
-     */
-    public static function read(string $yaml, string $schema, string $file, array $roles, array $boards, array $supplies, array $cables, array $drives, array $images, array $cards, array $cases): self
+    /** @param  string  $schema plan.schema.json, as text */
+    public static function read(string $yaml, string $schema, string $file, Shelf $shelf): self
     {
         $entry = YamlEntry::read($yaml, $schema, $file);
         if ($entry->data === null) {
             return new self(null, $entry->findings);
         }
-        /** @var array{jobs: non-empty-list<string>, board: string, supply: string, cable: string, disk?: string, link: string, image: string, card: string, case: string, room_celsius?: int|float, price_per_kwh?: int|float, copy_gb?: int|float, on?: string, used_from?: string, down_mbit?: int|float, up_mbit?: int|float, battery_wh?: int|float, subscription_a_month?: int|float} $data */
+        /** @var array{jobs: non-empty-list<string>, schools?: array<string, string>, board: string, supply: string, cable: string, disk?: string, link: string, image: string, image_from?: string, card: string, case: string, hub?: string, cooling?: string, addon?: string, along?: list<array{name: string, amps: int|float}>, desk?: array{name: string, disks: string, usb: string, card_slot: bool, local_names: bool, login_client: bool, plain_editor: bool, file_copier: bool, administrator: bool, sleeps: bool, restarts: bool, hours: int|float, watts: int|float}, measured?: array{on: string, limits?: array<string, int|float>, kelvin_per_watt?: int|float}, room_celsius?: int|float, price_per_kwh?: int|float, copy_gb?: int|float, on?: string, used_from?: string, down_mbit?: int|float, up_mbit?: int|float, battery_wh?: int|float, subscription_a_month?: int|float, daily_gb?: int|float, away_days?: int|float, far_down_mbit?: int|float, relay_mbit?: int|float} $data */
         $data = $entry->data;
+        $hubs = array_column($shelf->small->hubs(), null, 'id');
         $findings = $entry->findings;
-        foreach (['board' => $boards, 'supply' => $supplies, 'cable' => $cables, 'disk' => $drives, 'image' => $images, 'card' => $cards, 'case' => $cases] as $name => $known) {
+        foreach (['board' => $shelf->boards, 'supply' => $shelf->supplies, 'cable' => $shelf->cables, 'disk' => $shelf->drives, 'image' => $shelf->images, 'card' => $shelf->cards, 'case' => $shelf->cases, 'hub' => $hubs, 'cooling' => $shelf->coolings, 'addon' => $shelf->addOns] as $name => $known) {
             if (isset($data[$name]) && ! isset($known[$data[$name]])) {
                 $findings = $findings->and([self::unknown($name, $data[$name], array_keys($known), Place::file($file, YamlLines::locate($yaml, [$name])))]);
             }
         }
         foreach ($data['jobs'] as $index => $job) {
-            if (! isset($roles[$job])) {
-                $findings = $findings->and([self::unknown('job', $job, array_keys($roles), Place::file($file, YamlLines::locate($yaml, ['jobs', $index])))]);
+            if (! isset($shelf->roles[$job])) {
+                $findings = $findings->and([self::unknown('job', $job, array_keys($shelf->roles), Place::file($file, YamlLines::locate($yaml, ['jobs', $index])))]);
+            }
+        }
+        foreach ($data['schools'] ?? [] as $job => $school) {
+            $known = array_map(fn (School $one): string => $one->id, $shelf->roles[$job]->schools ?? []);
+            if (! in_array($school, $known, true)) {
+                $findings = $findings->and([self::unknown("school of {$job}", $school, $known, Place::file($file, YamlLines::locate($yaml, ['schools', $job])))]);
             }
         }
         if ($findings->blocks()) {
@@ -65,15 +61,16 @@ final readonly class PlanFile
         }
 
         return new self(new PlanInput(
-            array_map(fn (string $job): Role => $roles[$job], $data['jobs']),
-            $boards[$data['board']],
-            $supplies[$data['supply']],
-            $cables[$data['cable']],
-            isset($data['disk']) ? $drives[$data['disk']] : null,
+            array_map(fn (string $job): Role => $shelf->roles[$job], $data['jobs']),
+            $shelf->boards[$data['board']],
+            $shelf->supplies[$data['supply']],
+            $shelf->cables[$data['cable']],
+            $shelf->drives[$data['disk'] ?? ''] ?? null,
             LinkKind::from($data['link']),
-            $images[$data['image']],
-            $cards[$data['card']],
-            $cases[$data['case']],
+            $shelf->images[$data['image']],
+            $shelf->cards[$data['card']],
+            $shelf->cases[$data['case']],
+            $shelf->small,
             new Circumstances(
                 (float) ($data['room_celsius'] ?? 24),
                 (float) ($data['price_per_kwh'] ?? 0.30),
@@ -84,8 +81,50 @@ final readonly class PlanFile
                 (float) ($data['battery_wh'] ?? 0),
                 isset($data['subscription_a_month']) ? Money::of($data['subscription_a_month']) : null,
                 $data['used_from'] ?? 'desktop',
+                isset($data['daily_gb']) ? Bytes::giga($data['daily_gb']) : null,
+                (float) ($data['away_days'] ?? 7),
+                (float) ($data['far_down_mbit'] ?? 50),
+                (float) ($data['relay_mbit'] ?? 0),
             ),
+            $hubs[$data['hub'] ?? ''] ?? null,
+            $shelf->coolings[$data['cooling'] ?? ''] ?? null,
+            $shelf->addOns[$data['addon'] ?? ''] ?? null,
+            new SchoolChoice($data['schools'] ?? []),
+            ImageOrigin::from($data['image_from'] ?? 'author'),
+            isset($data['desk']) ? self::desk($data['desk']) : null,
+            array_map(fn (array $one): Feed => new Feed($one['name'], Amps::of($one['amps'])), $data['along'] ?? []),
+            new Calibration(array_map(floatval(...), $data['measured']['limits'] ?? []), isset($data['measured']['kelvin_per_watt']) ? (float) $data['measured']['kelvin_per_watt'] : null, $data['measured']['on'] ?? ''),
         ), $findings);
+    }
+
+    /** What read() reads back as the same plan. */
+    public static function write(PlanInput $plan): string
+    {
+        $so = $plan->circumstances;
+        $desk = $plan->desk;
+        $measured = array_filter(['limits' => $plan->calibration->factors, 'kelvin_per_watt' => $plan->calibration->kelvinPerWatt]);
+
+        return Yaml::dump(array_filter([
+            'jobs' => array_map(fn (Role $role): string => $role->id, $plan->roles),
+            'schools' => array_combine(array_map(fn (Role $role): string => $role->id, $plan->roles), array_map(fn (Role $role): string => $plan->school($role)->id, $plan->roles)),
+            'board' => $plan->board->id, 'supply' => $plan->supply->id, 'cable' => $plan->cable->id, 'disk' => $plan->drive?->id, 'link' => $plan->link->value, 'image' => $plan->image->id, 'image_from' => $plan->imageFrom->value,
+            'card' => $plan->card->id, 'case' => $plan->case->id, 'hub' => $plan->hub?->id, 'cooling' => $plan->cooling?->id, 'addon' => $plan->addOn?->id,
+            'along' => array_map(fn (Feed $feed): array => ['name' => $feed->name, 'amps' => $feed->peak->amps], $plan->along) ?: null,
+            'desk' => $desk === null ? null : [
+                'name' => $desk->name, 'disks' => $desk->system->value, 'usb' => $desk->usbPlug, 'card_slot' => $desk->cardSlot, 'local_names' => $desk->localNames, 'login_client' => $desk->loginClient, 'plain_editor' => $desk->plainEditor,
+                'file_copier' => $desk->fileCopier, 'administrator' => $desk->administrator, 'sleeps' => $desk->sleeps, 'restarts' => $desk->restarts, 'hours' => $desk->hours, 'watts' => $desk->watts,
+            ],
+            'measured' => $measured === [] ? null : ['on' => $plan->calibration->from] + $measured,
+            'on' => $so->duty->value, 'used_from' => $so->client, 'room_celsius' => $so->roomCelsius, 'price_per_kwh' => $so->pricePerKilowattHour, 'copy_gb' => $so->copy->count / 1e9,
+            'down_mbit' => $so->downMegabits, 'up_mbit' => $so->upMegabits, 'battery_wh' => $so->batteryWattHours, 'subscription_a_month' => ($so->subscription->cents ?? 0) / 100,
+            'daily_gb' => $so->dailyChange->count / 1e9, 'away_days' => $so->awayDays, 'far_down_mbit' => $so->farDownMegabits, 'relay_mbit' => $so->relayMegabits,
+        ], fn (mixed $value): bool => $value !== null), 4, 2);
+    }
+
+    /** @param  array{name: string, disks: string, usb: string, card_slot: bool, local_names: bool, login_client: bool, plain_editor: bool, file_copier: bool, administrator: bool, sleeps: bool, restarts: bool, hours: int|float, watts: int|float}  $desk */
+    private static function desk(array $desk): DeskComputer
+    {
+        return new DeskComputer($desk['name'], DeskSystem::from($desk['disks']), $desk['usb'], $desk['card_slot'], $desk['local_names'], $desk['login_client'], $desk['plain_editor'], $desk['file_copier'], $desk['administrator'], $desk['sleeps'], $desk['restarts'], (float) $desk['hours'], (float) $desk['watts']);
     }
 
     /** @param  list<string>  $known */

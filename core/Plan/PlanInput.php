@@ -4,23 +4,35 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
+use Burrow\Board\Adapter;
+use Burrow\Board\AdapterKind;
+use Burrow\Board\AddOn;
 use Burrow\Board\BoardClass;
 use Burrow\Board\Cable;
 use Burrow\Board\CardKind;
+use Burrow\Board\Cooling;
+use Burrow\Board\DeskComputer;
 use Burrow\Board\Drive;
 use Burrow\Board\Enclosure;
 use Burrow\Board\ImageKind;
+use Burrow\Board\ImageOrigin;
 use Burrow\Board\LinkKind;
+use Burrow\Board\SmallParts;
 use Burrow\Board\Supply;
-use Burrow\Quantity\Amps;
 use Burrow\Quantity\Bytes;
 use Burrow\Role\Peripheral;
 use Burrow\Role\Role;
+use Burrow\Role\School;
 
 /** The choices of one plan: one or several jobs on one box, and its parts. */
 final readonly class PlanInput
 {
-    /** @param  non-empty-list<Role>  $roles */
+    /**
+     * @param  non-empty-list<Role>  $roles
+     * @param  SmallParts  $small  what the catalogue has of adapters and hubs
+     * @param  ?Adapter  $hub  a powered hub that was chosen; one that the sockets call for is taken all the same
+     * @param  list<Feed>  $along  other boxes on the same supply
+     */
     public function __construct(
         public array $roles,
         public BoardClass $board,
@@ -31,7 +43,16 @@ final readonly class PlanInput
         public ImageKind $image,
         public CardKind $card,
         public Enclosure $case,
+        public SmallParts $small,
         public Circumstances $circumstances = new Circumstances,
+        public ?Adapter $hub = null,
+        public ?Cooling $cooling = null,
+        public ?AddOn $addOn = null,
+        public SchoolChoice $schools = new SchoolChoice,
+        public ImageOrigin $imageFrom = ImageOrigin::Author,
+        public ?DeskComputer $desk = null,
+        public array $along = [],
+        public Calibration $calibration = new Calibration,
     ) {
     }
 
@@ -46,10 +67,21 @@ final readonly class PlanInput
         return array_filter($this->roles, fn (Role $role): bool => $role->needsDisk) !== [];
     }
 
+    public function school(Role $role): School
+    {
+        return $this->schools->of($role, $this->image->readyMade);
+    }
+
+    /** Memory of a job when busy, with what its school takes on top. */
+    public function memoryOf(Role $role): Bytes
+    {
+        return $role->memoryBusy->plus($this->school($role)->memory);
+    }
+
     /** Memory of all jobs when busy. */
     public function memoryOfJobs(): Bytes
     {
-        return array_reduce($this->roles, fn (Bytes $sum, Role $role): Bytes => $sum->plus($role->memoryBusy), Bytes::of(0));
+        return array_reduce($this->roles, fn (Bytes $sum, Role $role): Bytes => $sum->plus($this->memoryOf($role)), Bytes::of(0));
     }
 
     /** Written by all jobs in a day. */
@@ -64,9 +96,37 @@ final readonly class PlanInput
         return array_merge(...array_map(fn (Role $role): array => $role->peripherals, $this->roles));
     }
 
-    /** Current that the jobs' peripherals take from the board. */
-    public function peripheralCurrent(): Amps
+    /** The socket adapter that makes a wired link where the board has none. */
+    public function networkAdapter(): ?Adapter
     {
-        return array_reduce($this->peripherals(), fn (Amps $sum, Peripheral $peripheral): Amps => $sum->plus($peripheral->current), Amps::of(0));
+        return $this->link === LinkKind::UsbWired ? $this->small->cheapest(AdapterKind::Network) : null;
+    }
+
+    /** Line rate of the chosen link, in Mb/s; null when the box would not have it. */
+    public function megabits(): ?float
+    {
+        return $this->link === LinkKind::UsbWired ? $this->networkAdapter()?->megabits : $this->board->megabits($this->link);
+    }
+
+    /** The powered hub: the chosen one, or the cheapest when there are more devices than sockets. */
+    public function hub(): ?Adapter
+    {
+        if ($this->hub !== null) {
+            return $this->hub;
+        }
+
+        return count(UsbDevices::of($this)->list) > $this->board->usbCount ? $this->small->cheapest(AdapterKind::Hub) : null;
+    }
+
+    /** The desk computer has no slot for the card that the board starts from. */
+    public function needsReader(): bool
+    {
+        return $this->desk !== null && ! $this->desk->cardSlot && in_array('card', $this->board->bootsFrom, true);
+    }
+
+    /** Type of power over Ethernet that the box takes, of its own or by an add-on. */
+    public function poeType(): ?int
+    {
+        return $this->board->poeType ?? $this->addOn?->poeType;
     }
 }

@@ -6,12 +6,11 @@ namespace Burrow\Plan;
 
 use Burrow\Role\Role;
 use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
 use Burrow\Sheet\Line;
 use Burrow\Sheet\Source;
 use Burrow\Sheet\Working;
 
-/** Speed and bits of the board against what jobs and image want. */
+/** Speed of the board against what the jobs want. */
 final readonly class ProcessorFit
 {
     private function __construct(private PlanInput $plan)
@@ -44,11 +43,6 @@ final readonly class ProcessorFit
         };
     }
 
-    public function findings(): Findings
-    {
-        return Findings::of($this->speed(), ...$this->bits());
-    }
-
     public function working(): Working
     {
         return Working::of(
@@ -64,7 +58,7 @@ final readonly class ProcessorFit
         );
     }
 
-    private function speed(): Finding
+    public function finding(): Finding
     {
         $what = count($this->plan->roles) === 1 ? $this->plan->roles[0]->label : count($this->plan->roles).' jobs together';
         $board = $this->plan->board->label;
@@ -75,43 +69,5 @@ final readonly class ProcessorFit
             Level::Unusable => Finding::stop('plan.processor_weak', ucfirst($what)." on the {$board}: it starts and is unusable.", 'It is several times slower than what the job wants.', 'Choose a faster board.'),
             Level::DoesNotRun => Finding::stop('plan.processor_too_weak', ucfirst($what)." on the {$board}: it does not run.", 'It is many times slower than what the job wants.', 'Choose a faster board.'),
         };
-    }
-
-    /**
-     * Why the image does not start the board, whatever the job.
-     *
-     * @return list<Finding>
-     */
-    public function imageStops(): array
-    {
-        $board = $this->plan->board;
-        $image = $this->plan->image;
-        $findings = [];
-        if ($image->bits > $board->processor->bits) {
-            $findings[] = Finding::stop('plan.image_bits', "A {$image->bits}-bit image does not start the {$board->label}.", "Its processor has {$board->processor->bits} bits.", "Take the {$board->processor->bits}-bit image.");
-        }
-        if ($image->year < $board->year) {
-            $findings[] = Finding::stop('plan.image_too_old', "An image of {$image->year} does not start a board of {$board->year}.", 'It does not know the board\'s parts; the other way round works.', 'Take a newer image.');
-        }
-
-        return $findings;
-    }
-
-    /** @return list<Finding> */
-    private function bits(): array
-    {
-        $board = $this->plan->board;
-        $image = $this->plan->image;
-        $findings = $this->imageStops();
-        if ($image->bits < $board->processor->bits) {
-            $findings[] = Finding::note('plan.image_32_on_64', 'A 32-bit image on a 64-bit board.', 'Some take it for a light job; containers and newer programs want 64 bits.', 'Take 64 bits where it runs.');
-        }
-        foreach ($this->plan->roles as $role) {
-            if ($role->bits > min($board->processor->bits, $image->bits)) {
-                $findings[] = Finding::stop('plan.needs_64_bit', ucfirst($role->label).' needs 64 bits.', 'Its programs are made for nothing else any more.', 'Take a 64-bit board and a 64-bit image.');
-            }
-        }
-
-        return $findings;
     }
 }

@@ -6,13 +6,12 @@ namespace Burrow\Plan;
 
 use Burrow\Quantity\Bytes;
 use Burrow\Role\Role;
-use Burrow\Role\School;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Line;
 use Burrow\Sheet\Source;
 use Burrow\Sheet\Working;
 
-/** Room on the card: the image unpacked, each job by its largest school of installing, and air to breathe. */
+/** Room on the card: the image unpacked, each job by its school of installing, and air to breathe. */
 final readonly class SpaceFit
 {
     /** Updates, logs and what fell asleep in a cache: common practice. */
@@ -29,7 +28,7 @@ final readonly class SpaceFit
 
     public function needed(): Bytes
     {
-        return array_reduce($this->plan->roles, fn (Bytes $sum, Role $role): Bytes => $sum->plus(self::largest($role)), $this->plan->image->unpacked->plus(Bytes::giga(self::AIR_GIGABYTES)));
+        return array_reduce($this->plan->roles, fn (Bytes $sum, Role $role): Bytes => $sum->plus($this->plan->school($role)->disk), $this->plan->image->unpacked->plus(Bytes::giga(self::AIR_GIGABYTES)));
     }
 
     public function finding(): Finding
@@ -49,13 +48,8 @@ final readonly class SpaceFit
             "{$this->needed()->decimal()} of {$this->plan->card->capacity->decimal()}",
             Source::catalogue('image and schools')->and(Source::commonPractice()),
             Line::given('image, unpacked', $this->plan->image->unpacked->decimal(), 'catalogue'),
-            ...array_map(fn (Role $role): Line => Line::given($role->label, self::largest($role)->decimal(), 'its largest school'), $this->plan->roles),
+            ...array_map(fn (Role $role): Line => Line::given($role->label, $this->plan->school($role)->disk->decimal(), $this->plan->school($role)->label), $this->plan->roles),
             ...[Line::given('updates and logs', Bytes::giga(self::AIR_GIGABYTES)->decimal(), 'common practice')],
         );
-    }
-
-    private static function largest(Role $role): Bytes
-    {
-        return array_reduce($role->schools, fn (Bytes $most, School $school): Bytes => $school->disk->isMoreThan($most) ? $school->disk : $most, Bytes::of(0));
     }
 }

@@ -36,7 +36,26 @@ final readonly class SupplyFit
     /** Board under load while the disk starts, with what the jobs have plugged in. */
     public function peak(): Amps
     {
-        return $this->boardCurrent()->plus($this->plan->drive->starting ?? Amps::of(0))->plus($this->plan->peripheralCurrent());
+        return array_reduce($this->shares(), fn (Amps $sum, Feed $share): Amps => $sum->plus($share->peak), Amps::of(0));
+    }
+
+    /** @return non-empty-list<Feed> who takes what, all at once */
+    private function shares(): array
+    {
+        $plan = $this->plan;
+        $header = $plan->addOn?->plug === 'header' ? [new Feed($plan->addOn->label, $plan->addOn->current)] : [];
+        foreach ($plan->peripherals() as $peripheral) {
+            if ($peripheral->plug !== 'USB-A' && $peripheral->current->amps > 0) {
+                $header[] = new Feed($peripheral->what, $peripheral->current);
+            }
+        }
+
+        return [
+            new Feed('board, busy', $this->boardCurrent()),
+            ...($plan->cooling !== null && $plan->cooling->current->amps > 0 ? [new Feed($plan->cooling->label, $plan->cooling->current)] : []),
+            ...$header,
+            ...($plan->hub() === null ? UsbDevices::of($plan)->list : []),
+        ];
     }
 
     /** At the board's inlet, at the peak. */
@@ -60,7 +79,7 @@ final readonly class SupplyFit
         }
         $findings = Findings::of($this->currentFinding(), $this->voltageFinding())->and($this->backFeeding());
         $drive = $this->plan->drive;
-        if ($drive !== null && $drive->spins && $drive->starting->amps > 0) {
+        if ($drive !== null && $drive->spins && $drive->starting->amps > 0 && $this->plan->hub() === null) {
             $findings = $findings->and([Finding::note('plan.spinning_on_board', 'The spinning disk is fed by the board.', "It takes {$drive->starting} while it starts, and again at every start after a rest.", 'A powered hub or a disk with its own supply takes that load off the board.')]);
         }
 
@@ -78,12 +97,13 @@ final readonly class SupplyFit
             'Voltage at the board',
             (string) $this->voltage(),
             Source::standard('ASTM B258, IACS; Ohm\'s law')->and(Source::catalogue('currents')),
-            Line::computed('current at the peak', "{$this->plan->board->busy} ÷ {$this->plan->supply->voltage} + ".($this->plan->drive->starting ?? Amps::of(0)).' for the disk', (string) $this->peak()),
-            Line::computed('wire diameter', "0.127 mm × 92^((36−{$cable->gauge})/39)", number_format(Wire::diameter($cable->gauge) * 1000, 3, '.', '').' mm'),
-            Line::computed('wire', '1.724e-8 Ω·m ÷ cross-section', number_format($perMetre->ohms * 1000, 1, '.', '').' mΩ/m'),
-            Line::computed('cable, there and back', "2 × {$cable->metres} m × ".number_format($perMetre->ohms * 1000, 1, '.', '').' mΩ/m', (string) $ohms),
-            Line::computed('at the board', "{$this->plan->supply->voltage} − {$this->peak()} × {$ohms}", (string) $this->voltage()),
-            Line::given('the board complains below', (string) $this->plan->board->undervoltage, 'catalogue'),
+            ...array_map(fn (Feed $share): Line => Line::given($share->name, (string) $share->peak, $share->name === 'board, busy' ? "{$this->plan->board->busy} ÷ {$this->plan->supply->voltage}" : 'while it starts'), $this->shares()),
+            ...[Line::computed('current at the peak', implode(' + ', array_map(fn (Feed $share): string => number_format($share->peak->amps, 2, '.', ''), $this->shares())), (string) $this->peak()),
+                Line::computed('wire diameter', "0.127 mm × 92^((36−{$cable->gauge})/39)", number_format(Wire::diameter($cable->gauge) * 1000, 3, '.', '').' mm'),
+                Line::computed('wire', '1.724e-8 Ω·m ÷ cross-section', number_format($perMetre->ohms * 1000, 1, '.', '').' mΩ/m'),
+                Line::computed('cable, there and back', "2 × {$cable->metres} m × ".number_format($perMetre->ohms * 1000, 1, '.', '').' mΩ/m', (string) $ohms),
+                Line::computed('at the board', "{$this->plan->supply->voltage} − {$this->peak()} × {$ohms}", (string) $this->voltage()),
+                Line::given('the board complains below', (string) $this->plan->board->undervoltage, 'catalogue')],
         );
     }
 
@@ -94,7 +114,7 @@ final readonly class SupplyFit
         $board = $this->plan->board;
 
         return match (true) {
-            $board->poeType === null => Finding::stop('plan.poe_not_taken', "The {$board->label} takes no power over its network socket.", 'It lacks the part that turns 48 V into 5 V.', 'Take a supply for its inlet, or a board that does.'),
+            $this->plan->poeType() === null => Finding::stop('plan.poe_not_taken', "The {$board->label} takes no power over its network socket.", 'It lacks the part that turns 48 V into 5 V.', 'Take a supply for its inlet, a board that does, or an add-on that takes it.'),
             $this->plan->link !== LinkKind::Wired => Finding::stop('plan.poe_needs_cable', 'Power over the network cable needs that cable.', 'The plan says Wi-Fi.', 'Choose the network cable.'),
             $wanted > $watts => Finding::stop('plan.poe_too_weak', number_format($wanted, 1, '.', '')." W are asked at the peak; type {$this->plan->supply->poeType} brings {$watts} W to the device.", 'The switch cuts the power off.', 'Type 2, or a disk with a supply of its own.'),
             default => Finding::fine('plan.poe_fits', 'Power over the network cable: '.number_format($wanted, 1, '.', '')." W at the peak of {$watts} W."),
@@ -122,7 +142,7 @@ final readonly class SupplyFit
     {
         $supply = $this->plan->supply;
         $board = $this->plan->board;
-        if ($supply->current->amps < $this->peak()->amps) {
+        if ($supply->current->amps < round($this->peak()->amps, 2)) {
             return Finding::stop('plan.supply_too_weak', "The supply gives {$supply->current}, and {$this->peak()} is asked of it.", 'The voltage breaks down under load and the box restarts or damages its card.', "Take one of at least {$board->supplyAmps} A.");
         }
         if ($supply->current->amps < $board->supplyAmps) {

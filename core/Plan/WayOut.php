@@ -9,11 +9,15 @@ use Burrow\Board\LinkKind;
 /** One or two changes that cure a plan, what they cost more (or less), and the plan they make. */
 final readonly class WayOut
 {
-    /** @param  non-empty-array<string, mixed>  $changes name of the part => what it becomes */
+    /**
+     * @param  non-empty-array<string, mixed>  $changes  name of the part => what it becomes
+     * @param  list<string>  $leaves  what still stops or warns with it
+     */
     public function __construct(
         public PlanInput $plan,
         public array $changes,
         public int $cents,
+        public array $leaves = [],
     ) {
     }
 

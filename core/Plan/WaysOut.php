@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
+use Burrow\Board\LinkKind;
+use Burrow\Sheet\Finding;
 use Burrow\Sheet\Severity;
 
 /**
  * When something stops a plan or warns, searches all single changes and all pairs of changes to its parts for those
- * that cure it, cheapest first. A pair is only offered when neither of its changes cures the plan alone.
+ * that cure it, cheapest first. A pair is only offered when neither of its changes does as well alone. When no two
+ * changes cure everything, those that leave the fewest stops, then the fewest warnings, are offered with what they leave.
  */
 final readonly class WaysOut
 {
@@ -21,42 +24,118 @@ final readonly class WaysOut
     /** @return list<WayOut> */
     public function from(PlanInput $plan): array
     {
-        if (self::isCured($plan)) {
+        $now = $least = self::weight(self::troubles($plan, null) ?? []);
+        if ($now === [0, 0]) {
             return [];
         }
         $cost = PartsList::of($plan)->total()->cents;
-        $singles = $this->singles($plan);
-        $ways = [];
-        foreach ($singles as $change) {
-            $ways[] = $this->tryOut($plan, [$change['name'] => $change['part']], $cost);
-        }
-        $curing = array_map(fn (?WayOut $way): bool => $way !== null, $ways);
-        foreach ($singles as $i => $one) {
-            foreach ($curing[$i] ? [] : array_slice($singles, $i + 1, null, true) as $k => $other) {
-                if (! $curing[$k] && $one['name'] !== $other['name']) {
-                    $ways[] = $this->tryOut($plan, [$one['name'] => $one['part'], $other['name'] => $other['part']], $cost);
-                }
+        $ways = $alone = [];
+        foreach ($this->changeSets($plan) as $changes) {
+            $changed = $plan->with(...$changes);
+            $left = self::troubles($changed, $least);
+            if ($left === null) {
+                continue;
             }
+            if (self::weight($left) < $least) {
+                $least = self::weight($left);
+                $ways = $alone = [];
+            }
+            $keys = array_map(self::key(...), array_keys($changes), $changes);
+            if (array_intersect_key($alone, array_flip($keys)) !== []) {
+                continue;
+            }
+            if (count($changes) === 1) {
+                $alone[$keys[0]] = true;
+            }
+            $ways[] = new WayOut($changed, $changes, PartsList::of($changed)->total()->cents - $cost, array_map(fn (Finding $finding): string => $finding->found, $left));
         }
-        $ways = array_values(array_filter($ways));
-        usort($ways, fn (WayOut $a, WayOut $b): int => [$a->cents, count($a->changes), -$a->plan->image->year] <=> [$b->cents, count($b->changes), -$b->plan->image->year]);
 
-        return array_slice($ways, 0, self::OFFERED);
+        return $least < $now ? self::cheapest($ways) : [];
     }
 
     /** Nothing about its parts stops it or warns; which jobs share the box is not a matter of parts. */
     public static function isCured(PlanInput $plan): bool
     {
-        return (PlanAnswer::findingsOfParts($plan)->worst()?->rank() ?? 0) < Severity::Warn->rank();
+        return self::troubles($plan, [0, 0]) === [];
+    }
+
+    /**
+     * What stops or warns; null as soon as that is more than may be.
+     *
+     * @param  ?array{int, int}  $most  stops, then all
+     * @return ?list<Finding>
+     */
+    private static function troubles(PlanInput $plan, ?array $most): ?array
+    {
+        $troubles = [];
+        foreach (PlanAnswer::eachOfParts($plan) as $finding) {
+            if ($finding->severity->rank() >= Severity::Warn->rank()) {
+                $troubles[] = $finding;
+                if ($most !== null && self::weight($troubles) > $most) {
+                    return null;
+                }
+            }
+        }
+
+        return $troubles;
+    }
+
+    /**
+     * Every single change, then every pair.
+     *
+     * @return iterable<non-empty-array<string, mixed>>
+     */
+    private function changeSets(PlanInput $plan): iterable
+    {
+        $singles = $this->singles($plan);
+        foreach ($singles as $single) {
+            yield [$single['name'] => $single['part']];
+        }
+        foreach ($singles as $i => $one) {
+            foreach (array_slice($singles, $i + 1) as $other) {
+                if ($one['name'] !== $other['name']) {
+                    yield [$one['name'] => $one['part'], $other['name'] => $other['part']];
+                }
+            }
+        }
+    }
+
+    private static function key(string $name, mixed $part): string
+    {
+        return $name.' '.match (true) {
+            $part instanceof LinkKind => $part->value,
+            is_object($part) && isset($part->id) => $part->id,
+            default => '',
+        };
+    }
+
+    /**
+     * @param  list<Finding>  $troubles
+     * @return array{int, int} stops, then all
+     */
+    private static function weight(array $troubles): array
+    {
+        return [count(array_filter($troubles, fn (Finding $finding): bool => $finding->severity === Severity::Stop)), count($troubles)];
+    }
+
+    /**
+     * @param  list<WayOut>  $ways
+     * @return list<WayOut>
+     */
+    private static function cheapest(array $ways): array
+    {
+        usort($ways, fn (WayOut $a, WayOut $b): int => [$a->cents, count($a->changes), -$a->plan->image->year] <=> [$b->cents, count($b->changes), -$b->plan->image->year]);
+
+        return array_slice($ways, 0, self::OFFERED);
     }
 
     /** @return list<array{name: string, part: mixed}> */
     private function singles(PlanInput $plan): array
     {
         $singles = [];
-        foreach ($this->shelf->choices() as $name => $parts) {
+        foreach ($this->shelf->changesTo($plan) as $name => $parts) {
             foreach ($parts as $part) {
-                if ($part !== $plan->{$name} && ($part->id ?? null) !== ($plan->{$name}->id ?? '')) {
+                if (self::isToBeHad($part) && $part !== $plan->{$name} && ($part->id ?? null) !== ($plan->{$name}->id ?? '')) {
                     $singles[] = ['name' => $name, 'part' => $part];
                 }
             }
@@ -65,11 +144,8 @@ final readonly class WaysOut
         return $singles;
     }
 
-    /** @param  non-empty-array<string, mixed>  $changes */
-    private function tryOut(PlanInput $plan, array $changes, int $cost): ?WayOut
+    private static function isToBeHad(mixed $part): bool
     {
-        $changed = $plan->with(...$changes);
-
-        return self::isCured($changed) ? new WayOut($changed, $changes, PartsList::of($changed)->total()->cents - $cost) : null;
+        return ! is_object($part) || ! isset($part->market) || $part->market->available;
     }
 }

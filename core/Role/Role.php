@@ -19,6 +19,9 @@ final readonly class Role
      * @param  bool  $householdFiles  holds the household's files
      * @param  list<string>  $clients  from what it is used
      * @param  bool  $syncs  sends the household's files out over the internet line
+     * @param  float  $networkMegabits  payload it wants from the network, in Mb/s; 0 when it hardly needs any
+     * @param  string  $addOn  kind of add-on it wants ("audio"), or empty
+     * @param  bool  $screen  the box has a screen
      * @param  list<RolePort>  $ports
      * @param  list<string>  $packages  Debian packages installed at first boot
      * @param  list<StepTemplate>  $steps  the steps of its playbook that come after the box is up to date
@@ -53,6 +56,10 @@ final readonly class Role
         public array $backUp,
         public array $cautions,
         public string $servesAll,
+        public float $networkMegabits,
+        public string $addOn,
+        public bool $screen,
+        public ?Bought $bought,
     ) {
     }
 

@@ -9,6 +9,8 @@ use Burrow\Net\Protocol;
 use Burrow\Quantity\Amps;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Duration;
+use Burrow\Quantity\Money;
+use Burrow\Quantity\Watts;
 
 /** Turns a job's YAML, once its JSON Schema has passed it, into a Role. */
 final readonly class RoleReader
@@ -16,7 +18,7 @@ final readonly class RoleReader
     /** @param  array<string, mixed>  $entry an entry valid under role.schema.json */
     public function role(array $entry): Role
     {
-        /** @var array{id: string, label: string, short: string, summary: string, needs: array{disk: bool, memory_idle_mib: int, memory_busy_mib: int, speed: int|float, bits: int, writes_gb_day: int|float, peripherals?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>}, heavy?: bool, restarts?: bool, household_files?: bool, clients: list<string>, syncs?: bool, verify: list<string>, schools: list<array{id: string, label: string, hands_min: int|float, wait_min: int|float, disk_gb: int|float, update: string, risk: string}>, faces_world: bool, cadence_days: int, ports: list<array{port: int, protocol: string, purpose: string, may_face_world: bool}>, packages?: list<string>, playbook?: list<array<string, mixed>>, back_up: list<string>, cautions?: list<string>, serves_all?: string} $entry */
+        /** @var array{id: string, label: string, short: string, summary: string, needs: array{disk: bool, memory_idle_mib: int, memory_busy_mib: int, speed: int|float, bits: int, writes_gb_day: int|float, peripherals?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>, network_mbit?: int|float, addon?: string}, screen?: bool, bought?: array{label: string, price: int|float, watts: int|float, hands_min: int|float, risk: string}, heavy?: bool, restarts?: bool, household_files?: bool, clients: list<string>, syncs?: bool, verify: list<string>, schools: list<array{id: string, label: string, hands_min: int|float, wait_min: int|float, disk_gb: int|float, update: string, risk: string, bits?: int, memory_mib?: int|float, maturity?: string, way_out?: string}>, faces_world: bool, cadence_days: int, ports: list<array{port: int, protocol: string, purpose: string, may_face_world: bool}>, packages?: list<string>, playbook?: list<array<string, mixed>>, back_up: list<string>, cautions?: list<string>, serves_all?: string} $entry */
         return new Role(
             id: $entry['id'],
             label: $entry['label'],
@@ -29,7 +31,7 @@ final readonly class RoleReader
             bits: $entry['needs']['bits'],
             writesPerDay: Bytes::giga($entry['needs']['writes_gb_day']),
             peripherals: array_map(fn (array $one): Peripheral => new Peripheral($one['what'], $one['plug'], Amps::of($one['amps']), $one['feeds_back'] ?? false), $entry['needs']['peripherals'] ?? []),
-            schools: array_map(fn (array $one): School => new School($one['id'], $one['label'], Duration::minutes($one['hands_min']), Duration::minutes($one['wait_min']), Bytes::giga($one['disk_gb']), $one['update'], $one['risk']), $entry['schools']),
+            schools: array_map(fn (array $one): School => new School($one['id'], $one['label'], Duration::minutes($one['hands_min']), Duration::minutes($one['wait_min']), Bytes::giga($one['disk_gb']), $one['update'], $one['risk'], $one['bits'] ?? 32, Bytes::mebi($one['memory_mib'] ?? 0), $one['maturity'] ?? '', $one['way_out'] ?? ''), $entry['schools']),
             verify: $entry['verify'],
             heavy: $entry['heavy'] ?? false,
             restarts: $entry['restarts'] ?? false,
@@ -44,6 +46,10 @@ final readonly class RoleReader
             backUp: $entry['back_up'],
             cautions: $entry['cautions'] ?? [],
             servesAll: $entry['serves_all'] ?? '',
+            networkMegabits: (float) ($entry['needs']['network_mbit'] ?? 0),
+            addOn: $entry['needs']['addon'] ?? '',
+            screen: $entry['screen'] ?? false,
+            bought: isset($entry['bought']) ? new Bought($entry['bought']['label'], Money::of($entry['bought']['price']), Watts::of($entry['bought']['watts']), Duration::minutes($entry['bought']['hands_min']), $entry['bought']['risk']) : null,
         );
     }
 

@@ -6,7 +6,9 @@ namespace Database\Seeders;
 
 use App\Models\Box;
 use App\Models\Dependency;
+use App\Models\Desk;
 use App\Models\JournalEntry;
+use App\Models\Measurement;
 use App\Models\Network;
 use App\Models\Opening;
 use App\Models\Service;
@@ -42,6 +44,10 @@ class DemoSeeder extends Seeder
         Store::query()->create(['box_id' => $boxes['larder']->id, 'label' => 'store', 'serial' => 'SEED000002', 'bytes' => 500000000000, 'uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7', 'mount_point' => '/srv/store', 'share' => 'store']);
         Dependency::query()->create(['box_id' => $boxes['lantern']->id, 'on_box_id' => $boxes['larder']->id, 'what' => 'files']);
         Dependency::query()->create(['box_id' => $boxes['culvert']->id, 'on_box_id' => $boxes['sieve']->id, 'what' => 'names']);
+        Desk::query()->create(['name' => 'the reading room desk', 'system' => 'lsblk', 'usb_plug' => 'USB-A', 'card_slot' => false, 'local_names' => true, 'login_client' => true, 'plain_editor' => true, 'file_copier' => true, 'administrator' => true, 'sleeps' => true, 'restarts' => false, 'hours' => 7, 'watts' => 28]);
+        Desk::query()->create(['name' => 'the fair-day laptop', 'system' => 'get-disk', 'usb_plug' => 'USB-C', 'card_slot' => true, 'local_names' => false, 'login_client' => true, 'plain_editor' => false, 'file_copier' => true, 'administrator' => false, 'sleeps' => true, 'restarts' => true, 'hours' => 2, 'watts' => 9]);
+        Measurement::query()->create(['box_id' => $boxes['larder']->id, 'megabytes' => 104, 'idle' => 0.71]);
+        Measurement::query()->create(['box_id' => $boxes['larder']->id, 'board_celsius' => 69, 'room_celsius' => 22]);
     }
 
     /** @param  list<array{string, string, string}>  $ports */
@@ -49,7 +55,7 @@ class DemoSeeder extends Seeder
     {
         $box = Box::query()->create([
             'network_id' => $network->id, 'name' => $name, 'stage' => Box::IN_SERVICE, 'board' => $board, 'supply' => $board === 'flint' ? 'supply-3a' : 'supply-2a5',
-            'cable' => 'usual-1m', 'fed_by' => ['sieve' => 'the strip behind the desk', 'larder' => 'the strip behind the desk', 'lantern' => 'the reading room switch', 'seedpress' => 'the workshop switch'][$name] ?? null, 'drive' => in_array($name, ['larder', 'lantern'], true) ? 'ssd-500' : null, 'link' => $board === 'pebble' ? 'wireless' : 'wired',
+            'cable' => 'usual-1m', 'fed_by' => ['sieve' => 'the strip behind the desk', 'larder' => 'the strip behind the desk', 'lantern' => 'the reading room switch', 'seedpress' => 'the workshop switch'][$name] ?? null, 'drive' => in_array($name, ['larder', 'lantern'], true) ? 'ssd-500' : null, 'image' => ['pebble' => 'server-32'][$board] ?? ($role === 'print-host' ? 'server-64-2023' : 'server-64'), 'link' => $board === 'pebble' ? 'wireless' : 'wired',
             'address' => "172.22.8.{$number}", 'mac' => sprintf('02:4b:1e:77:00:%02x', $number), 'pinned_at' => now()->subDays(200), 'user' => 'warden', 'login' => 'key',
             'on_bench' => true, 'answered_at' => now(), 'in_service_at' => now()->subDays(200 - $number), 'updated_system_at' => now()->subDays($days), 'card_written_at' => now()->subDays(201 - $number),
         ]);

@@ -57,6 +57,9 @@
     if (copy) {
       copyText(document.getElementById(copy.dataset.copy).textContent, copy);
     }
+    if (event.target.closest('[data-print]')) {
+      window.print();
+    }
     if (event.target.closest('[data-close]')) {
       event.target.closest('dialog').close();
     }

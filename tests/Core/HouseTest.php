@@ -60,7 +60,7 @@ test('every finding and every working stands in docs/formulas.md', function (): 
 });
 
 test('every built-in entry passes its schema and carries its file\'s name', function (): void {
-    foreach (Catalogue::KINDS as $kind) {
+    foreach (array_keys(Catalogue::KINDS) as $kind) {
         $folder = $kind === 'role' ? 'core/Role' : 'core/Board';
         $files = glob($kind === 'role' ? 'core/Role/data/*.yaml' : "core/Board/data/{$kind}/*.yaml") ?: [];
         expect($files)->not->toBe([]);

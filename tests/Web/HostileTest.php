@@ -6,6 +6,7 @@ use App\BringUp\RunDesk;
 use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Plan\Choices;
+use App\Plan\Household;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\PlanFile;
 use Illuminate\Http\Request;
@@ -21,7 +22,7 @@ function nasty(): array
 
 test('no form breaks, whatever is sent', function (): void {
     $box = Box::query()->where('name', 'larder')->firstOrFail();
-    $fields = ['name', 'address', 'user', 'public_key', 'first_password', 'time_zone', 'keyboard', 'role', 'also', 'board', 'supply', 'drive', 'overrule', 'yaml', 'kind', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'board', 'on', 'speed', 'box', 'files', 'theme', 'megabytes', 'idle', 'part', 'reason', 'version', 'pasted'];
+    $fields = ['name', 'address', 'user', 'public_key', 'first_password', 'time_zone', 'keyboard', 'role', 'also', 'board', 'supply', 'drive', 'because', 'school', 'along', 'seat', 'desk', 'hub', 'addon', 'cooling', 'from', 'system', 'hours', 'yaml', 'kind', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'board', 'on', 'speed', 'box', 'files', 'theme', 'megabytes', 'idle', 'part', 'reason', 'version', 'pasted'];
     $paths = ['/plan', '/plan/keep', '/plan/drawer', "/boxes/{$box->id}/name", "/boxes/{$box->id}/card", "/boxes/{$box->id}/measured", '/bench/card', '/bench/power', '/bench/speed', '/catalogue', '/settings', '/theme'];
     $this->asKeeper();
     foreach ($paths as $path) {
@@ -81,22 +82,20 @@ test('routes that change something are not opened by a link', function (): void 
 test('the choices of a sheet survive their own address', function (): void {
     mt_srand(99);
     $catalogue = app(Catalogue::class);
+    $household = app(Household::class);
     $pick = fn (string $kind): string => (string) array_rand($catalogue->entries($kind));
     for ($i = 0; $i < 60; $i++) {
         $query = [
             'role' => $pick('role'), 'also' => mt_rand(0, 1) ? $pick('role') : 'none', 'board' => $pick('board'), 'supply' => $pick('supply'), 'cable' => $pick('cable'),
             'drive' => mt_rand(0, 3) ? $pick('drive') : 'none', 'image' => $pick('image'), 'card' => $pick('card'), 'case' => $pick('case'),
-            'link' => ['wired', 'wireless'][mt_rand(0, 1)], 'on' => ['always', 'plugged-in', 'travelling'][mt_rand(0, 2)], 'room' => (string) mt_rand(-5, 40), 'copy' => (string) mt_rand(1, 900),
+            'link' => ['wired', 'wireless', 'usb-wired'][mt_rand(0, 2)], 'hub' => mt_rand(0, 1) ? 'hub-7' : 'none', 'addon' => mt_rand(0, 1) ? $pick('addon') : 'none', 'cooling' => mt_rand(0, 1) ? $pick('cooling') : 'none', 'from' => ['author', 'vouched', 'stranger'][mt_rand(0, 2)], 'on' => ['always', 'plugged-in', 'travelling'][mt_rand(0, 2)], 'room' => (string) mt_rand(-5, 40), 'copy' => (string) mt_rand(1, 900),
         ];
-        $choices = Choices::from(Request::create('/', 'GET', $query), $catalogue);
+        $choices = Choices::from(Request::create('/', 'GET', $query), $catalogue, $household);
         expect(array_intersect_key($choices->toArray(), $query))->toEqual($query)
-            ->and(Choices::from(Request::create('/', 'GET', $choices->toArray()), $catalogue)->toArray())->toBe($choices->toArray());
+            ->and(Choices::from(Request::create('/', 'GET', $choices->toArray()), $catalogue, $household)->toArray())->toBe($choices->toArray());
 
         // And the YAML it writes gives the same answer.
-        $file = PlanFile::read(
-            $choices->asYaml(), Catalogue::schema('plan'), 'plan.yaml', $catalogue->roles(), $catalogue->boards(), $catalogue->supplies(),
-            $catalogue->cables(), $catalogue->drives(), $catalogue->images(), $catalogue->cards(), $catalogue->cases(),
-        );
+        $file = PlanFile::read(PlanFile::write($choices->input()), Catalogue::schema('plan'), 'plan.yaml', $catalogue->shelf());
         expect($file->findings->codes())->toBe([])
             ->and($file->input === null ? '' : PlanAnswer::to($file->input)->sentence())->toBe(PlanAnswer::to($choices->input())->sentence());
     }

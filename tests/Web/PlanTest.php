@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Models\Box;
+use App\Models\Decision;
+use App\Models\Desk;
 use App\Models\JournalEntry;
 use App\Models\Plan;
 
@@ -67,7 +69,7 @@ test('a dropped variant leaves its reason', function (): void {
     $this->asKeeper()->post('/plan/keep', ['board' => 'cobble']);
     $plan = Plan::query()->firstOrFail();
     $this->delete("/plan/variants/{$plan->id}", ['reason' => 'too slow for the seed scans'])->assertRedirect('/plan/variants');
-    expect(Plan::query()->count())->toBe(0)
+    expect(Plan::query()->beside()->count())->toBe(0)
         ->and(JournalEntry::query()->where('kind', 'plan')->value('text'))->toContain('Tried and dropped, because too slow for the seed scans');
 });
 
@@ -86,9 +88,9 @@ test('any entry can be opened for changing', function (): void {
 });
 
 test('what lies in the drawer comes off the sum', function (): void {
-    $this->asKeeper()->get('/plan')->assertSee('Parts, 144 together')->assertDontSee('to buy');
+    $this->asKeeper()->get('/plan')->assertSee('Parts, 151 together')->assertDontSee('to buy');
     $this->from('/plan')->post('/plan/drawer', ['part' => 'Network cable'])->assertRedirect('/plan');
-    $this->get('/plan')->assertSee('Parts, 144 together, 140 to buy')->assertSee('in the drawer');
+    $this->get('/plan')->assertSee('Parts, 151 together, 147 to buy')->assertSee('in the drawer');
     $this->post('/plan/drawer', ['part' => 'Network cable']);
     $this->get('/plan')->assertDontSee('to buy');
 });
@@ -117,4 +119,110 @@ test('a temperature is logged and judged', function (): void {
     $this->asKeeper()->from("/boxes/{$box->id}")->followingRedirects()->post("/boxes/{$box->id}/measured", ['board_celsius' => 'hot', 'room_celsius' => '21'])->assertSee('The board under load, in °C.');
     $this->followingRedirects()->post("/boxes/{$box->id}/measured", ['board_celsius' => '92', 'room_celsius' => '21'])->assertSee('hotter than its case should let it');
     $this->followingRedirects()->post("/boxes/{$box->id}/measured", ['board_celsius' => '70', 'room_celsius' => '21'])->assertSee('The case does what it should');
+});
+
+test('a school is chosen on the sheet, kept with the job, and goes back to the usual one when it is not of that job', function (): void {
+    $this->asKeeper()->get('/plan?role=dns-filter&school=container')->assertSee('value="container" checked', false)->assertSee('names 240 MiB');
+    $this->post('/plan', ['role' => 'dns-filter', 'school' => 'container']);
+    expect(Box::query()->where('stage', Box::PLANNED)->firstOrFail()->jobs->first()->school)->toBe('container');
+    $this->get('/plan?role=dns-filter&school=sorcery')->assertSee('value="package" checked', false);
+});
+
+test('a job with nothing but a ready-made school begins with its image, and a disk that no job needs is left out', function (): void {
+    $this->asKeeper()->get('/plan?role=media-player&client=television')->assertSee('<option value="appliance-64" selected', false)->assertDontSee('plan.school_wants_image')->assertSee('<option value="none" selected>no disk', false);
+});
+
+test('boxes on one supply come from the record', function (): void {
+    $page = $this->asKeeper()->get('/plan?supply=outputs-4&board=lodestone&role=dns-filter&cable=stout-05m&along%5B%5D=sieve&along%5B%5D=nobody');
+    $page->assertSee('value="sieve" checked', false)->assertSee('One supply for 2 boxes: with this one go sieve.')->assertSee('name="along" value="sieve"', false);
+    $this->get('/plan?supply=supply-5a&along=sieve,culvert')->assertSee('3 boxes hang on a supply with 1 output.');
+});
+
+test('a box in service takes on another job and stays in service', function (): void {
+    $larder = Box::query()->where('name', 'larder')->firstOrFail();
+    $this->asKeeper()->get('/plan?role=dns-filter')->assertSee('with larder');
+    $this->get('/plan?role=dns-filter&seat=%40larder&board=pebble')->assertSee('its parts are what they are')->assertSee('Give it to larder')->assertSee('fast enough for 2 jobs together')->assertDontSee('<select id="board"', false);
+    $this->post('/plan', ['role' => 'dns-filter', 'seat' => '@larder', 'board' => 'pebble', 'because' => 'it has room to spare'])->assertRedirect();
+    $run = $larder->refresh()->run;
+    expect($larder->stage)->toBe(Box::IN_SERVICE)
+        ->and($larder->board)->toBe('flint')
+        ->and($larder->jobs()->pluck('school', 'role')->all())->toBe(['file-store' => null, 'dns-filter' => 'package'])
+        ->and($run?->adds)->toBe(['dns-filter'])
+        ->and($run?->steps->pluck('step')->all())->toContain('login', 'upgrade')->not->toContain('first-boot', 'disk-make');
+    // A second plan for it waits until the run is over.
+    $this->post('/plan', ['role' => 'audio-player', 'client' => 'phone', 'seat' => '@larder', 'because' => 'x'])->assertRedirect("/runs/{$run?->id}");
+    expect($larder->jobs()->count())->toBe(2);
+    $last = $run?->steps->last();
+    $run?->steps()->where('id', '!=', $last?->id)->update(['state' => 'done']);
+    $this->post("/runs/{$run?->id}/steps/{$last?->id}/done", ['version' => 1]);
+    expect($larder->refresh()->services()->pluck('port')->sort()->values()->all())->toBe([22, 53, 80, 445]);
+});
+
+test('a program on the desk computer leaves a decision and no box', function (): void {
+    $this->asKeeper()->post('/plan', ['role' => 'dns-filter', 'seat' => 'desk', 'desk' => 'the reading room desk'])->assertSessionHasErrors('because');
+    $this->post('/plan', ['role' => 'dns-filter', 'seat' => 'desk', 'desk' => 'the reading room desk', 'because' => 'only for a week'])->assertRedirect('/journal');
+    $decision = Decision::query()->firstOrFail();
+    expect($decision->box_id)->toBeNull()->and($decision->seat)->toBe('the reading room desk')->and($decision->overruled)->toContain('goes to sleep by itself')->and(Box::query()->where('stage', Box::PLANNED)->count())->toBe(0);
+    $this->get('/plan?seat=desk&desk=none')->assertSee('name="seat" value="own"', false);
+});
+
+test('a decision keeps what was tried, dropped and overruled, and the box shows it', function (): void {
+    $this->asKeeper()->post('/plan/keep', ['board' => 'cobble']);
+    $this->post('/plan/keep', ['board' => 'granite']);
+    $this->post('/plan/keep', ['board' => 'flint', 'role' => 'dns-filter']);
+    $this->delete('/plan/variants/'.Plan::query()->firstOrFail()->id, ['reason' => 'too slow for the seed scans']);
+    $this->post('/plan', ['board' => 'flint', 'supply' => 'charger-1a', 'because' => 'only on the table']);
+    $box = Box::query()->where('stage', Box::PLANNED)->firstOrFail();
+    $decision = $box->decisions()->firstOrFail();
+    expect(array_column($decision->tried, 'because'))->toBe(['too slow for the seed scans', ''])
+        ->and($decision->overruled)->toContain('The supply gives 1.00 A')
+        ->and(Plan::query()->pluck('choices')->pluck('role')->all())->toBe(['dns-filter']);
+    $this->get("/boxes/{$box->id}")->assertSee('Why it is as it is')->assertSee('Tried and dropped, because too slow for the seed scans')->assertSee('Overruled:')->assertSee('Because only on the table.');
+});
+
+test('readings of boxes of the same kind correct the next plan', function (): void {
+    $this->asKeeper()->get('/plan')->assertSee('as measured on larder')->assertSee('the network is the limit at 104 MB/s');
+    $this->get('/plan?board=granite')->assertDontSee('as measured on');
+    $this->get('/plan?link=wireless')->assertDontSee('× 0.88 as measured');
+    Box::query()->where('name', 'lantern')->firstOrFail()->measurements()->create(['megabytes' => 98, 'idle' => 0.8]);
+    // The middle of two readings.
+    $this->get('/plan')->assertSee('the network is the limit at 101 MB/s')->assertSee('as measured on lantern, larder');
+});
+
+test('a plan with readings and a desk computer leaves as YAML with the same verdict', function (): void {
+    $folder = scratch();
+    file_put_contents("{$folder}/plan.yaml", $this->asKeeper()->get('/plan/plan.yaml?role=print-host&image=server-64-2023&client=browser&hub=hub-7&drive=none')->getContent());
+    $told = run('env -u DB_SOCKET -u DB_PASSWORD -u APP_ENV -u APP_KEY '.escapeshellarg(getcwd().'/burrow').' plan plan.yaml', folder: $folder);
+    preg_match('~<p class="say"><b>(.+?)</b>~', (string) $this->get('/plan?role=print-host&image=server-64-2023&client=browser&hub=hub-7&drive=none')->getContent(), $page);
+    expect(strtok($told['out'], "\n"))->toBe(html_entity_decode($page[1], ENT_QUOTES))->and($told['out'])->toContain('The reading room desk has what the evening needs');
+});
+
+test('the shopping list goes on paper', function (): void {
+    $this->asKeeper()->post('/plan/drawer', ['part' => 'Network cable']);
+    $this->get('/plan/paper?role=print-host')->assertOk()->assertSeeInOrder(['Shopping list', '☑', 'Network cable', 'in the drawer', 'To bear in mind', 'Cautions', 'Never leave a printer or heater unattended']);
+});
+
+test('kits stand against singles', function (): void {
+    $this->asKeeper()->get('/plan?board=cobble&supply=supply-2a5&case=closed&drive=none&role=dns-filter')->assertSee('Kits against singles')->assertSee('Starter kit with the four-core board')->assertSee('saves 4.00');
+});
+
+test('desk computers are described, changed and taken off the list', function (): void {
+    $typed = ['name' => 'the kiosk', 'system' => 'diskutil', 'usb_plug' => 'USB-C', 'hours' => '6', 'watts' => '12', 'card_slot' => '1', 'administrator' => '1'];
+    $this->asKeeper()->post('/settings/desks', $typed)->assertRedirect('/settings/desks');
+    $desk = Desk::query()->where('name', 'the kiosk')->firstOrFail();
+    expect($desk->card_slot)->toBeTrue()->and($desk->login_client)->toBeFalse();
+    $this->get('/plan?desk=the+kiosk')->assertSee('The kiosk has no login client.');
+    $this->post('/settings/desks', ['id' => $desk->id, 'login_client' => '1'] + $typed);
+    expect($desk->refresh()->login_client)->toBeTrue()->and(Desk::query()->count())->toBe(3);
+    $this->from('/settings/desks')->post('/settings/desks', ['hours' => '25', 'watts' => 'many', 'system' => 'steam'] + $typed)->assertSessionHasErrors(['name', 'system', 'hours', 'watts']);
+    $this->followingRedirects()->from('/settings/desks')->post('/settings/desks', ['hours' => '25'] + $typed)->assertSee('Hours a day, 0 to 24.')->assertSee('value="25"', false);
+    $this->delete("/settings/desks/{$desk->id}");
+    expect(Desk::query()->count())->toBe(2);
+});
+
+test('a catalogue entry of an older form, without what came later, still works', function (): void {
+    $yaml = preg_replace('/^(priced|available): .*\n/m', '', (string) file_get_contents('core/Board/data/board/flint.yaml'));
+    $yaml = str_replace(['id: flint', ', usb_count: 4', ', header_pins: 40', ', amps: 1.2'], ['id: flint-own', '', '', ''], (string) $yaml);
+    $this->asKeeper()->post('/catalogue', ['kind' => 'board', 'yaml' => $yaml])->assertRedirect('/catalogue');
+    $this->get('/plan?board=flint-own')->assertOk()->assertSee('Fits, with')->assertDontSee('USB sockets:');
 });

@@ -49,9 +49,9 @@ test('unknown choices become the usual ones', function (): void {
 
 test('a plan that is stopped wants a reason, and the reason is kept', function (): void {
     $stopped = ['board' => 'flint', 'supply' => 'charger-1a'];
-    $this->asKeeper()->post('/plan', $stopped)->assertSessionHasErrors('overrule');
+    $this->asKeeper()->post('/plan', $stopped)->assertSessionHasErrors('because');
     expect(Box::query()->where('stage', Box::PLANNED)->count())->toBe(0);
-    $this->post('/plan', $stopped + ['overrule' => 'only to try it on the table'])->assertRedirect();
+    $this->post('/plan', $stopped + ['because' => 'only to try it on the table'])->assertRedirect();
     $box = Box::query()->where('stage', Box::PLANNED)->firstOrFail();
     expect(JournalEntry::query()->where('box_id', $box->id)->where('kind', 'overruled')->value('text'))->toContain('only to try it')->toContain('The supply gives 1.00 A');
 });

@@ -25,7 +25,7 @@ final class PlanCommand extends Command
         if ($yaml === null) {
             return 2;
         }
-        $plan = PlanFile::read($yaml, Catalogue::schema('plan'), basename($file), $catalogue->roles(), $catalogue->boards(), $catalogue->supplies(), $catalogue->cables(), $catalogue->drives(), $catalogue->images(), $catalogue->cards(), $catalogue->cases());
+        $plan = PlanFile::read($yaml, Catalogue::schema('plan'), basename($file), $catalogue->shelf());
         if ($plan->input === null) {
             return $this->tell($plan->findings);
         }
@@ -36,7 +36,7 @@ final class PlanCommand extends Command
         $this->line($answer->sentence());
         $exit = $this->tell($answer->findings);
         foreach ((new WaysOut($catalogue->shelf()))->from($plan->input) as $way) {
-            $this->line("way out: {$way->sentence()} ({$way->price()})");
+            $this->line("way out: {$way->sentence()} ({$way->price()})".($way->leaves === [] ? '' : ', leaves: '.implode(' ', $way->leaves)));
         }
 
         return $exit;

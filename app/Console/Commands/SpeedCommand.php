@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Plan\Choices;
+use App\Plan\Household;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Linter;
 use Burrow\Intake\Intake;
@@ -59,7 +60,7 @@ final class SpeedCommand extends Command
     private function ways(): void
     {
         $catalogue = app(Catalogue::class);
-        $plan = Choices::from(Request::create('/', 'GET', ['role' => 'media-library', 'board' => 'cobble', 'supply' => 'charger-1a', 'case' => 'closed', 'image' => 'desktop-64']), $catalogue)->input();
+        $plan = Choices::from(Request::create('/', 'GET', ['role' => 'media-library', 'board' => 'cobble', 'supply' => 'charger-1a', 'case' => 'closed', 'image' => 'desktop-64']), $catalogue, app(Household::class))->input();
         $ways = new WaysOut($catalogue->shelf());
         $this->line(sprintf('%-34s %6.1f ms', 'ways out over the whole catalogue', $this->median(fn () => $ways->from($plan), 9)));
     }

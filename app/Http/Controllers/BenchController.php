@@ -50,8 +50,8 @@ final class BenchController
         $files = array_filter(array_intersect_key($request->array('files'), array_flip(['user-data', 'meta-data', 'network-config'])), fn (mixed $text): bool => is_string($text) && strlen($text) < 100000);
         // A browser sends CRLF from a text field; on the card the lines end as they were written.
         $files = array_map(fn (string $text): string => str_replace("\r\n", "\n", mb_scrub($text, 'UTF-8')), $files);
-        $board = $this->catalogue->boards()[$box->board];
-        $drive = $this->catalogue->drives()[$box->drive ?? ''] ?? null;
+        $board = $this->catalogue->shelf()->boards[$box->board];
+        $drive = $this->catalogue->shelf()->drives[$box->drive ?? ''] ?? null;
         try {
             $this->bench->ask([
                 'do' => 'insert', 'board' => 'box-'.$box->id, 'mac' => self::mac($box), 'class' => $board->label, 'network_after' => (int) $board->networkAfter->seconds,

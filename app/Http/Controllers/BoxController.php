@@ -37,11 +37,12 @@ final class BoxController
 
         return view('boxes.show', [
             'box' => $box,
-            'board' => $this->catalogue->boards()[$box->board] ?? null,
+            'board' => $this->catalogue->shelf()->boards[$box->board] ?? null,
             'roles' => array_values(array_filter($box->jobs->map(fn ($job): ?Role => $this->catalogue->role($job->role))->all())),
             'due' => $calendar->of(collect([$box]))[$box->id] ?? null,
             'copyJudged' => $readings->copy(),
             'heatJudged' => $readings->heat(),
+            'decisions' => $box->decisions()->get(),
             'entries' => $box->journal()->orderByDesc('at')->orderByDesc('id')->limit(12)->get(),
         ]);
     }

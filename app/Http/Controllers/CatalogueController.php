@@ -23,7 +23,7 @@ final class CatalogueController
     public function index(Request $request): View
     {
         [$kind, $id] = explode('/', $request->string('edit')->value().'/', 3);
-        $known = in_array($kind, Catalogue::KINDS, true);
+        $known = isset(Catalogue::KINDS[$kind]);
 
         return $this->page(Findings::of(), $known ? $this->yaml($kind, $id) ?? '' : '', $known ? $kind : 'board');
     }
@@ -38,7 +38,7 @@ final class CatalogueController
     public function import(Request $request): View|RedirectResponse
     {
         $yaml = str_replace("\r\n", "\n", $request->string('yaml')->value());
-        $kind = in_array($request->string('kind')->value(), Catalogue::KINDS, true) ? $request->string('kind')->value() : 'board';
+        $kind = isset(Catalogue::KINDS[$request->string('kind')->value()]) ? $request->string('kind')->value() : 'board';
         $entry = $this->catalogue->import($kind, $yaml);
 
         return $entry->data === null
@@ -48,7 +48,7 @@ final class CatalogueController
 
     public function export(Request $request, string $kind, string $id): Response
     {
-        abort_unless(in_array($kind, Catalogue::KINDS, true), 404);
+        abort_unless(isset(Catalogue::KINDS[$kind]), 404);
         $yaml = $request->boolean('built-in') ? $this->catalogue->builtIn($kind, $id) : $this->yaml($kind, $id);
         abort_unless(is_string($yaml), 404);
 

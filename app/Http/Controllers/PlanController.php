@@ -5,23 +5,26 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Catalogue\Catalogue;
-use App\Models\Box;
 use App\Models\DrawerPart;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Plan;
 use App\Plan\Choices;
+use App\Plan\Deciding;
+use App\Plan\Household;
+use Burrow\Plan\KitOffer;
 use Burrow\Plan\OldMachine;
 use Burrow\Plan\PartsCsv;
+use Burrow\Plan\PartsList;
 use Burrow\Plan\PlanAnswer;
+use Burrow\Plan\PlanFile;
+use Burrow\Plan\Seat;
 use Burrow\Plan\WaysOut;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Severity;
+use Burrow\Role\Role;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 
 /** The plan sheet: it answers while choices are made, keeps variants beside one another, and becomes a box. */
 final class PlanController
@@ -32,76 +35,79 @@ final class PlanController
     {
     }
 
-    public function sheet(Request $request): string
+    public function sheet(Request $request, Household $household): string
     {
-        $choices = Choices::from($request, $this->catalogue);
+        $choices = $this->choices($request, $household);
+        $plan = $choices->input();
+        $answer = PlanAnswer::to($plan);
+        $drawer = DrawerPart::labels();
+        $whole = ! $request->hasHeader('HX-Request') || $request->hasHeader('HX-Boosted');
 
         return view('plan.sheet', [
+            'whole' => $whole,
             'choices' => $choices,
-            'answer' => PlanAnswer::to($choices->input()),
-            'old' => OldMachine::finding($choices->input(), array_values($this->catalogue->boards())),
-            'ways' => (new WaysOut($this->catalogue->shelf()))->from($choices->input()),
-            'catalogue' => $this->catalogue,
-            'variants' => Plan::query()->count(),
-            'drawer' => DrawerPart::labels(),
-        ])->fragmentIf($request->hasHeader('HX-Request') && ! $request->hasHeader('HX-Boosted'), 'answer');
+            'answer' => $answer,
+            'host' => $choices->host(),
+            'seats' => Seat::all($choices->host() === null ? $plan : $plan->with(roles: array_values(array_filter($plan->roles, fn (Role $role): bool => in_array($role->id, $choices->jobs(), true)))), $household->hosts()),
+            'old' => OldMachine::finding($plan, array_values($this->catalogue->shelf()->boards)),
+            'ways' => (new WaysOut($this->catalogue->shelf()))->from($plan),
+            'kits' => KitOffer::among($this->catalogue->kits(), $answer->parts, $drawer),
+            'shelf' => $this->catalogue->shelf(),
+            'household' => $household,
+            'variants' => Plan::query()->beside()->count(),
+            'drawer' => $drawer,
+        ])->fragmentIf(! $whole, 'answer');
     }
 
-    public function store(Request $request): RedirectResponse
+    public function store(Request $request, Household $household, Deciding $deciding): RedirectResponse
     {
-        $choices = Choices::from($request, $this->catalogue);
-        $answer = PlanAnswer::to($choices->input());
-        $reason = trim($request->string('overrule')->limit(500, '')->value());
-        if (! $answer->fits() && $reason === '') {
-            return redirect()->route('plan', $choices->toArray())->withErrors(['overrule' => 'Something stops this plan. Change it, or write down why you go on all the same.']);
+        $choices = $this->choices($request, $household);
+        $because = trim($request->string('because')->limit(500, '')->value());
+        if ($because === '' && $deciding->findings($choices)->blocks()) {
+            return redirect()->route('plan', $choices->toArray())->withErrors(['because' => 'Something stops this plan. Change it, or write down why you go on all the same.']);
         }
-        $box = DB::transaction(function () use ($choices, $answer, $reason): Box {
-            $box = Box::query()->create(['network_id' => Network::home()->id] + $choices->forBox());
-            foreach ($choices->jobs() as $job) {
-                $box->jobs()->create(['role' => $job]);
-            }
-            JournalEntry::write($box, 'plan', 'Planned as '.implode(', ', array_map(fn ($role): string => $role->label, $choices->input()->roles)).": {$answer->sentence()}");
-            if (! $answer->fits()) {
-                $stops = array_filter($answer->findings->list, fn (Finding $finding): bool => $finding->severity === Severity::Stop);
-                JournalEntry::write($box, 'overruled', implode(' ', array_map(fn (Finding $finding): string => $finding->found, $stops))." Overruled: {$reason}");
-            }
+        $running = $choices->hostBox()?->load('run')->run;
+        if ($running !== null && $running->finished_at === null) {
+            return redirect()->route('run', $running)->with('told', 'This run comes first; the box can take on more when it is over.');
+        }
+        $box = $deciding->decide($choices, $household, $because);
 
-            return $box;
-        });
-
-        return redirect()->route('box.name', $box);
+        return match (true) {
+            $box === null => redirect()->route('journal')->with('told', 'Decided and written down. There is no box to be set up for it.'),
+            $choices->host() === null => redirect()->route('box.name', $box),
+            default => redirect()->route('run', $box->refresh()->run),
+        };
     }
 
     /** Keeps what is on the sheet as a variant, beside at most three others. */
-    public function keep(Request $request): RedirectResponse
+    public function keep(Request $request, Household $household): RedirectResponse
     {
-        if (Plan::query()->count() >= self::BESIDE) {
+        if (Plan::query()->beside()->count() >= self::BESIDE) {
             return redirect()->route('variants')->with('told', 'Four variants stand side by side already. Drop one of them first.');
         }
-        $choices = Choices::from($request, $this->catalogue);
-        Plan::query()->create(['choices' => $choices->toArray()]);
+        Plan::query()->create(['choices' => $this->choices($request, $household)->toArray()]);
 
         return redirect()->route('variants');
     }
 
-    public function variants(Request $request): View
+    public function variants(Request $request, Household $household): View
     {
-        $plans = Plan::query()->orderBy('id')->limit(self::BESIDE)->get()->map(fn (Plan $plan): array => [
+        $plans = Plan::query()->beside()->limit(self::BESIDE)->get()->map(fn (Plan $plan): array => [
             'id' => $plan->id,
-            'choices' => $choices = Choices::from(Request::create('/', 'GET', $plan->choices), $this->catalogue),
+            'choices' => $choices = $this->choices(Request::create('/', 'GET', $plan->choices), $household),
             'answer' => PlanAnswer::to($choices->input()),
         ]);
 
         return view('plan.variants', ['plans' => $plans, 'onlyDifferences' => $request->boolean('differences')]);
     }
 
-    /** A variant that was tried goes with its reason into the journal. */
-    public function drop(Request $request, Plan $plan): RedirectResponse
+    /** A variant that was tried goes with its reason into the journal, and later into the decision. */
+    public function drop(Request $request, Household $household, Plan $plan): RedirectResponse
     {
         $reason = trim($request->string('reason')->limit(200, '')->value());
-        $sentence = PlanAnswer::to(Choices::from(Request::create('/', 'GET', $plan->choices), $this->catalogue)->input())->sentence();
+        $sentence = PlanAnswer::to($this->choices(Request::create('/', 'GET', $plan->choices), $household)->input())->sentence();
         JournalEntry::write(Network::home(), 'plan', 'Tried and dropped'.($reason === '' ? '' : ", because {$reason}").": {$sentence}");
-        $plan->delete();
+        $plan->update(['dropped_at' => now(), 'dropped_because' => $reason]);
 
         return redirect()->route('variants');
     }
@@ -117,15 +123,28 @@ final class PlanController
         return back(fallback: route('plan'));
     }
 
-    public function yaml(Request $request): Response
+    public function yaml(Request $request, Household $household): Response
     {
-        return response(Choices::from($request, $this->catalogue)->asYaml(), 200, ['Content-Type' => 'application/yaml', 'Content-Disposition' => 'attachment; filename="plan.yaml"']);
+        return response(PlanFile::write($this->choices($request, $household)->input()), 200, ['Content-Type' => 'application/yaml', 'Content-Disposition' => 'attachment; filename="plan.yaml"']);
     }
 
-    public function parts(Request $request): Response
+    public function parts(Request $request, Household $household): Response
     {
-        $parts = PlanAnswer::to(Choices::from($request, $this->catalogue)->input())->parts;
+        $parts = PartsList::of($this->choices($request, $household)->input());
 
         return response(PartsCsv::of($parts), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="parts.csv"']);
+    }
+
+    /** One sheet to take to the shop: the verdict, every part with a box to tick, what the desk computer lacks. */
+    public function paper(Request $request, Household $household): View
+    {
+        $choices = $this->choices($request, $household);
+
+        return view('plan.paper', ['choices' => $choices, 'answer' => PlanAnswer::to($choices->input()), 'drawer' => DrawerPart::labels()]);
+    }
+
+    private function choices(Request $request, Household $household): Choices
+    {
+        return Choices::from($request, $this->catalogue, $household);
     }
 }

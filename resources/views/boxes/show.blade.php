@@ -55,6 +55,15 @@
                     </form>
                 @endif
             </section>
+            @if ($decisions->isNotEmpty())
+                <section class="sheet"><h2>Why it is as it is</h2>
+                    @foreach ($decisions as $decision)
+                        <p><b>{{ $decision->sentence }}</b>@if ($decision->because !== '' && $decision->overruled === '') Because {{ $decision->because }}.@endif <span class="soft">{{ $decision->by }}, <x-when :at="$decision->created_at" /></span></p>
+                        @if ($decision->overruled !== '')<p class="slim"><x-mark severity="stop" /><span><b>Overruled:</b> {{ $decision->overruled }} Because {{ $decision->because }}.</span></p>@endif
+                        @foreach ($decision->tried as $one)<p class="slim"><x-mark severity="note" /><span>Tried{{ $one['because'] === '' ? '' : ' and dropped, because '.$one['because'] }}: <a href="{{ route('plan', $one['choices']) }}">{{ $one['sentence'] }}</a></span></p>@endforeach
+                    @endforeach
+                </section>
+            @endif
             <section class="sheet"><h2>History</h2>
                 @forelse ($entries as $entry)<p class="slim"><span class="soft"><x-when :at="$entry->at" /></span> <span>{{ $entry->text }}</span></p>@empty <p class="soft">Nothing yet.</p> @endforelse
                 @if ($box->run)<p><a href="{{ route('run', $box->run) }}">Its last run, step by step</a></p>@endif

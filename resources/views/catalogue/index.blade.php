@@ -2,7 +2,7 @@
     <x-slot:say><b>Jobs, boards and parts that a plan can choose from.</b> Your own entries stand beside the built-in ones.</x-slot:say>
     <div class="two">
         <div>
-            @foreach (['role' => 'Jobs', 'board' => 'Boards', 'supply' => 'Supplies', 'cable' => 'Supply cables', 'drive' => 'Disks', 'image' => 'Images', 'card' => 'Cards', 'case' => 'Cases'] as $of => $heading)
+            @foreach (\App\Catalogue\Catalogue::KINDS as $of => [$one, $heading])
                 <section class="sheet"><h2>{{ $heading }}</h2>
                     <table class="list"><tbody>
                     @foreach ($catalogue->entries($of) as $id => $entry)
@@ -19,7 +19,7 @@
         <form class="sheet tight" method="post" action="{{ route('catalogue.import') }}">
             @csrf
             <h2>Take in an entry</h2>
-            <x-choice name="kind" label="Kind" :options="['role' => 'job', 'board' => 'board class', 'supply' => 'supply', 'cable' => 'supply cable', 'drive' => 'disk', 'image' => 'image kind', 'card' => 'memory card', 'case' => 'case']" :chosen="$kind" />
+            <x-choice name="kind" label="Kind" :options="array_map(fn (array $names) => $names[0], \App\Catalogue\Catalogue::KINDS)" :chosen="$kind" />
             <div class="field-set">
                 <label for="yaml">Entry as YAML</label>
                 <textarea class="in code" id="yaml" name="yaml" rows="14" @if ($findings->blocks()) aria-invalid="true" @endif aria-describedby="yaml-says">{{ $yaml === '' ? '' : "\n".$yaml }}</textarea>

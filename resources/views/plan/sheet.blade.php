@@ -1,66 +1,104 @@
 @php($labels = fn (array $entries): array => array_map(fn ($entry) => $entry->label, $entries))
+@php($none = fn (string $word, array $entries): array => ['none' => $word] + $labels($entries))
 <x-page title="Plan a new box" place="boxes">
     <x-way at="plan" />
     <form id="plan" method="get" action="/plan" hx-get="/plan" hx-target="#answer" hx-swap="outerHTML" hx-trigger="change, input delay:400ms" hx-push-url="true">
         <div class="two">
+            @if ($whole)
             <section class="sheet tight" aria-labelledby="choices">
                 <h2 id="choices">What it is to do, and with what</h2>
+                <input type="hidden" name="seat" value="{{ $choices->get('seat') }}">
                 <div class="pair">
                     <x-choice name="client" label="From what will you use it?" :options="\App\Plan\Choices::CLIENTS" :chosen="$choices->get('client')" />
                     <x-choice name="on" label="When is it on?" :options="collect(\Burrow\Plan\Duty::cases())->mapWithKeys(fn ($duty) => [$duty->value => $duty->label()])->all()" :chosen="$choices->get('on')" />
                 </div>
-                <x-choice name="role" label="Job" :options="$labels($catalogue->roles())" :chosen="$choices->get('role')" />
+                <x-choice name="role" label="Job" :options="$labels($shelf->roles)" :chosen="$choices->get('role')" />
                 <div class="pair">
-                    <x-choice name="also" label="and also" :options="['none' => 'nothing else'] + $labels($catalogue->roles())" :chosen="$choices->get('also')" />
-                    <x-choice name="too" label="and too" :options="['none' => 'nothing else'] + $labels($catalogue->roles())" :chosen="$choices->get('too')" />
+                    <x-choice name="also" label="and also" :options="$none('nothing else', $shelf->roles)" :chosen="$choices->get('also')" />
+                    <x-choice name="too" label="and too" :options="$none('nothing else', $shelf->roles)" :chosen="$choices->get('too')" />
                 </div>
-                <x-choice name="board" label="Board" :options="array_map(fn ($board) => $board->label.': '.$board->summary, $catalogue->boards())" :chosen="$choices->get('board')" />
-                <div class="pair">
-                    <x-choice name="supply" label="Supply" :options="$labels($catalogue->supplies())" :chosen="$choices->get('supply')" />
-                    <x-choice name="cable" label="Supply cable" :options="$labels($catalogue->cables())" :chosen="$choices->get('cable')" />
-                    <x-choice name="drive" label="Disk" :options="$labels($catalogue->drives()) + ['none' => 'no disk']" :chosen="$choices->get('drive')" />
-                    <x-choice name="card" label="Card" :options="$labels($catalogue->cards())" :chosen="$choices->get('card')" />
-                    <x-choice name="image" label="Image" :options="$labels($catalogue->images())" :chosen="$choices->get('image')" />
-                    <x-choice name="case" label="Case" :options="$labels($catalogue->cases())" :chosen="$choices->get('case')" />
-                </div>
-                <div class="four">
-                    <x-choice name="link" label="Network" :options="['wired' => 'cable', 'wireless' => 'Wi-Fi']" :chosen="$choices->get('link')" />
-                    @foreach (['down' => 'Down, Mb/s', 'up' => 'Up, Mb/s', 'battery' => 'Battery, Wh'] as $name => $label)<div class="field-set"><label for="{{ $name }}">{{ $label }}</label><input class="in num" id="{{ $name }}" name="{{ $name }}" inputmode="decimal" value="{{ $choices->get($name) }}"></div>@endforeach
-                    <div class="field-set"><label for="room">Room, °C</label><input class="in num" id="room" name="room" inputmode="decimal" value="{{ $choices->get('room') }}"></div>
-                    <div class="field-set"><label for="price">Price of a kWh</label><input class="in num" id="price" name="price" inputmode="decimal" value="{{ $choices->get('price') }}"></div>
-                    <div class="field-set"><label for="copy">Copy, GB</label><input class="in num" id="copy" name="copy" inputmode="decimal" value="{{ $choices->get('copy') }}"></div>
-                    <div class="field-set"><label for="subscription">Ends, a month</label><input class="in num" id="subscription" name="subscription" inputmode="decimal" value="{{ $choices->get('subscription') }}"></div>
-                </div>
+                @if ($choices->onDesk())
+                    <p class="told">As a program on <b>{{ $choices->get('desk') }}</b>: no board, no card. <a href="{{ route('plan', ['seat' => 'own'] + $choices->toArray()) }}">Give it a box of its own</a></p>
+                @elseif ($host !== null)
+                    <p class="told">On <b>{{ $host->name }}</b>, beside {{ implode(', ', array_map(fn ($role) => $role->label, $host->plan->roles)) }}; its parts are what they are. <a href="{{ route('plan', ['seat' => 'own'] + $choices->toArray()) }}">Give it a box of its own</a></p>
+                    @if ($host->plan->drive === null)<x-choice name="drive" label="Disk to go with it" :options="$labels($shelf->drives) + ['none' => 'no disk']" :chosen="$choices->get('drive')" />@endif
+                @else
+                    <x-choice name="board" label="Board" :options="array_map(fn ($board) => $board->label.': '.$board->summary, $shelf->boards)" :chosen="$choices->get('board')" />
+                    <div class="pair">
+                        <x-choice name="supply" label="Supply" :options="$labels($shelf->supplies)" :chosen="$choices->get('supply')" />
+                        <x-choice name="cable" label="Supply cable" :options="$labels($shelf->cables)" :chosen="$choices->get('cable')" />
+                        <x-choice name="drive" label="Disk" :options="$labels($shelf->drives) + ['none' => 'no disk']" :chosen="$choices->get('drive')" />
+                        <x-choice name="card" label="Card" :options="$labels($shelf->cards)" :chosen="$choices->get('card')" />
+                        <x-choice name="image" label="Image" :options="$labels($shelf->images)" :chosen="$choices->get('image')" />
+                        <x-choice name="from" label="packed by" :options="collect(\Burrow\Board\ImageOrigin::cases())->mapWithKeys(fn ($origin) => [$origin->value => $origin->label()])->all()" :chosen="$choices->get('from')" />
+                        <x-choice name="case" label="Case" :options="$labels($shelf->cases)" :chosen="$choices->get('case')" />
+                        <x-choice name="link" label="Network" :options="['wired' => 'cable', 'wireless' => 'Wi-Fi', 'usb-wired' => 'cable at a USB adapter']" :chosen="$choices->get('link')" />
+                    </div>
+                    <details class="working" @if (count(array_filter(['hub', 'cooling', 'addon'], fn ($name) => $choices->get($name) !== 'none')) > 0) open @endif>
+                        <summary><span>Hub, cooling, add-on</span></summary>
+                        <div class="three">
+                            <x-choice name="hub" label="Hub" :options="$none('as needed', array_column($shelf->small->hubs(), null, 'id'))" :chosen="$choices->get('hub')" />
+                            <x-choice name="cooling" label="Cooling" :options="$none('none', $shelf->coolings)" :chosen="$choices->get('cooling')" />
+                            <x-choice name="addon" label="Add-on" :options="$none('none', $shelf->addOns)" :chosen="$choices->get('addon')" />
+                        </div>
+                    </details>
+                @endif
+                <details class="working" @if (count(array_filter(\App\Plan\Choices::NUMBERS, fn ($limits, $name) => (float) $choices->get($name) !== (float) $limits[0], ARRAY_FILTER_USE_BOTH)) > 0) open @endif>
+                    <summary><span>The household: prices, line, room, desk computer</span></summary>
+                    <div class="four">
+                        @foreach (['room' => 'Room, °C', 'price' => 'Price of a kWh', 'copy' => 'Copy, GB', 'subscription' => 'Ends, a month', 'down' => 'Down, Mb/s', 'up' => 'Up, Mb/s', 'far' => 'Far down, Mb/s', 'relay' => 'Relay, Mb/s', 'daily' => 'Change, GB a day', 'away' => 'Away, days', 'battery' => 'Battery, Wh'] as $name => $label)
+                            <div class="field-set"><label for="{{ $name }}">{{ $label }}</label><input class="in num" id="{{ $name }}" name="{{ $name }}" inputmode="decimal" value="{{ $choices->get($name) }}"></div>
+                        @endforeach
+                    </div>
+                    <x-choice name="desk" label="Desk computer" :options="$household->desks()->keys()->mapWithKeys(fn ($name) => [$name => $name])->all() + ['none' => 'not checked']" :chosen="$choices->get('desk')" />
+                    <p class="hint"><a href="{{ route('desks') }}">Describe a desk computer</a></p>
+                </details>
                 <noscript><button class="ghost">Answer</button></noscript>
             </section>
+            @endif
             @fragment('answer')
             <section id="answer" aria-live="polite">
+                @php($seat = collect($seats)->first(fn ($seat) => match (true) { $choices->onDesk() => $seat->kind === 'desk', $host !== null => $seat->kind === 'box' && $seat->label === $host->name, default => $seat->kind === 'own' }))
                 <div class="sheet">
-                    <p class="say"><b>{{ $answer->sentence() }}</b></p>
+                    <p class="say"><b>{{ $choices->onDesk() ? $seat->verdict() : $answer->sentence() }}</b></p>
+                    @foreach ($choices->toArray() as $name => $value)<input type="hidden" name="{{ $name }}" value="{{ $value }}" form="keep">@endforeach
+                    <div class="field-set">
+                        <label for="because">{{ $seat->findings->blocks() ? 'Go on all the same, because' : 'Why this one, for later (may stay empty)' }}</label>
+                        <input class="in" id="because" name="because" form="keep" maxlength="500" @error('because') aria-invalid="true" aria-describedby="because-says" @enderror>
+                        @error('because')<p class="hint" id="because-says">{{ $message }}</p>@enderror
+                    </div>
                     <div class="row bar">
-                        @unless ($answer->fits())
-                            <div class="field-set grow">
-                                <label for="overrule">Go on all the same, because</label>
-                                <input class="in" id="overrule" name="overrule" form="keep" maxlength="500" @error('overrule') aria-invalid="true" aria-describedby="overrule-says" @enderror>
-                                @error('overrule')<p class="hint" id="overrule-says">{{ $message }}</p>@enderror
-                            </div>
-                        @endunless
-                        @foreach ($choices->toArray() as $name => $value)<input type="hidden" name="{{ $name }}" value="{{ $value }}" form="keep">@endforeach
-                        <button class="act" form="keep" data-done>Keep this plan, choose a name</button>
-                        <button class="ghost" form="keep" formaction="/plan/keep">Set beside others</button>
+                        <button class="act" form="keep" data-done>{{ $choices->onDesk() ? 'Write it down' : ($host !== null ? "Give it to {$host->name}" : 'Keep this plan, choose a name') }}</button>
+                        @if ($host === null && ! $choices->onDesk())<button class="ghost" form="keep" formaction="/plan/keep">Set beside others</button>@endif
                         @if ($variants > 0)<a href="/plan/variants">{{ $variants }} kept</a>@endif
                     </div>
-                    @if ($ways !== [])
+                    @if ($ways !== [] && $host === null && ! $choices->onDesk())
                         <div class="ways">
                             <h3>Ways out</h3>
                             @foreach ($ways as $way)
-                                <p><a href="{{ route('plan', $choices->taking($way)) }}">{{ $way->sentence() }}</a> <span class="soft">{{ $way->price() }}</span></p>
+                                <p><a href="{{ route('plan', $choices->taking($way)) }}">{{ $way->sentence() }}</a> <span class="soft">{{ $way->price() }}{{ $way->leaves === [] ? '' : '; leaves: '.lcfirst(implode(' ', $way->leaves)) }}</span></p>
                             @endforeach
                         </div>
                     @endif
-                    @foreach ($answer->findings as $finding)<x-slim :finding="$finding" />@endforeach
-                    @if ($old !== null)<x-slim :finding="$old" />@endif
+                    @if ($choices->onDesk())
+                        @foreach ($seat->findings as $finding)<x-slim :finding="$finding" />@endforeach
+                    @else
+                        @php([$fine, $rest] = collect($answer->findings->list)->partition(fn ($finding) => $finding->severity->value === 'fine'))
+                        @foreach ($rest as $finding)<x-slim :finding="$finding" />@endforeach
+                        @if ($old !== null && $host === null)<x-slim :finding="$old" />@endif
+                        @foreach ($fine as $finding)<x-slim :finding="$finding" />@endforeach
+                    @endif
                 </div>
+                <div class="sheet scroll">
+                    <h2>Where it could run</h2>
+                    <table class="list"><thead><tr><th scope="col">Place</th><th scope="col" class="whole">To buy</th><th scope="col" class="whole">More a year</th><th scope="col">What speaks against it</th></tr></thead><tbody>
+                    @foreach (collect($seats)->sortBy(fn ($one) => [$one->kind === 'own' ? 0 : 1, $one->worst()->rank()])->take(7) as $one)
+                        <tr @class(['chosen' => $one === $seat])><td>@if ($one->kind === 'bought' || $one === $seat){{ $one->label }}@else<a href="{{ route('plan', ['seat' => match ($one->kind) { 'own', 'desk' => $one->kind, default => '@'.$one->label }] + $choices->toArray()) }}">{{ $one->kind === 'box' ? 'with '.$one->label : $one->label }}</a>@endif</td>
+                            <td class="mono whole">{{ $one->price }}</td><td class="mono whole">{{ $one->perYear }}</td><td><x-mark :severity="$one->worst()->value" /> {{ $one->kind === 'bought' ? $one->findings->list[0]->found : $one->verdict() }}</td></tr>
+                    @endforeach
+                    </tbody></table>
+                </div>
+                @unless ($choices->onDesk())
                 <div class="sheet">
                     @php($ladder = \Burrow\Drawing\VoltageLadder::of($answer->plan))
                     <h2>Memory{{ $ladder === null ? '' : ', voltage' }}{{ $answer->copy === null ? '' : ' and the way of a file' }}</h2>
@@ -69,25 +107,40 @@
                     @if ($answer->copy !== null)<div class="chain"><x-chain :copy="$answer->copy" /></div>@endif
                     @foreach ($answer->workings() as $working)<x-working :working="$working" />@endforeach
                 </div>
+                @if (($answer->plan->supply->outputs > 1 || $answer->plan->along !== []) && $household->hosts() !== [])
+                    <div class="sheet">
+                        <h2>Also on this supply</h2>
+                        <div class="ticks">@foreach ($household->hosts() as $other)<label><input type="checkbox" name="along[]" value="{{ $other->name }}" @checked(collect($answer->plan->along)->contains(fn ($feed) => $feed->name === $other->name))> {{ $other->name }} <span class="soft">{{ \Burrow\Plan\SupplyFit::of($other->plan)->peak() }}</span></label>@endforeach</div>
+                    </div>
+                @endif
+                @if ($host === null)
                 <div class="sheet">
                     <h2>Parts, {{ $answer->price() }} together{{ $drawer === [] ? '' : ', '.$answer->parts->toBuy($drawer).' to buy' }}</h2>
                     <table class="list"><tbody>@foreach ($answer->parts->parts as $part)@php($have = in_array($part->label, $drawer, true))<tr><td @class(['soft' => $have])>{{ $part->label }}@if ($part->because !== '')<br><span class="soft">{{ $part->because }}</span>@endif</td><td class="mono whole">{{ $part->price }}</td><td class="whole"><button class="plain" form="drawer" name="part" value="{{ $part->label }}">{{ $have ? 'in the drawer: take out' : 'have it' }}</button></td></tr>@endforeach</tbody></table>
-                    <p class="row"><a href="{{ route('plan.parts', $choices->toArray()) }}">as CSV</a> <a href="{{ route('plan.yaml', $choices->toArray()) }}">the plan as YAML</a></p>
+                    @if ($kits !== [])<h3>Kits against singles</h3>@foreach ($kits as $kit)<p class="slim"><x-mark :severity="$kit->cents() < 0 ? 'fine' : 'note'" /><span>{{ $kit->sentence() }}</span></p>@endforeach @endif
+                    <p class="row"><a href="{{ route('plan.parts', $choices->toArray()) }}">as CSV</a> <a href="{{ route('plan.paper', $choices->toArray()) }}">on paper</a> <a href="{{ route('plan.yaml', $choices->toArray()) }}">the plan as YAML</a> @if ($answer->plan->board->market->priced !== '')<span class="soft push">prices of {{ $answer->plan->board->market->priced }}</span>@endif</p>
                 </div>
                 <div class="sheet scroll">
-                    <h2>Which image starts the {{ $answer->plan->board->label }}</h2>
-                    <table class="list"><tbody>@foreach ($catalogue->images() as $image)
-                        @php($stops = \Burrow\Plan\ProcessorFit::of($answer->plan->with(image: $image))->imageStops())
-                        <tr><td><x-mark :severity="$stops === [] ? 'fine' : 'stop'" /> {{ $image->label }}</td><td>{{ $stops === [] ? 'starts it' : $stops[0]->found }}</td><td class="whole soft">of {{ $image->year }}, {{ $image->unpacked->decimal() }}</td></tr>
+                    @php($plugged = array_values(array_unique(array_map(fn ($one) => $one->what, $answer->plan->peripherals()))))
+                    <h2>Which image starts the {{ $answer->plan->board->label }}{{ $plugged === [] ? '' : ', and knows what is plugged in' }}</h2>
+                    <table class="list"><thead><tr><th scope="col">Image</th><th scope="col">Board</th>@foreach ($plugged as $what)<th scope="col">{{ ucfirst($what) }}</th>@endforeach<th scope="col"><span class="unseen">Age and size</span></th></tr></thead><tbody>@foreach ($shelf->images as $image)
+                        @php($stops = \Burrow\Plan\ImageFit::of($answer->plan->with(image: $image))->stops())
+                        <tr><td>{{ $image->label }}</td><td><x-mark :severity="$stops === [] ? 'fine' : 'stop'" /> {{ $stops === [] ? 'starts it' : $stops[0]->found }}</td>@foreach ($plugged as $what)<td><x-mark :severity="in_array($what, $image->without, true) ? 'warn' : 'fine'" /> {{ in_array($what, $image->without, true) ? 'not known' : 'known' }}</td>@endforeach<td class="whole soft">of {{ $image->year }}, {{ $image->unpacked->decimal() }}</td></tr>
                     @endforeach</tbody></table>
                     <p class="source">The board is of {{ $answer->plan->board->year }} and starts from: {{ implode(', ', $answer->plan->board->bootsFrom) }}.</p>
                 </div>
+                @endif
                 <div class="sheet scroll">
                     <h2>Schools of installing</h2>
-                    <table class="list"><thead><tr><th scope="col">School</th><th scope="col">Hands</th><th scope="col">Waiting</th><th scope="col">Updates</th><th scope="col">Risk</th></tr></thead><tbody>
-                    @foreach ($answer->plan->roles as $role) @foreach ($role->schools as $school)<tr><td>{{ $school->label }}@if (count($answer->plan->roles) > 1)<br><span class="soft">{{ $role->label }}</span>@endif</td><td class="whole">{{ $school->hands }}</td><td class="whole">{{ $school->waiting }}</td><td>{{ $school->update }}</td><td>{{ $school->risk }}</td></tr>@endforeach @endforeach
-                    </tbody></table>
+                    @foreach ($answer->plan->roles as $role)
+                        @php($field = $choices->schoolField($role))
+                        @if (count($answer->plan->roles) > 1)<h3>{{ ucfirst($role->label) }}</h3>@endif
+                        <table class="list"><thead><tr><th scope="col">School</th><th scope="col" class="whole">Hands + waiting</th><th scope="col">Updates</th><th scope="col">Risk</th><th scope="col">How settled it is, and the way out</th></tr></thead><tbody>
+                        @foreach ($role->schools as $school)<tr><td><label>@if ($field !== null)<input type="radio" name="{{ $field }}" value="{{ $school->id }}" @checked($school === $answer->plan->school($role))> @endif{{ $school->label }}</label></td><td class="whole">{{ $school->hands }} + {{ \Burrow\Plan\InstallTime::of($answer->plan->with(schools: $answer->plan->schools->choosing($role, $school)))->waitingFor($role) }}</td><td>{{ $school->update }}</td><td>{{ $school->risk }}</td><td>{{ ucfirst($school->maturity) }}. {{ ucfirst($school->wayOut) }}.</td></tr>@endforeach
+                        </tbody></table>
+                    @endforeach
                 </div>
+                @endunless
             </section>
             @endfragment
         </div>

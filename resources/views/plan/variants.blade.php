@@ -8,6 +8,10 @@
         'Card' => fn ($plan) => $plan['answer']->plan->card->label,
         'Image' => fn ($plan) => $plan['answer']->plan->image->label,
         'Case' => fn ($plan) => $plan['answer']->plan->case->label,
+        'Hub' => fn ($plan) => $plan['answer']->plan->hub()?->label ?? 'none',
+        'Cooling' => fn ($plan) => $plan['answer']->plan->cooling?->label ?? 'none',
+        'Add-on' => fn ($plan) => $plan['answer']->plan->addOn?->label ?? 'none',
+        'Schools' => fn ($plan) => implode(', ', array_map(fn ($role) => $plan['answer']->plan->school($role)->label, $plan['answer']->plan->roles)),
         'Network' => fn ($plan) => $plan['answer']->plan->link->label(),
     ] + collect($plans)->flatMap(fn ($plan) => array_map(fn ($working) => $working->title, $plan['answer']->workings()))->unique()->mapWithKeys(fn ($title) => [$title => fn ($plan) => collect($plan['answer']->workings())->firstWhere('title', $title)?->result ?? '—'])->all() + [
         'Parts together' => fn ($plan) => (string) $plan['answer']->price(),

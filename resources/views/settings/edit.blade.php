@@ -18,5 +18,6 @@
         </div>
         <div class="row"><button class="act" data-done>Keep</button></div>
     </form>
+    <section class="sheet"><h2>Desk computers</h2><p>The computers at which cards are written, with what they have and lack. <a href="{{ route('desks') }}">Describe them</a></p></section>
     <form class="sheet" method="post" action="{{ route('logout') }}">@csrf<p>Logged in as <b>{{ auth()->user()->name }}</b>, {{ auth()->user()->isKeeper() ? 'keeper' : 'guest, read only' }}.</p><div class="row"><button class="ghost">Log out</button></div></form>
 </x-page>

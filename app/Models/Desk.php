@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Burrow\Board\DeskComputer;
+use Burrow\Board\DeskSystem;
+use Illuminate\Database\Eloquent\Model;
+
+/** The profile of a desk computer, kept so that it is asked once. */
+class Desk extends Model
+{
+    protected $table = 'desk_computers';
+
+    protected $guarded = [];
+
+    protected $casts = [
+        'card_slot' => 'boolean', 'local_names' => 'boolean', 'login_client' => 'boolean', 'plain_editor' => 'boolean', 'file_copier' => 'boolean',
+        'administrator' => 'boolean', 'sleeps' => 'boolean', 'restarts' => 'boolean', 'hours' => 'float', 'watts' => 'float',
+    ];
+
+    public function computer(): DeskComputer
+    {
+        return new DeskComputer(
+            $this->name, DeskSystem::from($this->system), $this->usb_plug, $this->card_slot, $this->local_names, $this->login_client,
+            $this->plain_editor, $this->file_copier, $this->administrator, $this->sleeps, $this->restarts, $this->hours, $this->watts,
+        );
+    }
+}

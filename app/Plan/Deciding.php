@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\BringUp\RunDesk;
+use App\Catalogue\Catalogue;
+use App\Models\Box;
+use App\Models\Decision;
+use App\Models\JournalEntry;
+use App\Models\Network;
+use App\Models\Plan;
+use Burrow\Plan\PlanAnswer;
+use Burrow\Plan\Seat;
+use Burrow\Role\Role;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Severity;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+
+/** Turns a plan into a box, or into more work for a box, and keeps why: what was overruled, tried and dropped. */
+final readonly class Deciding
+{
+    public function __construct(
+        private Catalogue $catalogue,
+        private RunDesk $runs,
+    ) {
+    }
+
+    /** Everything that speaks for and against the plan in the place it is to have. */
+    public function findings(Choices $choices): Findings
+    {
+        if (! $choices->onDesk()) {
+            return PlanAnswer::findings($choices->input());
+        }
+        $seats = array_values(array_filter(Seat::all($choices->input(), []), fn (Seat $seat): bool => $seat->kind === 'desk'));
+
+        return $seats[0]->findings ?? Findings::of();
+    }
+
+    /** The box that it becomes or that takes it on; null for a program on the desk computer. */
+    public function decide(Choices $choices, Household $household, string $because): ?Box
+    {
+        return DB::transaction(function () use ($choices, $household, $because): ?Box {
+            $answer = PlanAnswer::to($choices->input());
+            $stops = array_filter($this->findings($choices)->list, fn (Finding $finding): bool => $finding->severity === Severity::Stop);
+            $overruled = implode(' ', array_map(fn (Finding $finding): string => $finding->found, $stops));
+            $jobs = array_map(fn (string $id): string => $this->catalogue->role($id)->label ?? $id, $choices->jobs());
+            $box = $choices->onDesk() ? null : $choices->hostBox() ?? $this->newBox($choices);
+            $seat = $choices->onDesk() ? $choices->get('desk') : ($choices->host()->name ?? 'a box of its own');
+            if ($choices->host() !== null && $box !== null) {
+                $box->update(['drive' => $choices->input()->drive?->id]);
+                $this->runs->add($box, $this->jobs($choices));
+            }
+            Decision::query()->create([
+                'box_id' => $box?->id, 'seat' => $seat, 'sentence' => ucfirst(implode(', ', $jobs))." on {$seat}. ".($choices->onDesk() ? '' : $answer->sentence()),
+                'because' => $because, 'overruled' => $overruled, 'choices' => $choices->toArray(), 'tried' => $this->takeTried($choices, $household), 'by' => Auth::user()->name ?? 'the burrow itself',
+            ]);
+            JournalEntry::write($box ?? Network::home(), 'plan', 'Planned as '.implode(', ', $jobs)." on {$seat}".($because === '' || $overruled !== '' ? '' : ", because {$because}").($choices->onDesk() ? '.' : ": {$answer->sentence()}"));
+            if ($overruled !== '') {
+                JournalEntry::write($box ?? Network::home(), 'overruled', "{$overruled} Overruled: {$because}");
+            }
+
+            return $box;
+        });
+    }
+
+    private function newBox(Choices $choices): Box
+    {
+        $box = Box::query()->create(['network_id' => Network::home()->id] + $choices->forBox());
+        $box->jobs()->createMany($this->jobs($choices));
+
+        return $box;
+    }
+
+    /** @return list<array{role: string, school: string}> */
+    private function jobs(Choices $choices): array
+    {
+        $plan = $choices->input();
+        $new = array_filter($plan->roles, fn (Role $role): bool => in_array($role->id, $choices->jobs(), true));
+
+        return array_map(fn (Role $role): array => ['role' => $role->id, 'school' => $plan->school($role)->id], array_values($new));
+    }
+
+    /**
+     * The variants for the same job go into the decision and no longer stand beside one another.
+     *
+     * @return list<array{sentence: string, because: string, choices: array<string, string>}>
+     */
+    private function takeTried(Choices $decided, Household $household): array
+    {
+        $tried = [];
+        foreach (Plan::query()->orderBy('id')->get() as $plan) {
+            if (($plan->choices['role'] ?? '') === $decided->get('role')) {
+                $choices = Choices::from(Request::create('/', 'GET', $plan->choices), $this->catalogue, $household);
+                $tried[] = ['sentence' => PlanAnswer::to($choices->input())->sentence(), 'because' => $plan->dropped_because, 'choices' => $choices->toArray()];
+                $plan->delete();
+            }
+        }
+
+        return $tried;
+    }
+}

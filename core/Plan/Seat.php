@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan;
+
+use Burrow\Quantity\Duration;
+use Burrow\Quantity\Money;
+use Burrow\Role\Role;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Severity;
+
+/** A place where the jobs could run: what it costs, how long it takes, and what speaks against it. */
+final readonly class Seat
+{
+    /**
+     * @param  string  $kind  "own", "box", "desk" or "bought"
+     * @param  ?Duration  $hands  hands-on time; null when nobody knows
+     */
+    private function __construct(
+        public string $kind,
+        public string $label,
+        public Money $price,
+        public Money $perYear,
+        public ?Duration $hands,
+        public Findings $findings,
+    ) {
+    }
+
+    /**
+     * Every place that comes into question, the plan's own box first.
+     *
+     * @param  list<Host>  $hosts
+     * @return non-empty-list<self>
+     */
+    public static function all(PlanInput $plan, array $hosts): array
+    {
+        return [
+            new self('own', 'a box of its own', PartsList::of($plan)->total(), RunningCost::of($plan)->perYear(), InstallTime::of($plan)->hands(), PlanAnswer::findings($plan)),
+            ...array_values(array_filter(array_map(fn (Host $host): ?self => self::shared($plan, $host), $hosts))),
+            ...($plan->desk === null ? [] : [self::desk($plan)]),
+            ...(count($plan->roles) === 1 && $plan->roles[0]->bought !== null ? [self::bought($plan)] : []),
+        ];
+    }
+
+    public function worst(): Severity
+    {
+        return $this->findings->worst() ?? Severity::Fine;
+    }
+
+    /** The gravest thing against it, or that nothing is. */
+    public function verdict(): string
+    {
+        return $this->worst()->rank() < Severity::Warn->rank() ? 'Nothing speaks against it.' : $this->findings->gravestFirst()->list[0]->found;
+    }
+
+    /** What the box has to bear already does not speak against the new jobs; null when it does them all already. */
+    private static function shared(PlanInput $plan, Host $host): ?self
+    {
+        $there = array_map(fn (Role $role): string => $role->id, $host->plan->roles);
+        $new = array_values(array_filter($plan->roles, fn (Role $role): bool => ! in_array($role->id, $there, true)));
+        if ($new === []) {
+            return null;
+        }
+        $before = $host->plan->with(circumstances: $plan->circumstances);
+        $together = $before->with(roles: [...$host->plan->roles, ...$new], drive: $host->plan->drive ?? ($plan->needsDisk() ? $plan->drive : null));
+        $known = array_map(self::key(...), PlanAnswer::findings($before)->list);
+        $disk = $host->plan->drive === null && $together->drive !== null ? $together->drive->price : Money::of(0);
+
+        return new self('box', $host->name, $disk, Money::of(0), InstallTime::of($plan)->hands(), Findings::of(...array_values(array_filter(PlanAnswer::findings($together)->list, fn (Finding $finding): bool => ! in_array(self::key($finding), $known, true)))));
+    }
+
+    private static function key(Finding $finding): string
+    {
+        return $finding->code.' '.$finding->found;
+    }
+
+    /** A program on the desk computer costs nothing, as long as the machine is there when it is wanted. */
+    private static function desk(PlanInput $plan): self
+    {
+        $desk = $plan->desk ?? throw new \LogicException('No desk computer in this plan.');
+        $always = $plan->circumstances->duty === Duty::AroundTheClock;
+        $needed = array_filter($plan->roles, fn (Role $role): bool => $role->servesAll !== '' || $role->facesWorld) !== [];
+        $hours = $always ? max(0.0, 24 - $desk->hours) : 0.0;
+        $more = Money::of($desk->watts * $hours * 365.25 / 1000 * $plan->circumstances->pricePerKilowattHour);
+        $findings = array_filter([
+            $desk->sleeps && $needed ? Finding::stop('plan.desk_sleeps', ucfirst($desk->name).' goes to sleep by itself.', 'The whole house, or whoever is outside, waits for it then.', 'A box of its own, or sleep switched off.') : null,
+            $desk->sleeps && ! $needed ? Finding::warn('plan.desk_sleeps', ucfirst($desk->name).' goes to sleep by itself, in the middle of the job as well.', 'What was running stops without a word.', 'A box of its own, or sleep switched off.') : null,
+            $desk->restarts ? Finding::warn('plan.desk_restarts', ucfirst($desk->name).' restarts by itself for its updates.', 'An existing computer serves only if it never restarts in the middle of the job.', 'A box of its own, or restarts by hand only.') : null,
+            $always && $hours > 0 ? Finding::note('plan.desk_hours', ucfirst($desk->name).' is on '.round($desk->hours).' hours a day now.', "Leaving it on around the clock costs {$more} more a year.") : null,
+        ]);
+
+        return new self('desk', $desk->name, Money::of(0), $more, InstallTime::of($plan)->hands(), Findings::of(...array_values($findings)));
+    }
+
+    private static function bought(PlanInput $plan): self
+    {
+        $bought = $plan->roles[0]->bought ?? throw new \LogicException('Nothing to be bought for this job.');
+        $year = Money::of($bought->power->kilowattHoursPerYear() * $plan->circumstances->duty->share() * $plan->circumstances->pricePerKilowattHour);
+
+        return new self('bought', $bought->label, $bought->price, $year, $bought->hands, Findings::of(Finding::note('plan.bought', ucfirst($bought->risk).'.', 'Least work, and least to learn.')));
+    }
+}
