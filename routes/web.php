@@ -57,6 +57,7 @@ Route::middleware('auth')->group(function (): void {
 
     Route::middleware('keeper')->group(function (): void {
         Route::post('/plan', [PlanController::class, 'store'])->name('plan.store');
+        Route::post('/plan/plan.yaml', [PlanController::class, 'take'])->name('plan.take');
         Route::post('/plan/drawer', [PlanController::class, 'drawer'])->name('plan.drawer');
         Route::post('/boxes/{box}/fed', [BoxController::class, 'fed'])->name('box.fed');
         Route::post('/boxes/{box}/measured', [BoxController::class, 'measured'])->name('box.measured');

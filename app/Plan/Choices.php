@@ -16,6 +16,7 @@ use Burrow\Plan\SchoolChoice;
 use Burrow\Plan\WayOut;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Money;
+use Burrow\Role\Peripheral;
 use Burrow\Role\Role;
 use Burrow\Role\School;
 use Illuminate\Http\Request;
@@ -28,7 +29,7 @@ final readonly class Choices
     /** Typed numbers: the usual one, the least, the most. */
     public const NUMBERS = [
         'room' => ['24', -20, 60], 'price' => ['0.30', 0, 10], 'copy' => ['50', 1, 100000], 'subscription' => ['0', 0, 1000], 'battery' => ['0', 0, 10000],
-        'down' => ['50', 0.1, 10000], 'up' => ['10', 0.1, 10000], 'far' => ['50', 0.1, 10000], 'relay' => ['0', 0, 10000], 'daily' => ['1', 0, 10000], 'away' => ['7', 0, 365],
+        'down' => ['50', 0.1, 10000], 'up' => ['10', 0.1, 10000], 'far' => ['50', 0.1, 10000], 'relay' => ['0', 0, 10000], 'daily' => ['1', 0, 10000], 'stream' => ['40', 0.1, 10000], 'away' => ['7', 0, 365],
     ];
 
     public const CLIENTS = ['desktop' => 'a desktop computer', 'phone' => 'phones and tablets', 'browser' => 'a browser', 'television' => 'a television', 'program' => 'another program'];
@@ -83,9 +84,9 @@ final readonly class Choices
             $typed = $request->string($name)->value();
             $chosen[$name] = in_array($typed, $schools, true) ? $typed : '';
         }
-        $along = $request->input('along', '');
-        $names = is_array($along) ? array_filter($along, is_string(...)) : explode(',', is_string($along) ? $along : '');
-        $chosen['along'] = implode(',', array_filter($names, fn (string $name): bool => $household->host($name) !== null));
+        $chosen['along'] = implode(',', array_filter(self::listed($request, 'along'), fn (string $name): bool => $household->host($name) !== null));
+        $chosen['plugged'] = implode(',', array_intersect(self::listed($request, 'plugged'), array_keys(self::peripherals($catalogue))));
+        $chosen['fed'] = mb_substr($request->string('fed')->trim()->value(), 0, 60);
 
         return new self($catalogue, $household, self::seated($chosen, $household));
     }
@@ -108,7 +109,7 @@ final readonly class Choices
             $shelf->small,
             new Circumstances(
                 $this->number('room'), $this->number('price'), Bytes::giga($this->number('copy')), Duty::from($this->chosen['on']), $this->number('down'), $this->number('up'), $this->number('battery'),
-                Money::of($this->number('subscription')), $this->chosen['client'], Bytes::giga($this->number('daily')), $this->number('away'), $this->number('far'), $this->number('relay'),
+                Money::of($this->number('subscription')), $this->chosen['client'], Bytes::giga($this->number('daily')), $this->number('away'), $this->number('far'), $this->number('relay'), $this->number('stream'),
             ),
             array_column($shelf->small->hubs(), null, 'id')[$this->chosen['hub']] ?? null,
             $shelf->coolings[$this->chosen['cooling']] ?? null,
@@ -117,6 +118,7 @@ final readonly class Choices
             ImageOrigin::from($this->chosen['from']),
             $this->household->desks()->get($this->chosen['desk']),
             $this->household->feeds(explode(',', $this->chosen['along'])),
+            plugged: array_values(array_intersect_key(self::peripherals($this->catalogue), array_flip(explode(',', $this->chosen['plugged'])))),
         );
 
         return $plan->with(calibration: $this->household->calibration($plan));
@@ -211,13 +213,64 @@ final readonly class Choices
     {
         $parts = array_intersect_key($this->chosen, array_flip(['board', 'supply', 'cable', 'drive', 'link', 'image', 'card', 'case', 'hub', 'cooling', 'addon']));
 
-        return array_map(fn (string $id): ?string => $id === 'none' ? null : $id, $parts) + ['image_from' => $this->chosen['from'], 'stage' => Box::PLANNED];
+        return array_map(fn (string $id): ?string => $id === 'none' ? null : $id, $parts) + ['image_from' => $this->chosen['from'], 'plugged' => $this->chosen['plugged'], 'fed_by' => $this->chosen['fed'] === '' ? null : $this->chosen['fed'], 'stage' => Box::PLANNED];
     }
 
     /** @param  array<string, string>  $chosen */
     private static function boxName(array $chosen): string
     {
         return str_starts_with($chosen['seat'], self::BOX) ? substr($chosen['seat'], strlen(self::BOX)) : '';
+    }
+
+    /**
+     * Everything that some job of the catalogue has plugged in; a person may have it plugged in beside their jobs.
+     *
+     * @return array<string, Peripheral> by what it is
+     */
+    public static function peripherals(Catalogue $catalogue): array
+    {
+        $all = [];
+        foreach ($catalogue->shelf()->roles as $role) {
+            foreach ($role->peripherals as $peripheral) {
+                $all[$peripheral->what] ??= $peripheral;
+            }
+        }
+
+        return $all;
+    }
+
+    /** @return list<string> of boxes ticked, or written with commas between them */
+    private static function listed(Request $request, string $name): array
+    {
+        $typed = $request->input($name, '');
+
+        return is_array($typed) ? array_values(array_filter($typed, is_string(...))) : explode(',', is_string($typed) ? $typed : '');
+    }
+
+    /**
+     * The sheet's fields for a plan that came from elsewhere; what it measured and its desk computer are not the household's.
+     *
+     * @return array<string, string>
+     */
+    public static function ofPlan(PlanInput $plan): array
+    {
+        $so = $plan->circumstances;
+        $fields = [
+            'board' => $plan->board->id, 'supply' => $plan->supply->id, 'cable' => $plan->cable->id, 'drive' => $plan->drive->id ?? 'none', 'link' => $plan->link->value, 'image' => $plan->image->id, 'from' => $plan->imageFrom->value,
+            'card' => $plan->card->id, 'case' => $plan->case->id, 'hub' => $plan->hub->id ?? 'none', 'cooling' => $plan->cooling->id ?? 'none', 'addon' => $plan->addOn->id ?? 'none', 'on' => $so->duty->value, 'client' => $so->client,
+            'plugged' => implode(',', array_map(fn (Peripheral $one): string => $one->what, $plan->plugged)),
+        ];
+        foreach (array_keys(self::JOBS) as $at => $job) {
+            $role = $plan->roles[$at] ?? null;
+            $fields[$job] = $role->id ?? 'none';
+            $fields[self::JOBS[$job]] = $role === null ? '' : $plan->school($role)->id;
+        }
+        $numbers = [
+            'room' => $so->roomCelsius, 'price' => $so->pricePerKilowattHour, 'copy' => $so->copy->count / 1e9, 'subscription' => ($so->subscription->cents ?? 0) / 100, 'battery' => $so->batteryWattHours, 'down' => $so->downMegabits,
+            'up' => $so->upMegabits, 'far' => $so->farDownMegabits, 'relay' => $so->relayMegabits, 'daily' => $so->dailyChange->count / 1e9, 'away' => $so->awayDays, 'stream' => $so->streamMegabits,
+        ];
+
+        return $fields + array_map(strval(...), $numbers);
     }
 
     private function number(string $name): float

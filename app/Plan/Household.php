@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Catalogue\Catalogue;
+use App\Ground\Power;
 use App\Models\Box;
 use App\Models\Desk;
 use App\Models\Measurement;
@@ -17,6 +18,7 @@ use Burrow\Plan\MeasuredRate;
 use Burrow\Plan\PlanInput;
 use Burrow\Plan\SupplyFit;
 use Burrow\Quantity\Rate;
+use Burrow\Sheet\Finding;
 use Illuminate\Support\Collection;
 
 /** What a plan can build upon: boxes in service, their readings, and the desk computers. Asked of the database once. */
@@ -93,6 +95,21 @@ final class Household
         return new Calibration(array_map(self::median(...), $factors), $kelvins === [] ? null : self::median($kelvins), implode(', ', $names));
     }
 
+    /** @return list<string> switches, strips and supplies that boxes hang on */
+    public function switches(): array
+    {
+        return array_values(array_unique(array_filter(array_map(fn (array $one): string => $one['box']->fed_by ?? '', $this->boxes()))));
+    }
+
+    /** Who goes dark together with a new box on this switch; null when it would hang there alone. */
+    public function switchFinding(string $switch): ?Finding
+    {
+        $new = (new Box(['fed_by' => $switch]))->setRelation('dependencies', collect());
+        $boxes = array_filter(array_map(fn (array $one): Box => $one['box'], $this->boxes()), fn (Box $box): bool => $box->fed_by === $switch);
+
+        return $switch === '' ? null : (Power::graph(collect([...array_values($boxes), $new]))->findings()->list[0] ?? null);
+    }
+
     /** @param  non-empty-list<float>  $values */
     private static function median(array $values): float
     {
@@ -106,7 +123,7 @@ final class Household
     {
         if ($this->boxes === null) {
             $this->boxes = [];
-            foreach (Box::query()->inService()->with(['jobs', 'measurements'])->orderBy('name')->get() as $box) {
+            foreach (Box::query()->inService()->with(['jobs', 'measurements', 'dependencies.provider'])->orderBy('name')->get() as $box) {
                 $plan = BoxPlan::of($box, $this->catalogue);
                 if ($plan !== null) {
                     $this->boxes[(string) $box->name] = ['box' => $box, 'plan' => $plan];

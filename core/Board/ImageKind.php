@@ -33,4 +33,10 @@ final readonly class ImageKind
         public array $without,
     ) {
     }
+
+    /** It has no more bits than the board, and is not older. */
+    public function startsOn(BoardClass $board): bool
+    {
+        return $this->kernelBits <= $board->processor->bits && $this->year >= $board->year;
+    }
 }

@@ -25,6 +25,7 @@ final readonly class Circumstances
      * @param  float  $awayDays  that a travelling box is out of reach
      * @param  float  $farDownMegabits  of the line at the far end
      * @param  float  $relayMegabits  of a relay between the two; 0 when they meet directly
+     * @param  float  $streamMegabits  of what is watched over the network
      *
      * @throws InvalidArgumentException outside of what a household can be
      */
@@ -42,11 +43,12 @@ final readonly class Circumstances
         public float $awayDays = 7,
         public float $farDownMegabits = 50,
         public float $relayMegabits = 0,
+        public float $streamMegabits = 40,
     ) {
         if ($roomCelsius < -20 || $roomCelsius > 60) {
             throw new InvalidArgumentException("No room of a household is at {$roomCelsius} °C.");
         }
-        if ($pricePerKilowattHour < 0 || $downMegabits <= 0 || $upMegabits <= 0 || $batteryWattHours < 0 || $awayDays < 0 || $farDownMegabits <= 0 || $relayMegabits < 0) {
+        if ($pricePerKilowattHour < 0 || $downMegabits <= 0 || $upMegabits <= 0 || $batteryWattHours < 0 || $awayDays < 0 || $farDownMegabits <= 0 || $relayMegabits < 0 || $streamMegabits <= 0) {
             throw new InvalidArgumentException('A price, a line or a battery cannot be less than nothing.');
         }
         $this->copy = $copy ?? Bytes::giga(50);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
-use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Duration;
 use Burrow\Sheet\Line;
 use Burrow\Sheet\Source;
@@ -14,34 +13,46 @@ use Burrow\Sheet\Working;
 final readonly class CopyTime
 {
     /** Rates in MB/s from which a use is pleasant: common practice. */
-    private const USES = ['archive and backup' => 1.0, 'a film at 40 Mb/s' => 5.0, 'opening large pictures' => 10.0, 'editing video over the network' => 60.0];
+    private const ARCHIVE = 1.0;
+
+    private const PICTURES = 10.0;
+
+    private const EDITING = 60.0;
 
     public function __construct(
         private CopyRate $copy,
-        private Bytes $amount,
+        private Circumstances $circumstances,
     ) {
     }
 
     public function time(): Duration
     {
-        return $this->copy->rate()->timeFor($this->amount);
+        return $this->copy->rate()->timeFor($this->circumstances->copy);
     }
 
     /** @return array<string, bool> use => good enough for it */
     public function uses(): array
     {
-        return array_map(fn (float $from): bool => $this->copy->rate()->inMegabytes() >= $from, self::USES);
+        return array_map(fn (float $from): bool => $this->copy->rate()->inMegabytes() >= $from, $this->from());
+    }
+
+    /** @return array<string, float> use => MB/s from which it is pleasant */
+    private function from(): array
+    {
+        $stream = $this->circumstances->streamMegabits;
+
+        return ['archive and backup' => self::ARCHIVE, "a stream at {$stream} Mb/s" => $stream / 8, 'opening large pictures' => self::PICTURES, 'editing video over the network' => self::EDITING];
     }
 
     public function working(): Working
     {
         return Working::of(
             'plan.copy_time',
-            "Time for {$this->amount->decimal()}",
+            "Time for {$this->circumstances->copy->decimal()}",
             (string) $this->time(),
             Source::commonPractice(),
-            Line::computed('time', "{$this->amount->decimal()} ÷ {$this->copy->rate()}", (string) $this->time()),
-            ...array_map(fn (string $use, bool $good): Line => Line::given($use, $good ? 'good enough' : 'too slow', 'from '.self::USES[$use].' MB/s'), array_keys(self::USES), $this->uses()),
+            Line::computed('time', "{$this->circumstances->copy->decimal()} ÷ {$this->copy->rate()}", (string) $this->time()),
+            ...array_map(fn (string $use, float $from): Line => Line::given($use, $this->uses()[$use] ? 'good enough' : 'too slow', "from {$from} MB/s"), array_keys($this->from()), $this->from()),
         );
     }
 }

@@ -111,7 +111,7 @@ final readonly class PlanAnswer implements JsonSerializable
             BusBudget::of($plan)->applies() ? BusBudget::of($plan)->working() : null,
             SharedSupply::of($plan)?->working(),
             $this->copy?->working(),
-            $this->copy === null ? null : (new CopyTime($this->copy, $plan->circumstances->copy))->working(),
+            $this->copy === null ? null : (new CopyTime($this->copy, $plan->circumstances))->working(),
             Heat::of($plan)->applies() ? Heat::of($plan)->working() : null,
             SpaceFit::of($plan)->working(),
             CardWear::of($plan)->working(),

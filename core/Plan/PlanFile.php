@@ -13,6 +13,7 @@ use Burrow\Intake\YamlLines;
 use Burrow\Quantity\Amps;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Money;
+use Burrow\Role\Peripheral;
 use Burrow\Role\Role;
 use Burrow\Role\School;
 use Burrow\Sheet\Finding;
@@ -36,7 +37,7 @@ final readonly class PlanFile
         if ($entry->data === null) {
             return new self(null, $entry->findings);
         }
-        /** @var array{jobs: non-empty-list<string>, schools?: array<string, string>, board: string, supply: string, cable: string, disk?: string, link: string, image: string, image_from?: string, card: string, case: string, hub?: string, cooling?: string, addon?: string, along?: list<array{name: string, amps: int|float}>, desk?: array{name: string, disks: string, usb: string, card_slot: bool, local_names: bool, login_client: bool, plain_editor: bool, file_copier: bool, administrator: bool, sleeps: bool, restarts: bool, hours: int|float, watts: int|float}, measured?: array{on: string, limits?: array<string, int|float>, kelvin_per_watt?: int|float}, room_celsius?: int|float, price_per_kwh?: int|float, copy_gb?: int|float, on?: string, used_from?: string, down_mbit?: int|float, up_mbit?: int|float, battery_wh?: int|float, subscription_a_month?: int|float, daily_gb?: int|float, away_days?: int|float, far_down_mbit?: int|float, relay_mbit?: int|float} $data */
+        /** @var array{jobs: non-empty-list<string>, schools?: array<string, string>, board: string, supply: string, cable: string, disk?: string, link: string, image: string, image_from?: string, card: string, case: string, hub?: string, cooling?: string, addon?: string, along?: list<array{name: string, amps: int|float}>, desk?: array{name: string, disks: string, usb: string, card_slot: bool, local_names: bool, login_client: bool, plain_editor: bool, file_copier: bool, administrator: bool, sleeps: bool, restarts: bool, hours: int|float, watts: int|float}, measured?: array{on: string, limits?: array<string, int|float>, kelvin_per_watt?: int|float}, room_celsius?: int|float, price_per_kwh?: int|float, copy_gb?: int|float, on?: string, used_from?: string, down_mbit?: int|float, up_mbit?: int|float, battery_wh?: int|float, subscription_a_month?: int|float, daily_gb?: int|float, away_days?: int|float, far_down_mbit?: int|float, relay_mbit?: int|float, stream_mbit?: int|float, plugged?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>} $data */
         $data = $entry->data;
         $hubs = array_column($shelf->small->hubs(), null, 'id');
         $findings = $entry->findings;
@@ -85,6 +86,7 @@ final readonly class PlanFile
                 (float) ($data['away_days'] ?? 7),
                 (float) ($data['far_down_mbit'] ?? 50),
                 (float) ($data['relay_mbit'] ?? 0),
+                (float) ($data['stream_mbit'] ?? 40),
             ),
             $hubs[$data['hub'] ?? ''] ?? null,
             $shelf->coolings[$data['cooling'] ?? ''] ?? null,
@@ -94,6 +96,7 @@ final readonly class PlanFile
             isset($data['desk']) ? self::desk($data['desk']) : null,
             array_map(fn (array $one): Feed => new Feed($one['name'], Amps::of($one['amps'])), $data['along'] ?? []),
             new Calibration(array_map(floatval(...), $data['measured']['limits'] ?? []), isset($data['measured']['kelvin_per_watt']) ? (float) $data['measured']['kelvin_per_watt'] : null, $data['measured']['on'] ?? ''),
+            array_map(fn (array $one): Peripheral => new Peripheral($one['what'], $one['plug'], Amps::of($one['amps']), $one['feeds_back'] ?? false), $data['plugged'] ?? []),
         ), $findings);
     }
 
@@ -109,6 +112,7 @@ final readonly class PlanFile
             'schools' => array_combine(array_map(fn (Role $role): string => $role->id, $plan->roles), array_map(fn (Role $role): string => $plan->school($role)->id, $plan->roles)),
             'board' => $plan->board->id, 'supply' => $plan->supply->id, 'cable' => $plan->cable->id, 'disk' => $plan->drive?->id, 'link' => $plan->link->value, 'image' => $plan->image->id, 'image_from' => $plan->imageFrom->value,
             'card' => $plan->card->id, 'case' => $plan->case->id, 'hub' => $plan->hub?->id, 'cooling' => $plan->cooling?->id, 'addon' => $plan->addOn?->id,
+            'plugged' => array_map(fn (Peripheral $one): array => ['what' => $one->what, 'plug' => $one->plug, 'amps' => $one->current->amps, 'feeds_back' => $one->feedsBack], $plan->plugged) ?: null,
             'along' => array_map(fn (Feed $feed): array => ['name' => $feed->name, 'amps' => $feed->peak->amps], $plan->along) ?: null,
             'desk' => $desk === null ? null : [
                 'name' => $desk->name, 'disks' => $desk->system->value, 'usb' => $desk->usbPlug, 'card_slot' => $desk->cardSlot, 'local_names' => $desk->localNames, 'login_client' => $desk->loginClient, 'plain_editor' => $desk->plainEditor,
@@ -117,7 +121,7 @@ final readonly class PlanFile
             'measured' => $measured === [] ? null : ['on' => $plan->calibration->from] + $measured,
             'on' => $so->duty->value, 'used_from' => $so->client, 'room_celsius' => $so->roomCelsius, 'price_per_kwh' => $so->pricePerKilowattHour, 'copy_gb' => $so->copy->count / 1e9,
             'down_mbit' => $so->downMegabits, 'up_mbit' => $so->upMegabits, 'battery_wh' => $so->batteryWattHours, 'subscription_a_month' => ($so->subscription->cents ?? 0) / 100,
-            'daily_gb' => $so->dailyChange->count / 1e9, 'away_days' => $so->awayDays, 'far_down_mbit' => $so->farDownMegabits, 'relay_mbit' => $so->relayMegabits,
+            'daily_gb' => $so->dailyChange->count / 1e9, 'away_days' => $so->awayDays, 'far_down_mbit' => $so->farDownMegabits, 'relay_mbit' => $so->relayMegabits, 'stream_mbit' => $so->streamMegabits,
         ], fn (mixed $value): bool => $value !== null), 4, 2);
     }
 

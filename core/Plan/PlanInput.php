@@ -32,6 +32,7 @@ final readonly class PlanInput
      * @param  SmallParts  $small  what the catalogue has of adapters and hubs
      * @param  ?Adapter  $hub  a powered hub that was chosen; one that the sockets call for is taken all the same
      * @param  list<Feed>  $along  other boxes on the same supply
+     * @param  list<Peripheral>  $plugged  beside what the jobs have plugged in
      */
     public function __construct(
         public array $roles,
@@ -53,6 +54,7 @@ final readonly class PlanInput
         public ?DeskComputer $desk = null,
         public array $along = [],
         public Calibration $calibration = new Calibration,
+        public array $plugged = [],
     ) {
     }
 
@@ -93,7 +95,7 @@ final readonly class PlanInput
     /** @return list<Peripheral> */
     public function peripherals(): array
     {
-        return array_merge(...array_map(fn (Role $role): array => $role->peripherals, $this->roles));
+        return array_merge($this->plugged, ...array_map(fn (Role $role): array => $role->peripherals, $this->roles));
     }
 
     /** The socket adapter that makes a wired link where the board has none. */

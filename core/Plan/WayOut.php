@@ -12,12 +12,14 @@ final readonly class WayOut
     /**
      * @param  non-empty-array<string, mixed>  $changes  name of the part => what it becomes
      * @param  list<string>  $leaves  what still stops or warns with it
+     * @param  int  $notes  how many notes the changed plan has
      */
     public function __construct(
         public PlanInput $plan,
         public array $changes,
         public int $cents,
-        public array $leaves = [],
+        public array $leaves,
+        public int $notes,
     ) {
     }
 

@@ -47,7 +47,7 @@ final readonly class WaysOut
             if (count($changes) === 1) {
                 $alone[$keys[0]] = true;
             }
-            $ways[] = new WayOut($changed, $changes, PartsList::of($changed)->total()->cents - $cost, array_map(fn (Finding $finding): string => $finding->found, $left));
+            $ways[] = new WayOut($changed, $changes, PartsList::of($changed)->total()->cents - $cost, array_map(fn (Finding $finding): string => $finding->found, $left), self::notes($changed));
         }
 
         return $least < $now ? self::cheapest($ways) : [];
@@ -124,7 +124,7 @@ final readonly class WaysOut
      */
     private static function cheapest(array $ways): array
     {
-        usort($ways, fn (WayOut $a, WayOut $b): int => [$a->cents, count($a->changes), -$a->plan->image->year] <=> [$b->cents, count($b->changes), -$b->plan->image->year]);
+        usort($ways, fn (WayOut $a, WayOut $b): int => [$a->cents, count($a->changes), $a->notes, -$a->plan->image->year] <=> [$b->cents, count($b->changes), $b->notes, -$b->plan->image->year]);
 
         return array_slice($ways, 0, self::OFFERED);
     }
@@ -142,6 +142,12 @@ final readonly class WaysOut
         }
 
         return $singles;
+    }
+
+    /** Of two ways at the same price the one with less to be said about it comes first. */
+    private static function notes(PlanInput $plan): int
+    {
+        return count(array_filter([...PlanAnswer::eachOfParts($plan)], fn (Finding $finding): bool => $finding->severity === Severity::Note));
     }
 
     private static function isToBeHad(mixed $part): bool

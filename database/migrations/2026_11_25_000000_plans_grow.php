@@ -15,6 +15,7 @@ return new class extends Migration
             $table->string('hub', 40)->nullable()->after('case');
             $table->string('cooling', 40)->nullable()->after('hub');
             $table->string('addon', 40)->nullable()->after('cooling');
+            $table->string('plugged', 190)->default('')->after('addon');
             $table->string('image_from', 10)->default('author')->after('image');
         });
         Schema::table('box_jobs', function (Blueprint $table): void {
@@ -65,6 +66,6 @@ return new class extends Migration
         Schema::table('runs', fn (Blueprint $table) => $table->dropColumn('adds'));
         Schema::table('plans', fn (Blueprint $table) => $table->dropColumn(['dropped_at', 'dropped_because']));
         Schema::table('box_jobs', fn (Blueprint $table) => $table->dropColumn('school'));
-        Schema::table('boxes', fn (Blueprint $table) => $table->dropColumn(['hub', 'cooling', 'addon', 'image_from']));
+        Schema::table('boxes', fn (Blueprint $table) => $table->dropColumn(['hub', 'cooling', 'addon', 'plugged', 'image_from']));
     }
 };

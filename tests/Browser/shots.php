@@ -60,7 +60,7 @@ for ($turn = 0; $turn < 60 && ! (str_contains($title = $chrome->find('#step-titl
 }
 $picture('run');
 
-foreach (['box' => '/boxes/2', 'reach' => '/reach', 'ports' => '/ports', 'addresses' => '/addresses', 'stores' => '/stores', 'upkeep' => '/upkeep', 'journal' => '/journal', 'catalogue' => '/catalogue', 'settings' => '/settings'] as $name => $path) {
+foreach (['box' => '/boxes/2', 'reach' => '/reach', 'ports' => '/ports', 'addresses' => '/addresses', 'stores' => '/stores', 'upkeep' => '/upkeep', 'journal' => '/journal', 'catalogue' => '/catalogue?kind=board', 'settings' => '/settings', 'desks' => '/settings/desks'] as $name => $path) {
     $picture($name, $path);
 }
 $chrome->driver->executeScript("document.cookie = 'theme=den;path=/'");

@@ -192,8 +192,10 @@ test('a first copy over the line, a battery, and a subscription that ends', func
 });
 
 test('the uses of a rate', function (): void {
-    $uses = fn (string $board, LinkKind $link): array => array_keys(array_filter((new CopyTime(CopyRate::of(plan($board, link: $link)) ?? throw new LogicException, Bytes::giga(1)))->uses()));
+    $uses = fn (string $board, LinkKind $link, float $stream = 40): array => array_keys(array_filter((new CopyTime(CopyRate::of(plan($board, link: $link)) ?? throw new LogicException, new Circumstances(streamMegabits: $stream)))->uses()));
     expect($uses('pebble', LinkKind::Wireless))->toBe(['archive and backup'])
+        // 1.7 MB/s carry 13 Mb/s.
+        ->and($uses('pebble', LinkKind::Wireless, 10))->toBe(['archive and backup', 'a stream at 10 Mb/s'])
         ->and($uses('flint', LinkKind::Wired))->toHaveCount(4);
 });
 

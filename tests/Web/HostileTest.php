@@ -23,7 +23,7 @@ function nasty(): array
 test('no form breaks, whatever is sent', function (): void {
     $box = Box::query()->where('name', 'larder')->firstOrFail();
     $fields = ['name', 'address', 'user', 'public_key', 'first_password', 'time_zone', 'keyboard', 'role', 'also', 'board', 'supply', 'drive', 'because', 'school', 'along', 'seat', 'desk', 'hub', 'addon', 'cooling', 'from', 'system', 'hours', 'yaml', 'kind', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'board', 'on', 'speed', 'box', 'files', 'theme', 'megabytes', 'idle', 'part', 'reason', 'version', 'pasted'];
-    $paths = ['/plan', '/plan/keep', '/plan/drawer', "/boxes/{$box->id}/name", "/boxes/{$box->id}/card", "/boxes/{$box->id}/measured", '/bench/card', '/bench/power', '/bench/speed', '/catalogue', '/settings', '/theme'];
+    $paths = ['/plan', '/plan/keep', '/plan/drawer', '/plan/plan.yaml', '/settings/desks', "/boxes/{$box->id}/name", "/boxes/{$box->id}/card", "/boxes/{$box->id}/measured", '/bench/card', '/bench/power', '/bench/speed', '/catalogue', '/settings', '/theme'];
     $this->asKeeper();
     foreach ($paths as $path) {
         foreach (nasty() as $value) {
@@ -35,7 +35,7 @@ test('no form breaks, whatever is sent', function (): void {
 
 test('no page breaks, whatever its address carries', function (): void {
     $this->asKeeper();
-    foreach (['/plan', '/plan/plan.yaml', '/plan/parts.csv', '/find', '/catalogue', '/journal', '/plan/variants', '/boxes/1/name'] as $path) {
+    foreach (['/plan', '/plan/plan.yaml', '/plan/parts.csv', '/plan/paper', '/settings/desks', '/find', '/catalogue', '/journal', '/plan/variants', '/boxes/1/name'] as $path) {
         foreach (nasty() as $value) {
             $query = http_build_query(array_fill_keys(['q', 'role', 'board', 'link', 'room', 'copy', 'edit', 'page', 'differences', 'name', 'address'], $value));
             $status = $this->get("{$path}?{$query}")->getStatusCode();

@@ -75,11 +75,11 @@ test('a dropped variant leaves its reason', function (): void {
 
 test('an own entry stands before the built-in one of its name, which stays readable', function (): void {
     $own = str_replace('price: 8', 'price: 3', (string) file_get_contents('core/Board/data/supply/supply-3a.yaml'));
-    $this->asKeeper()->post('/catalogue', ['kind' => 'supply', 'yaml' => $own])->assertRedirect('/catalogue');
+    $this->asKeeper()->post('/catalogue', ['kind' => 'supply', 'yaml' => $own])->assertRedirectContains('/catalogue?kind=');
     $this->get('/plan/parts.csv')->assertSee('"Supply, 5.1 V 3 A",3', false);
-    $this->get('/catalogue')->assertSee('supply-3a.yaml?built-in=1', false);
+    $this->get('/catalogue?kind=supply')->assertSee('supply-3a.yaml?built-in=1', false);
     expect($this->get('/catalogue/supply/supply-3a.yaml?built-in=1')->getContent())->toContain('price: 8');
-    $this->delete('/catalogue/supply/supply-3a')->assertRedirect('/catalogue');
+    $this->delete('/catalogue/supply/supply-3a')->assertRedirectContains('/catalogue?kind=');
     $this->get('/plan/parts.csv')->assertSee('"Supply, 5.1 V 3 A",8', false);
 });
 
@@ -223,6 +223,21 @@ test('desk computers are described, changed and taken off the list', function ()
 test('a catalogue entry of an older form, without what came later, still works', function (): void {
     $yaml = preg_replace('/^(priced|available): .*\n/m', '', (string) file_get_contents('core/Board/data/board/flint.yaml'));
     $yaml = str_replace(['id: flint', ', usb_count: 4', ', header_pins: 40', ', amps: 1.2'], ['id: flint-own', '', '', ''], (string) $yaml);
-    $this->asKeeper()->post('/catalogue', ['kind' => 'board', 'yaml' => $yaml])->assertRedirect('/catalogue');
+    $this->asKeeper()->post('/catalogue', ['kind' => 'board', 'yaml' => $yaml])->assertRedirectContains('/catalogue?kind=');
     $this->get('/plan?board=flint-own')->assertOk()->assertSee('Fits, with')->assertDontSee('USB sockets:');
+});
+
+test('a plan from elsewhere comes onto the sheet, or says what is wrong with it by line', function (): void {
+    $yaml = (string) $this->asKeeper()->get('/plan/plan.yaml?role=print-host&board=cobble&hub=hub-4&plugged=radio+stick&daily=3&school=package')->getContent();
+    $page = $this->followingRedirects()->post('/plan/plan.yaml', ['yaml' => $yaml])->assertOk();
+    $page->assertSee('<option value="cobble" selected', false)->assertSee('<option value="hub-4" selected', false)->assertSee('value="radio stick" checked', false)->assertSee('name="daily" value="3"', false);
+    $this->from('/plan')->post('/plan/plan.yaml', ['yaml' => str_replace('board: cobble', 'board: cheese', $yaml)])->assertSessionHasErrors('yaml');
+    $this->followingRedirects()->from('/plan')->post('/plan/plan.yaml', ['yaml' => "jobs: [dns-filter]\nboard: cheese\n"])->assertSee('dns-filter')->assertSee('Take in a plan written as YAML');
+});
+
+test('what is plugged in and where the power comes from are kept with the box', function (): void {
+    $this->asKeeper()->get('/plan?plugged%5B%5D=camera&fed=the+strip+behind+the+desk')->assertSee('USB sockets: 1.10 A')->assertSee('The strip behind the desk carries 3 boxes.');
+    $this->post('/plan', ['plugged' => ['camera'], 'fed' => 'the strip behind the desk', 'image' => 'server-64-2023', 'hub' => 'hub-4', 'cooling' => 'sinks', 'addon' => 'clock']);
+    $box = Box::query()->where('stage', Box::PLANNED)->firstOrFail();
+    expect($box->only(['plugged', 'fed_by', 'hub', 'cooling', 'addon', 'image_from']))->toBe(['plugged' => 'camera', 'fed_by' => 'the strip behind the desk', 'hub' => 'hub-4', 'cooling' => 'sinks', 'addon' => 'clock', 'image_from' => 'author']);
 });

@@ -22,17 +22,17 @@ final class CatalogueController
     /** With ?edit=kind/id, that entry's YAML stands ready to be changed. */
     public function index(Request $request): View
     {
-        [$kind, $id] = explode('/', $request->string('edit')->value().'/', 3);
+        [$kind, $id] = explode('/', $request->string('edit', $request->string('kind')->value())->value().'/', 3);
         $known = isset(Catalogue::KINDS[$kind]);
 
-        return $this->page(Findings::of(), $known ? $this->yaml($kind, $id) ?? '' : '', $known ? $kind : 'board');
+        return $this->page(Findings::of(), $known ? $this->yaml($kind, $id) ?? '' : '', $known ? $kind : 'role');
     }
 
     public function destroy(string $kind, string $id): RedirectResponse
     {
         $this->catalogue->drop($kind, $id);
 
-        return redirect()->route('catalogue')->with('told', 'Your own entry is gone. What was planned with it keeps its record.');
+        return redirect()->route('catalogue', ['kind' => $kind])->with('told', 'Your own entry is gone. What was planned with it keeps its record.');
     }
 
     public function import(Request $request): View|RedirectResponse
@@ -43,7 +43,7 @@ final class CatalogueController
 
         return $entry->data === null
             ? $this->page($entry->findings, $yaml, $kind)
-            : redirect()->route('catalogue')->with('told', 'Taken in. It can be chosen in a plan from now on.');
+            : redirect()->route('catalogue', ['kind' => $kind])->with('told', 'Taken in. It can be chosen in a plan from now on.');
     }
 
     public function export(Request $request, string $kind, string $id): Response

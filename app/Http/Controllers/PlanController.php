@@ -21,6 +21,7 @@ use Burrow\Plan\PlanFile;
 use Burrow\Plan\Seat;
 use Burrow\Plan\WaysOut;
 use Burrow\Role\Role;
+use Burrow\Sheet\Finding;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -53,6 +54,7 @@ final class PlanController
             'ways' => (new WaysOut($this->catalogue->shelf()))->from($plan),
             'kits' => KitOffer::among($this->catalogue->kits(), $answer->parts, $drawer),
             'shelf' => $this->catalogue->shelf(),
+            'catalogue' => $this->catalogue,
             'household' => $household,
             'variants' => Plan::query()->beside()->count(),
             'drawer' => $drawer,
@@ -133,6 +135,17 @@ final class PlanController
         $parts = PartsList::of($this->choices($request, $household)->input());
 
         return response(PartsCsv::of($parts), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="parts.csv"']);
+    }
+
+    /** A plan that was written down elsewhere comes onto the sheet. */
+    public function take(Request $request): RedirectResponse
+    {
+        $plan = PlanFile::read($request->string('yaml')->limit(20000, '')->value(), Catalogue::schema('plan'), 'the plan', $this->catalogue->shelf());
+        if ($plan->input === null) {
+            return redirect()->route('plan')->withInput()->withErrors(['yaml' => array_map(fn (Finding $finding): string => ($finding->place?->line === null ? '' : "Line {$finding->place->line}. ")."{$finding->found} {$finding->do}", $plan->findings->list)]);
+        }
+
+        return redirect()->route('plan', Choices::ofPlan($plan->input));
     }
 
     /** One sheet to take to the shop: the verdict, every part with a box to tick, what the desk computer lacks. */

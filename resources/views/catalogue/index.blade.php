@@ -1,20 +1,19 @@
 <x-page title="Catalogue" place="catalogue">
     <x-slot:say><b>Jobs, boards and parts that a plan can choose from.</b> Your own entries stand beside the built-in ones.</x-slot:say>
+    <nav class="chips below" aria-label="Kinds">@foreach (\App\Catalogue\Catalogue::KINDS as $of => [$one, $heading])<a href="/catalogue?kind={{ $of }}" @if ($of === $kind) aria-current="true" @endif>{{ $heading }} <span>{{ count($catalogue->entries($of)) }}</span></a>@endforeach</nav>
     <div class="two">
         <div>
-            @foreach (\App\Catalogue\Catalogue::KINDS as $of => [$one, $heading])
-                <section class="sheet"><h2>{{ $heading }}</h2>
+            <section class="sheet"><h2>{{ \App\Catalogue\Catalogue::KINDS[$kind][1] }}</h2>
                     <table class="list"><tbody>
-                    @foreach ($catalogue->entries($of) as $id => $entry)
-                        <tr><td><b>{{ $entry['label'] }}</b>@isset($entry['summary'])<br><span class="soft">{{ $entry['summary'] }}</span>@endisset</td>@php($mine = in_array("{$of}/{$id}", $own, true))
-                            <td class="soft whole">{{ $mine ? 'your own' : 'built in' }}</td>
-                            <td class="whole"><a href="/catalogue?edit={{ $of }}/{{ $id }}#yaml" aria-label="Change {{ $id }}">change</a> · <a href="{{ route('catalogue.export', [$of, $id]) }}" aria-label="{{ $id }} as YAML">YAML</a>
-                            @if ($mine && $catalogue->builtIn($of, $id) !== null) · <a href="{{ route('catalogue.export', [$of, $id, 'built-in' => 1]) }}" aria-label="{{ $id }} as it is built in">built in</a>@endif
-                            @if ($mine)<form method="post" action="{{ route('catalogue.drop', [$of, $id]) }}">@csrf @method('delete')<button class="plain">take away</button></form>@endif</td></tr>
+                    @foreach ($catalogue->entries($kind) as $id => $entry)
+                        <tr><td><b>{{ $entry['label'] }}</b>@isset($entry['summary'])<br><span class="soft">{{ $entry['summary'] }}</span>@endisset</td>@php($mine = in_array("{$kind}/{$id}", $own, true))
+                            <td class="mono whole">{{ ($entry['price'] ?? 0) > 0 ? $entry['price'] : '' }}@if (($entry['available'] ?? true) === false)<br><span class="soft">not to be had</span>@endif</td><td class="soft whole">{{ $mine ? 'your own' : 'built in' }}</td>
+                            <td class="whole"><a href="/catalogue?edit={{ $kind }}/{{ $id }}#yaml" aria-label="Change {{ $id }}">change</a> · <a href="{{ route('catalogue.export', [$kind, $id]) }}" aria-label="{{ $id }} as YAML">YAML</a>
+                            @if ($mine && $catalogue->builtIn($kind, $id) !== null) · <a href="{{ route('catalogue.export', [$kind, $id, 'built-in' => 1]) }}" aria-label="{{ $id }} as it is built in">built in</a>@endif
+                            @if ($mine)<form method="post" action="{{ route('catalogue.drop', [$kind, $id]) }}">@csrf @method('delete')<button class="plain">take away</button></form>@endif</td></tr>
                     @endforeach
                     </tbody></table>
-                </section>
-            @endforeach
+            </section>
         </div>
         <form class="sheet tight" method="post" action="{{ route('catalogue.import') }}">
             @csrf
@@ -29,4 +28,12 @@
             <div class="row"><button class="act" data-done>Take it in</button></div>
         </form>
     </div>
+    @if (in_array($kind, ['board', 'image'], true))
+    <section class="sheet scroll" tabindex="0" aria-labelledby="starts"><h2 id="starts">Which image starts which board</h2>
+        <table class="list"><thead><tr><th scope="col">Board</th><th scope="col">starts from</th>@foreach ($catalogue->shelf()->images as $image)<th scope="col">{{ $image->label }}</th>@endforeach</tr></thead><tbody>
+        @foreach ($catalogue->shelf()->boards as $board)<tr><th scope="row">{{ $board->label }} <span class="soft">{{ $board->year }}, {{ $board->processor->bits }}-bit</span></th><td>{{ implode(', ', $board->bootsFrom) }}</td>
+            @foreach ($catalogue->shelf()->images as $image)@php($fits = $image->startsOn($board))<td><x-mark :severity="$fits ? 'fine' : 'stop'" /> {{ $fits ? 'yes' : ($image->kernelBits > $board->processor->bits ? 'too many bits' : 'too old') }}</td>@endforeach</tr>@endforeach
+        </tbody></table>
+    </section>
+    @endif
 </x-page>

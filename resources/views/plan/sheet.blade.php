@@ -34,19 +34,22 @@
                         <x-choice name="case" label="Case" :options="$labels($shelf->cases)" :chosen="$choices->get('case')" />
                         <x-choice name="link" label="Network" :options="['wired' => 'cable', 'wireless' => 'Wi-Fi', 'usb-wired' => 'cable at a USB adapter']" :chosen="$choices->get('link')" />
                     </div>
-                    <details class="working" @if (count(array_filter(['hub', 'cooling', 'addon'], fn ($name) => $choices->get($name) !== 'none')) > 0) open @endif>
-                        <summary><span>Hub, cooling, add-on</span></summary>
-                        <div class="three">
+                    <details class="working" @if (array_filter(['hub', 'cooling', 'addon'], fn ($name) => $choices->get($name) !== 'none') !== [] || $choices->get('plugged').$choices->get('fed') !== '') open @endif>
+                        <summary><span>Hub, cooling, add-on, plugged in, power</span></summary>
+                        <div class="trio">
                             <x-choice name="hub" label="Hub" :options="$none('as needed', array_column($shelf->small->hubs(), null, 'id'))" :chosen="$choices->get('hub')" />
                             <x-choice name="cooling" label="Cooling" :options="$none('none', $shelf->coolings)" :chosen="$choices->get('cooling')" />
                             <x-choice name="addon" label="Add-on" :options="$none('none', $shelf->addOns)" :chosen="$choices->get('addon')" />
                         </div>
+                        <div class="label-like">Also plugged in, beside what the jobs have</div>
+                        <div class="ticks">@foreach (\App\Plan\Choices::peripherals($catalogue) as $what => $peripheral)<label><input type="checkbox" name="plugged[]" value="{{ $what }}" @checked(in_array($what, explode(',', $choices->get('plugged')), true))> {{ $what }} <span class="soft">{{ $peripheral->plug }}</span></label>@endforeach</div>
+                        <div class="field-set"><label for="fed">Power comes from</label><input class="in" id="fed" name="fed" list="switches" maxlength="60" value="{{ $choices->get('fed') }}" placeholder="a strip, a switch, a supply"><datalist id="switches">@foreach ($household->switches() as $switch)<option value="{{ $switch }}">@endforeach</datalist></div>
                     </details>
                 @endif
                 <details class="working" @if (count(array_filter(\App\Plan\Choices::NUMBERS, fn ($limits, $name) => (float) $choices->get($name) !== (float) $limits[0], ARRAY_FILTER_USE_BOTH)) > 0) open @endif>
                     <summary><span>The household: prices, line, room, desk computer</span></summary>
                     <div class="four">
-                        @foreach (['room' => 'Room, °C', 'price' => 'Price of a kWh', 'copy' => 'Copy, GB', 'subscription' => 'Ends, a month', 'down' => 'Down, Mb/s', 'up' => 'Up, Mb/s', 'far' => 'Far down, Mb/s', 'relay' => 'Relay, Mb/s', 'daily' => 'Change, GB a day', 'away' => 'Away, days', 'battery' => 'Battery, Wh'] as $name => $label)
+                        @foreach (['room' => 'Room, °C', 'price' => 'Price of a kWh', 'copy' => 'Copy, GB', 'subscription' => 'Ends, a month', 'down' => 'Down, Mb/s', 'up' => 'Up, Mb/s', 'far' => 'Far down, Mb/s', 'relay' => 'Relay, Mb/s', 'daily' => 'Change, GB a day', 'stream' => 'Stream, Mb/s', 'away' => 'Away, days', 'battery' => 'Battery, Wh'] as $name => $label)
                             <div class="field-set"><label for="{{ $name }}">{{ $label }}</label><input class="in num" id="{{ $name }}" name="{{ $name }}" inputmode="decimal" value="{{ $choices->get($name) }}"></div>
                         @endforeach
                     </div>
@@ -85,6 +88,7 @@
                     @else
                         @php([$fine, $rest] = collect($answer->findings->list)->partition(fn ($finding) => $finding->severity->value === 'fine'))
                         @foreach ($rest as $finding)<x-slim :finding="$finding" />@endforeach
+                        @if ($household->switchFinding($choices->get('fed')) !== null)<x-slim :finding="$household->switchFinding($choices->get('fed'))" />@endif
                         @if ($old !== null && $host === null)<x-slim :finding="$old" />@endif
                         @foreach ($fine as $finding)<x-slim :finding="$finding" />@endforeach
                     @endif
@@ -104,7 +108,9 @@
                     <h2>Memory{{ $ladder === null ? '' : ', voltage' }}{{ $answer->copy === null ? '' : ' and the way of a file' }}</h2>
                     <x-memory :picture="\Burrow\Drawing\MemoryPicture::of($answer->plan)" />
                     @if ($ladder !== null)<x-voltage :ladder="$ladder" />@endif
-                    @if ($answer->copy !== null)<div class="chain"><x-chain :copy="$answer->copy" /></div>@endif
+                    @if ($answer->copy !== null)<div class="chain"><x-chain :copy="$answer->copy" /></div>
+                        @php($times = new \Burrow\Plan\CopyTime($answer->copy, $answer->plan->circumstances))
+                        <p class="uses"><span>{{ $answer->plan->circumstances->copy->decimal() }} in {{ $times->time() }}.</span>@foreach ($times->uses() as $use => $good) <span><x-mark :severity="$good ? 'fine' : 'note'" /> {{ $good ? $use : "too slow for {$use}" }}</span>@endforeach</p>@endif
                     @foreach ($answer->workings() as $working)<x-working :working="$working" />@endforeach
                 </div>
                 @if (($answer->plan->supply->outputs > 1 || $answer->plan->along !== []) && $household->hosts() !== [])
@@ -120,9 +126,19 @@
                     @if ($kits !== [])<h3>Kits against singles</h3>@foreach ($kits as $kit)<p class="slim"><x-mark :severity="$kit->cents() < 0 ? 'fine' : 'note'" /><span>{{ $kit->sentence() }}</span></p>@endforeach @endif
                     <p class="row"><a href="{{ route('plan.parts', $choices->toArray()) }}">as CSV</a> <a href="{{ route('plan.paper', $choices->toArray()) }}">on paper</a> <a href="{{ route('plan.yaml', $choices->toArray()) }}">the plan as YAML</a> @if ($answer->plan->board->market->priced !== '')<span class="soft push">prices of {{ $answer->plan->board->market->priced }}</span>@endif</p>
                 </div>
-                <div class="sheet scroll">
+                <div class="sheet">
+                    @php($board = $answer->plan->board)
+                    <h2>Inside the {{ $board->label }}</h2>
+                    <dl class="facts">
+                        <dt>processor</dt><dd>{{ $board->processor->cores }} {{ $board->processor->cores === 1 ? 'core' : 'cores' }}, {{ $board->processor->bits }}-bit, speed {{ $board->speed }} (single-core board: 1)</dd>
+                        @foreach ($board->buses as $bus)<dt>{{ $bus->name }}</dt><dd>carries {{ implode(' and ', array_map(fn ($link) => ['disk' => 'disks and USB devices', 'wired' => 'the network socket', 'wireless' => 'Wi-Fi'][$link], $bus->links)) }}; {{ $bus->payload }}@if ($bus->current !== null), {{ $bus->current }} for all its sockets @endif</dd>@endforeach
+                        <dt>sockets</dt><dd>{{ $board->usbCount }} × {{ $board->usbSocket }}, {{ $board->videoSocket === 'none' ? 'no video' : "{$board->videoSocket} video" }}, {{ $board->headerPins === 0 ? 'no header' : "{$board->headerPins}-pin header" }}, power by {{ $board->powerInlet }}{{ $board->poeType === null ? '' : " or over the network cable (type {$board->poeType})" }}</dd>
+                        <dt>power</dt><dd>{{ $board->idle }} idle, {{ $board->busy }} busy</dd><dt>lights</dt><dd>{{ $board->lights }}</dd>
+                    </dl>
+                </div>
+                <div class="sheet scroll" tabindex="0" role="region" aria-labelledby="starts">
                     @php($plugged = array_values(array_unique(array_map(fn ($one) => $one->what, $answer->plan->peripherals()))))
-                    <h2>Which image starts the {{ $answer->plan->board->label }}{{ $plugged === [] ? '' : ', and knows what is plugged in' }}</h2>
+                    <h2 id="starts">Which image starts the {{ $answer->plan->board->label }}{{ $plugged === [] ? '' : ', and knows what is plugged in' }}</h2>
                     <table class="list"><thead><tr><th scope="col">Image</th><th scope="col">Board</th>@foreach ($plugged as $what)<th scope="col">{{ ucfirst($what) }}</th>@endforeach<th scope="col"><span class="unseen">Age and size</span></th></tr></thead><tbody>@foreach ($shelf->images as $image)
                         @php($stops = \Burrow\Plan\ImageFit::of($answer->plan->with(image: $image))->stops())
                         <tr><td>{{ $image->label }}</td><td><x-mark :severity="$stops === [] ? 'fine' : 'stop'" /> {{ $stops === [] ? 'starts it' : $stops[0]->found }}</td>@foreach ($plugged as $what)<td><x-mark :severity="in_array($what, $image->without, true) ? 'warn' : 'fine'" /> {{ in_array($what, $image->without, true) ? 'not known' : 'known' }}</td>@endforeach<td class="whole soft">of {{ $image->year }}, {{ $image->unpacked->decimal() }}</td></tr>
@@ -145,6 +161,14 @@
             @endfragment
         </div>
     </form>
+    <details class="sheet working" @error('yaml') open @enderror>
+        <summary><span>Take in a plan written as YAML</span></summary>
+        <form method="post" action="{{ route('plan.take') }}">@csrf
+            <div class="field-set"><label for="yaml">The plan, as “the plan as YAML” writes it</label><textarea class="in code" id="yaml" name="yaml" rows="8" @error('yaml') aria-invalid="true" aria-describedby="yaml-says" @enderror>{{ "\n".old('yaml') }}</textarea>
+            <div id="yaml-says">@foreach ($errors->get('yaml') as $message)<p class="slim"><x-mark severity="stop" /><span>{{ $message }}</span></p>@endforeach</div></div>
+            <button class="ghost">Take it in</button>
+        </form>
+    </details>
     <form id="keep" method="post" action="/plan">@csrf</form>
     <form id="drawer" method="post" action="/plan/drawer">@csrf</form>
 </x-page>
