@@ -24,7 +24,7 @@ final readonly class ImageFit
 
     public function findings(): Findings
     {
-        return Findings::of(...$this->stops(), ...$this->origin(), ...$this->bits(), ...$this->schools(), ...$this->unknownPeripherals());
+        return Findings::of(...$this->stops(), ...$this->origin(), ...$this->desktop(), ...$this->bits(), ...$this->schools(), ...$this->unknownPeripherals());
     }
 
     /**
@@ -66,6 +66,14 @@ final readonly class ImageFit
             ImageOrigin::Vouched => [Finding::note('plan.image_vouched', 'The image was packed by somebody its author vouches for.', 'Its checksum comes from the packager, so both are trusted.', 'Compare the checksum with the one on the author\'s own page if there is one.')],
             ImageOrigin::Stranger => [Finding::stop('plan.image_from_stranger', 'The image was re-packed by somebody unknown.', 'It can carry a miner or a back door, and a checksum from the same place proves nothing.', 'Take the image from its author, or from a packager whom the author names.')],
         };
+    }
+
+    /** @return list<Finding> */
+    private function desktop(): array
+    {
+        return $this->plan->image->desktop && array_filter($this->plan->roles, fn (Role $role): bool => $role->screen) === []
+            ? [Finding::note('plan.plain_before_desktop', 'No job here has a screen, and the image brings a desktop.', 'A plain server image is written faster and leaves several hundred MB of memory free (common practice).', 'Take the plain image; a light desktop can be put on it later.')]
+            : [];
     }
 
     /** @return list<Finding> */

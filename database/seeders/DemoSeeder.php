@@ -21,7 +21,7 @@ class DemoSeeder extends Seeder
 {
     /** name => [role, board, last number of the address, days since its update, ports beside those of remote login] */
     private const BOXES = [
-        'sieve' => ['dns-filter', 'cobble', 10, 4, [['53', 'tcp', 'name lookups'], ['80', 'tcp', 'its own page']]],
+        'sieve' => ['dns-filter', 'cobble', 10, 4, [['53', 'tcp', 'name lookups'], ['53', 'udp', 'name lookups'], ['80', 'tcp', 'its own page']]],
         'larder' => ['file-store', 'flint', 11, 12, [['445', 'tcp', 'file share']]],
         'culvert' => ['tunnel-endpoint', 'pebble', 12, 2, [['51944', 'udp', 'tunnel']]],
         'dewpoint' => ['automation-hub', 'flint', 13, 12, [['8123', 'tcp', 'its own page']]],

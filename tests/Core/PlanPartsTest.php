@@ -145,7 +145,8 @@ test('images, schools and what is plugged in go together or do not', function (s
     expect(ImageFit::of(plan('flint', role: $role, image: $image)->with(schools: new SchoolChoice($schools)))->findings()->codes())->toBe($codes);
 })->with([
     'plain image, package' => ['dns-filter', 'server-64', [], []],
-    'a wizard and no screen' => ['general-server', 'desktop-wizard', [], ['plan.image_wizard']],
+    'a wizard and no screen' => ['general-server', 'desktop-wizard', [], ['plan.image_wizard', 'plan.plain_before_desktop']],
+    'a desktop and no screen' => ['general-server', 'desktop-64', [], ['plan.plain_before_desktop']],
     'a wizard and a screen' => ['media-player', 'desktop-wizard', [], ['plan.school_wants_image']],
     'ready-made for both' => ['audio-player', 'appliance-64', [], []],
     'ready-made school on a plain image' => ['audio-player', 'server-64', ['audio-player' => 'appliance'], ['plan.school_wants_image']],

@@ -24,7 +24,7 @@ test('the run of a box with two jobs goes through both', function (): void {
     $last = $run?->steps()->where('step', 'logins')->firstOrFail();
     $run?->steps()->where('id', '!=', $last?->id)->update(['state' => 'done']);
     $this->post("/runs/{$run?->id}/steps/{$last?->id}/done", ['version' => 1]);
-    expect($box->services()->pluck('port')->sort()->values()->all())->toBe([22, 53, 80, 445]);
+    expect($box->services()->pluck('port')->sort()->values()->all())->toBe([22, 53, 53, 80, 445]);
     $this->get('/upkeep')->assertSee(now()->addDays(14)->format('Y-m-d'));
 });
 
@@ -155,7 +155,7 @@ test('a box in service takes on another job and stays in service', function (): 
     $last = $run?->steps->last();
     $run?->steps()->where('id', '!=', $last?->id)->update(['state' => 'done']);
     $this->post("/runs/{$run?->id}/steps/{$last?->id}/done", ['version' => 1]);
-    expect($larder->refresh()->services()->pluck('port')->sort()->values()->all())->toBe([22, 53, 80, 445]);
+    expect($larder->refresh()->services()->pluck('port')->sort()->values()->all())->toBe([22, 53, 53, 80, 445]);
 });
 
 test('a program on the desk computer leaves a decision and no box', function (): void {

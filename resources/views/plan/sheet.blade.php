@@ -146,6 +146,19 @@
                     <p class="source">The board is of {{ $answer->plan->board->year }} and starts from: {{ implode(', ', $answer->plan->board->bootsFrom) }}.</p>
                 </div>
                 @endif
+                <div class="sheet">
+                    <h2>What {{ count($answer->plan->roles) === 1 ? 'the job brings' : 'the jobs bring' }} with it</h2>
+                    @foreach ($answer->plan->roles as $role)
+                        @if (count($answer->plan->roles) > 1)<h3>{{ ucfirst($role->label) }}</h3>@endif
+                        <dl class="facts">
+                            <dt>ports</dt><dd>@foreach ($role->ports as $port)<span class="mono">{{ $port->port->number }}/{{ $port->protocol->value }}</span> {{ $port->purpose }}, {{ $port->mayFaceWorld ? 'may be opened to the outside' : 'for the house only' }}@if (! $loop->last); @endif @endforeach</dd>
+                            <dt>updates</dt><dd>every {{ $role->cadenceDays }} days</dd>
+                            <dt>back up</dt><dd>{{ implode('; ', $role->backUp) }}</dd>
+                            <dt>it works when</dt><dd>{{ implode('; ', $role->verify) }}</dd>
+                            @if ($role->cautions !== [])<dt>caution</dt><dd>{{ implode(' ', $role->cautions) }}</dd>@endif
+                        </dl>
+                    @endforeach
+                </div>
                 <div class="sheet scroll">
                     <h2>Schools of installing</h2>
                     @foreach ($answer->plan->roles as $role)
