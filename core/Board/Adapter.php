@@ -16,6 +16,7 @@ final readonly class Adapter
      * @param  int  $sockets  of a hub
      * @param  Amps  $current  that a powered hub gives to all its sockets together
      * @param  float  $megabits  line rate of its network socket, in Mb/s
+     * @param  SdBus  $bus  of a card reader
      */
     public function __construct(
         public string $id,
@@ -26,6 +27,7 @@ final readonly class Adapter
         public int $sockets,
         public Amps $current,
         public float $megabits,
+        public SdBus $bus,
         public Money $price,
         public Market $market,
     ) {

@@ -19,6 +19,7 @@ final readonly class CardKind
         public Rate $read,
         public int $eraseCycles,
         public Money $price,
+        public SdBus $bus,
         public Market $market = new Market,
     ) {
     }

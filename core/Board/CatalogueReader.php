@@ -18,8 +18,9 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under board.schema.json */
     public function board(array $entry): BoardClass
     {
-        /** @var array{id: string, label: string, summary: string, processor: array{cores: int, bits: int, ms_per_mb: array{serve: int|float, network: int|float, usb: int|float}}, speed: int|float, year: int, sockets: array{usb: string, video: string, usb_count?: int, header_pins?: int}, boots_from: list<string>, poe_type?: int, memory_mib: int, links: array{wired_mbit?: int, wireless_mbit?: int|float, disk_mbyte: int|float}, buses: list<array{name: string, mbyte: int|float, carries: list<string>, amps?: int|float}>, power: array{inlet: string, supply_amps: int|float, idle_watts: int|float, busy_watts: int|float, undervoltage: int|float}, network_after_s: int, price: int|float, lights: string} $entry */
+        /** @var array{id: string, label: string, summary: string, processor: array{cores: int, bits: int, ms_per_mb: array{serve: int|float, network: int|float, usb: int|float}}, speed: int|float, year: int, sockets: array{usb: string, video: string, usb_count?: int, header_pins?: int}, boots_from: list<string>, poe_type?: int, memory_mib: int, links: array{wired_mbit?: int, wireless_mbit?: int|float, wireless?: array{standard: 'n'|'ac', mhz: 20|40|80, streams: int, short_guard: bool}, disk_mbyte: int|float}, buses: list<array{name: string, usb?: 2|3, mbyte: int|float, carries: list<string>, amps?: int|float}>, power: array{inlet: string, supply_amps: int|float, idle_watts: int|float, busy_watts: int|float, undervoltage: int|float}, network_after_s: int, price: int|float, lights: string} $entry */
         $cost = $entry['processor']['ms_per_mb'];
+        $radio = $entry['links']['wireless'] ?? null;
 
         return new BoardClass(
             id: $entry['id'],
@@ -30,9 +31,9 @@ final readonly class CatalogueReader
             year: $entry['year'],
             memory: Bytes::mebi($entry['memory_mib']),
             wiredMegabits: isset($entry['links']['wired_mbit']) ? (float) $entry['links']['wired_mbit'] : null,
-            wirelessMegabits: isset($entry['links']['wireless_mbit']) ? (float) $entry['links']['wireless_mbit'] : null,
+            wirelessMegabits: $radio !== null ? Wireless::megabits($radio['standard'], $radio['mhz'], $radio['streams'], $radio['short_guard']) : (isset($entry['links']['wireless_mbit']) ? (float) $entry['links']['wireless_mbit'] : null),
             diskPort: Rate::megabytesPerSecond($entry['links']['disk_mbyte']),
-            buses: array_map(fn (array $bus): Bus => new Bus($bus['name'], Rate::megabytesPerSecond($bus['mbyte']), $bus['carries'], isset($bus['amps']) ? Amps::of($bus['amps']) : null), $entry['buses']),
+            buses: array_map(fn (array $bus): Bus => new Bus($bus['name'], self::payload(Rate::megabytesPerSecond($bus['mbyte']), $bus['usb'] ?? null), $bus['carries'], isset($bus['amps']) ? Amps::of($bus['amps']) : null), $entry['buses']),
             usbSocket: $entry['sockets']['usb'],
             videoSocket: $entry['sockets']['video'],
             bootsFrom: $entry['boots_from'],
@@ -86,8 +87,8 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under card.schema.json */
     public function card(array $entry): CardKind
     {
-        /** @var array{id: string, label: string, capacity_gb: int|float, write_mbyte: int|float, read_mbyte: int|float, erase_cycles: int, price: int|float} $entry */
-        return new CardKind($entry['id'], $entry['label'], Bytes::giga($entry['capacity_gb']), Rate::megabytesPerSecond($entry['write_mbyte']), Rate::megabytesPerSecond($entry['read_mbyte']), $entry['erase_cycles'], Money::of($entry['price']), self::market($entry));
+        /** @var array{id: string, label: string, capacity_gb: int|float, write_mbyte: int|float, read_mbyte: int|float, erase_cycles: int, bus?: string, price: int|float} $entry */
+        return new CardKind($entry['id'], $entry['label'], Bytes::giga($entry['capacity_gb']), Rate::megabytesPerSecond($entry['write_mbyte']), Rate::megabytesPerSecond($entry['read_mbyte']), $entry['erase_cycles'], Money::of($entry['price']), SdBus::from($entry['bus'] ?? 'sdr104'), self::market($entry));
     }
 
     /** @param  array<string, mixed>  $entry an entry valid under case.schema.json */
@@ -107,8 +108,8 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under adapter.schema.json */
     public function adapter(array $entry): Adapter
     {
-        /** @var array{id: string, label: string, does: string, from?: string, to?: string, sockets?: int, amps?: int|float, mbit?: int|float, price: int|float} $entry */
-        return new Adapter($entry['id'], $entry['label'], AdapterKind::from($entry['does']), $entry['from'] ?? '', $entry['to'] ?? '', $entry['sockets'] ?? 0, Amps::of($entry['amps'] ?? 0), (float) ($entry['mbit'] ?? 0), Money::of($entry['price']), self::market($entry));
+        /** @var array{id: string, label: string, does: string, from?: string, to?: string, sockets?: int, amps?: int|float, mbit?: int|float, bus?: string, price: int|float} $entry */
+        return new Adapter($entry['id'], $entry['label'], AdapterKind::from($entry['does']), $entry['from'] ?? '', $entry['to'] ?? '', $entry['sockets'] ?? 0, Amps::of($entry['amps'] ?? 0), (float) ($entry['mbit'] ?? 0), SdBus::from($entry['bus'] ?? 'high'), Money::of($entry['price']), self::market($entry));
     }
 
     /** @param  array<string, mixed>  $entry an entry valid under cooling.schema.json */
@@ -130,6 +131,16 @@ final readonly class CatalogueReader
     {
         /** @var array{id: string, label: string, holds: non-empty-list<string>, price: int|float} $entry */
         return new Kit($entry['id'], $entry['label'], $entry['holds'], Money::of($entry['price']), self::market($entry));
+    }
+
+    /**
+     * A figure above what the standard allows is a slip; the standard's goes.
+     *
+     * @param  2|3|null  $usb
+     */
+    private static function payload(Rate $claimed, ?int $usb): Rate
+    {
+        return $usb !== null && Usb::most($usb)->isBelow($claimed) ? Usb::most($usb) : $claimed;
     }
 
     /** @param  array<string, mixed>  $entry */

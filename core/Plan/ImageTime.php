@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
+use Burrow\Board\AdapterKind;
+use Burrow\Board\SdBus;
 use Burrow\Quantity\Duration;
 use Burrow\Quantity\Rate;
 use Burrow\Sheet\Line;
@@ -39,8 +41,8 @@ final readonly class ImageTime
             Source::catalogue('image and card')->and(Source::commonPractice()),
             Line::computed('download, once', "{$image->packed->decimal()} ÷ {$line}", (string) $line->timeFor($image->packed)),
             Line::computed('unpacking', "{$image->unpacked->decimal()} ÷ ".self::UNPACK_MEGABYTES.' MB/s', (string) $this->unpacking()),
-            Line::computed('writing', "{$image->unpacked->decimal()} ÷ {$card->write}", (string) $this->writing()),
-            Line::computed('reading back', "{$image->unpacked->decimal()} ÷ {$card->read}", (string) $this->verifying()),
+            Line::computed('writing', "{$image->unpacked->decimal()} ÷ min({$card->write}, {$this->reader()->rate()} of the reader)", (string) $this->writing()),
+            Line::computed('reading back', "{$image->unpacked->decimal()} ÷ min({$card->read}, {$this->reader()->rate()} of the reader)", (string) $this->verifying()),
         );
     }
 
@@ -51,11 +53,24 @@ final readonly class ImageTime
 
     private function writing(): Duration
     {
-        return $this->plan->card->write->timeFor($this->plan->image->unpacked);
+        return $this->through($this->plan->card->write)->timeFor($this->plan->image->unpacked);
     }
 
     private function verifying(): Duration
     {
-        return $this->plan->card->read->timeFor($this->plan->image->unpacked);
+        return $this->through($this->plan->card->read)->timeFor($this->plan->image->unpacked);
+    }
+
+    private function through(Rate $card): Rate
+    {
+        return $this->reader()->rate()->isBelow($card) ? $this->reader()->rate() : $card;
+    }
+
+    /** The slower bus of card and reader; a slot of the desk computer's own is as fast as the card. */
+    private function reader(): SdBus
+    {
+        $reader = $this->plan->needsReader() ? $this->plan->small->cheapest(AdapterKind::Reader, $this->plan->desk->usbPlug ?? '') : null;
+
+        return $reader !== null && $reader->bus->rate()->isBelow($this->plan->card->bus->rate()) ? $reader->bus : $this->plan->card->bus;
     }
 }

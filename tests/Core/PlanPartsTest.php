@@ -11,6 +11,9 @@ use Burrow\Board\ImageOrigin;
 use Burrow\Board\Kit;
 use Burrow\Board\LinkKind;
 use Burrow\Board\Market;
+use Burrow\Board\SdBus;
+use Burrow\Board\Usb;
+use Burrow\Board\Wireless;
 use Burrow\Plan\AddOnFit;
 use Burrow\Plan\Availability;
 use Burrow\Plan\BusBudget;
@@ -24,6 +27,7 @@ use Burrow\Plan\Feed;
 use Burrow\Plan\Heat;
 use Burrow\Plan\Host;
 use Burrow\Plan\ImageFit;
+use Burrow\Plan\ImageTime;
 use Burrow\Plan\InstallTime;
 use Burrow\Plan\KitOffer;
 use Burrow\Plan\LineCopy;
@@ -70,7 +74,7 @@ test('what hangs on the USB sockets has a budget of its own', function (): void 
 });
 
 test('a hub can be too weak as well', function (): void {
-    $weak = new Adapter('weak', 'Weak hub', AdapterKind::Hub, '', '', 4, Amps::of(0.5), 0, hub()->price, new Market);
+    $weak = new Adapter('weak', 'Weak hub', AdapterKind::Hub, '', '', 4, Amps::of(0.5), 0, SdBus::HighSpeed, hub()->price, new Market);
     expect(BusBudget::of(plan()->with(hub: $weak))->finding()->code)->toBe('plan.hub_current');
 });
 
@@ -347,4 +351,29 @@ test('a plan with an unknown part says which line', function (): void {
     $findings = PlanFile::read($broken, (string) file_get_contents('core/Plan/schema/plan.schema.json'), 'plan.yaml', shelf())->findings;
     expect($findings->codes())->toBe(['plan.unknown_part', 'plan.unknown_part'])
         ->and(array_map(fn ($finding): ?int => $finding->place?->line, $findings->list))->toBe([array_search('cable: usual-9m', explode("\n", $broken), true) + 1, array_search('  file-store: sorcery', explode("\n", $broken), true) + 1]);
+});
+
+// IEEE 802.11-2020, tables of the HT and VHT MCS: one stream in 20 MHz at MCS 7 is 65 or 72.2 Mb/s, in 40 MHz 135 or 150; VHT MCS 9 in 40 and 80 MHz 200 and 433.3.
+test('rates on the air are those of the standard', function (string $standard, int $megahertz, int $streams, bool $short, float $megabits): void {
+    expect(Wireless::megabits($standard, $megahertz, $streams, $short))->toBe($megabits);
+})->with([['n', 20, 1, false, 65.0], ['n', 20, 1, true, 72.2], ['n', 40, 1, false, 135.0], ['n', 40, 1, true, 150.0], ['n', 40, 2, true, 300.0], ['ac', 40, 1, true, 200.0], ['ac', 80, 1, true, 433.3], ['ac', 80, 2, true, 866.7]]);
+
+// USB 2.0 specification, table 5-10: 13 bulk transfers of 512 bytes in a microframe, 53 248 000 bytes a second. USB 3 at 5 Gb/s: 500 MB/s after 8b/10b.
+test('a USB bus carries no more than its standard', function (): void {
+    expect(Usb::most(2)->bytesPerSecond)->toBe(53248000.0)->and(Usb::most(3)->inMegabytes())->toBe(500.0);
+    $boastful = board('pebble', ['buses' => [['name' => 'USB 2 bus', 'usb' => 2, 'mbyte' => 480, 'carries' => ['disk']]]]);
+    expect($boastful->usbBus()?->payload->bytesPerSecond)->toBe(53248000.0);
+    foreach (catalogue('board') as $board) {
+        expect($board->usbBus()?->payload->inMegabytes())->toBeLessThanOrEqual(str_contains($board->usbBus()->name, 'USB 2') ? 53.248 : 500.0);
+    }
+});
+
+// SD Physical Layer specification: 12.5, 25, 50 and 104 MB/s.
+test('a card is written at the slower bus of card and reader', function (): void {
+    expect(array_map(fn (SdBus $bus): float => $bus->rate()->inMegabytes(), SdBus::cases()))->toBe([12.5, 25.0, 50.0, 104.0]);
+    $time = fn (?DeskComputer $desk): float => (new ImageTime(plan(card: 'card-64-endurance')->with(desk: $desk)))->time()->seconds;
+    // 2.7 GB: unpacked at 50 MB/s; written at 30 and read back at 90, or both at the 25 of the reader.
+    expect($time(null))->toEqualWithDelta(2700 / 50 + 2700 / 30 + 2700 / 90, 1e-6)
+        ->and($time(desk(cardSlot: false)))->toEqualWithDelta(2700 / 50 + 2700 / 25 + 2700 / 25, 1e-6)
+        ->and($time(desk(cardSlot: false, usbPlug: 'USB-C')))->toEqualWithDelta($time(null), 1e-6);
 });

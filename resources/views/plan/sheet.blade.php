@@ -131,6 +131,7 @@
                     <h2>Inside the {{ $board->label }}</h2>
                     <dl class="facts">
                         <dt>processor</dt><dd>{{ $board->processor->cores }} {{ $board->processor->cores === 1 ? 'core' : 'cores' }}, {{ $board->processor->bits }}-bit, speed {{ $board->speed }} (single-core board: 1)</dd>
+                        <dt>network</dt><dd>{{ $board->wiredMegabits === null ? 'no socket' : "socket at {$board->wiredMegabits} Mb/s" }}, {{ $board->wirelessMegabits === null ? 'no Wi-Fi' : "Wi-Fi at {$board->wirelessMegabits} Mb/s on the air" }}</dd>
                         @foreach ($board->buses as $bus)<dt>{{ $bus->name }}</dt><dd>carries {{ implode(' and ', array_map(fn ($link) => ['disk' => 'disks and USB devices', 'wired' => 'the network socket', 'wireless' => 'Wi-Fi'][$link], $bus->links)) }}; {{ $bus->payload }}@if ($bus->current !== null), {{ $bus->current }} for all its sockets @endif</dd>@endforeach
                         <dt>sockets</dt><dd>{{ $board->usbCount }} × {{ $board->usbSocket }}, {{ $board->videoSocket === 'none' ? 'no video' : "{$board->videoSocket} video" }}, {{ $board->headerPins === 0 ? 'no header' : "{$board->headerPins}-pin header" }}, power by {{ $board->powerInlet }}{{ $board->poeType === null ? '' : " or over the network cable (type {$board->poeType})" }}</dd>
                         <dt>power</dt><dd>{{ $board->idle }} idle, {{ $board->busy }} busy</dd><dt>lights</dt><dd>{{ $board->lights }}</dd>
