@@ -14,11 +14,13 @@ use Symfony\Component\Yaml\Yaml;
 final readonly class FirstBoot
 {
     /**
+     * @param  ?string  $address  one that the card gives; null when the router is asked
      * @param  list<string>  $packages
      * @param  list<string>  $screen  what would scroll by on a screen
      */
     private function __construct(
         public bool $network,
+        public ?string $address,
         public string $hostname,
         public ?string $user,
         public bool $remoteLogin,
@@ -27,21 +29,30 @@ final readonly class FirstBoot
     ) {
     }
 
-    /** @param  array<string, string>  $files */
-    public static function from(array $files): self
+    /**
+     * @param  array<string, string>  $files
+     * @param  bool  $socket  the board has a network socket with a cable in it
+     * @param  array<string, string>  $air  wireless networks in reach: name => its pre-shared key as 64 hexadecimal digits, or "" when open
+     */
+    public static function from(array $files, bool $socket = true, array $air = []): self
     {
-        $screen = [];
         $seeded = isset($files['meta-data'], $files['user-data']);
-        $screen[] = $seeded ? 'first-boot settings found on the boot partition' : 'no first-boot settings found';
+        $screen = [$seeded ? 'first-boot settings found on the boot partition' : 'no first-boot settings found'];
+        $kernel = KernelParameters::from($files['cmdline.txt'] ?? null);
+        if ($kernel->lostRoot) {
+            return new self(false, null, 'board', null, false, [], ['kernel panic: unable to mount root fs']);
+        }
         $user = $seeded ? self::userData($files['user-data'], $screen) : [];
-        $network = self::network($files['network-config'] ?? null, $screen);
+        $links = new Links($files, $socket, $air);
+        $screen = [...$screen, ...$links->screen];
         $hostname = is_string($user['hostname'] ?? null) && preg_match('/^[a-zA-Z0-9-]{1,63}$/D', $user['hostname']) === 1 ? strtolower($user['hostname']) : 'board';
         $account = is_array($user['users'][0] ?? null) ? $user['users'][0] : [];
 
         return new self(
-            $network,
-            $hostname,
-            self::canLogIn($account) ? (string) $account['name'] : null,
+            $links->up || $socket && $kernel->address !== null,
+            $kernel->address ?? $links->address,
+            $hostname === 'board' && $kernel->hostname !== '' ? $kernel->hostname : $hostname,
+            self::canLogIn($account) ? (string) $account['name'] : self::accountFile($files['userconf.txt'] ?? ''),
             self::startsRemoteLogin($user) || isset($files['ssh']),
             array_values(array_filter((array) ($user['packages'] ?? []), is_string(...))),
             $screen,
@@ -70,36 +81,12 @@ final readonly class FirstBoot
         return is_array($data) ? $data : [];
     }
 
-    /**
-     * A plain image asks for an address by itself; a network-config that cannot be read takes its place all the same.
-     *
-     * @param  list<string>  $screen
-     */
-    private static function network(?string $text, array &$screen): bool
+    /** One line, user and hash, byte for byte: what an editor added becomes part of the hash and refuses the login. */
+    private static function accountFile(string $text): ?string
     {
-        if ($text === null) {
-            return true;
-        }
-        try {
-            $data = Yaml::parse($text);
-        } catch (ParseException) {
-            $data = null;
-        }
-        $data = is_array($data) && is_array($data['network'] ?? null) ? $data['network'] : $data;
-        if (! is_array($data) || ($data['version'] ?? null) !== 2) {
-            $screen[] = 'network-config: not understood, no link set up';
+        $line = explode("\n", $text)[0];
 
-            return false;
-        }
-        foreach (is_array($data['ethernets'] ?? null) ? $data['ethernets'] : [] as $link) {
-            $name = $link['match']['name'] ?? 'eth0';
-            if (($link['dhcp4'] ?? false) === true && is_string($name) && fnmatch($name, 'eth0')) {
-                return true;
-            }
-        }
-        $screen[] = 'network-config: no link asks for an address';
-
-        return false;
+        return preg_match('~^([a-z_][a-z0-9_-]{0,31}):(\$[0-9a-z]{1,2}\$[^\s:]{10,})$~D', $line, $match) === 1 ? $match[1] : null;
     }
 
     /** @param  array<mixed>  $account */

@@ -181,7 +181,7 @@ final class Lab
 
             return;
         }
-        $board->address = $this->router->ask($board->mac, $name, time());
+        $board->address = $board->boot->address ?? $this->router->ask($board->mac, $name, time());
         // Tells a board that refuses from one that is not there; see app/Probe/Target.php.
         $this->doorsOf($board)->tcp($this->loopback($board->address), 7, fn (ConnectionInterface $c) => null);
         $board->screen[] = "{$name} {$board->address}";

@@ -78,15 +78,7 @@ final readonly class AddressBook
         if ($address === null) {
             return Findings::of(Finding::stop('addresses.not_an_address', "“{$text}” is no IPv4 address.", 'Four numbers from 0 to 255 with dots between, without leading zeros.', $do, $place));
         }
-        $network = $this->network;
-        $finding = match (true) {
-            ! $network->prefix->contains($address) => Finding::stop('addresses.outside_prefix', "{$address} is not in this network.", "The network reaches from {$network->prefix->network} to {$network->prefix->broadcast()}; nobody here would find the box.", $do, $place),
-            $address->equals($network->prefix->network) => Finding::stop('addresses.network_address', "{$address} is the network itself.", 'The first address of a prefix names the network (RFC 4632).', $do, $place),
-            $address->equals($network->prefix->broadcast()) => Finding::stop('addresses.broadcast', "{$address} is the broadcast address.", 'The last address of a prefix reaches everybody at once (RFC 919).', $do, $place),
-            $address->equals($network->router) => Finding::stop('addresses.router', "{$address} is the router.", 'The whole network would lose its way out.', $do, $place),
-            $network->pool->contains($address) => Finding::stop('addresses.inside_dhcp_pool', "{$address} is inside the DHCP pool.", "The router hands out {$network->pool} to anyone who asks; sooner or later two machines have it.", $do, $place),
-            default => null,
-        };
+        $finding = $this->network->against($address, $do)?->at($place);
         if ($finding !== null) {
             return Findings::of($finding);
         }

@@ -101,8 +101,8 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under image.schema.json */
     public function image(array $entry): ImageKind
     {
-        /** @var array{id: string, label: string, bits: int, desktop: bool, memory_idle_mib: int|float, memory_wanted_mib: int|float, memory_least_mib: int|float, packed_gb: int|float, unpacked_gb: int|float, year: int, kernel_bits?: int, ready_made?: bool, wizard?: bool, without?: list<string>} $entry */
-        return new ImageKind($entry['id'], $entry['label'], $entry['bits'], $entry['desktop'], Bytes::mebi($entry['memory_idle_mib']), Bytes::mebi($entry['memory_wanted_mib']), Bytes::mebi($entry['memory_least_mib']), Bytes::giga($entry['packed_gb']), Bytes::giga($entry['unpacked_gb']), $entry['year'], $entry['kernel_bits'] ?? $entry['bits'], $entry['ready_made'] ?? false, $entry['wizard'] ?? false, $entry['without'] ?? []);
+        /** @var array{id: string, label: string, bits: int, desktop: bool, memory_idle_mib: int|float, memory_wanted_mib: int|float, memory_least_mib: int|float, packed_gb: int|float, unpacked_gb: int|float, year: int, kernel_bits?: int, ready_made?: bool, wizard?: bool, without?: list<string>, first_boot?: list<string>, markers?: list<string>, own_text?: array{file: string, lines: non-empty-list<string>}} $entry */
+        return new ImageKind($entry['id'], $entry['label'], $entry['bits'], $entry['desktop'], Bytes::mebi($entry['memory_idle_mib']), Bytes::mebi($entry['memory_wanted_mib']), Bytes::mebi($entry['memory_least_mib']), Bytes::giga($entry['packed_gb']), Bytes::giga($entry['unpacked_gb']), $entry['year'], $entry['kernel_bits'] ?? $entry['bits'], $entry['ready_made'] ?? false, $entry['wizard'] ?? false, $entry['without'] ?? [], array_map(CardSchool::from(...), $entry['first_boot'] ?? ['declarative']), $entry['markers'] ?? [], isset($entry['own_text']) ? new OwnText($entry['own_text']['file'], $entry['own_text']['lines']) : null);
     }
 
     /** @param  array<string, mixed>  $entry an entry valid under adapter.schema.json */

@@ -15,6 +15,8 @@ final readonly class ImageKind
      * @param  bool  $readyMade  brings its job along
      * @param  bool  $wizard  asks its questions on a screen at the first start
      * @param  list<string>  $without  peripherals, by the names that jobs use, that it does not know
+     * @param  list<CardSchool>  $schools  ways of giving it first settings that it understands, the recommended one first
+     * @param  list<string>  $markers  names of empty files of which exactly one chooses what starts
      */
     public function __construct(
         public string $id,
@@ -31,7 +33,15 @@ final readonly class ImageKind
         public bool $readyMade,
         public bool $wizard,
         public array $without,
+        public array $schools,
+        public array $markers,
+        public ?OwnText $ownText,
     ) {
+    }
+
+    public function understands(CardSchool $school): bool
+    {
+        return in_array($school, $this->schools, true);
     }
 
     /** It has no more bits than the board, and is not older. */

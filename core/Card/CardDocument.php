@@ -47,6 +47,24 @@ final readonly class CardDocument
         return Place::file($this->name, YamlLines::locate($this->text, $path));
     }
 
+    /**
+     * The value at a path as it stands in the file, quotes and all; empty when it is not on one line with its key.
+     *
+     * @param  list<int|string>  $path
+     */
+    public function raw(array $path): string
+    {
+        $line = explode("\n", $this->text)[YamlLines::locate($this->text, $path) - 1] ?? '';
+
+        return preg_match('/^\s*(?:- )*(?:"(?:\\\\.|[^"])*"|\'[^\']*\'|[^\s:#][^:]*)\s*:\s+(.*)$/', $line, $match) === 1 ? $match[1] : '';
+    }
+
+    /** A key as it stands in the file, quotes and all. */
+    public function rawKey(int $line): string
+    {
+        return preg_match('/^\s*(?:- )*("(?:\\\\.|[^"])*"|\'(?:\'\'|[^\'])*\'|.*?)\s*:(?:\s|$)/', explode("\n", $this->text)[$line - 1] ?? '', $match) === 1 ? $match[1] : '';
+    }
+
     private static function unread(string $name, string $text, Finding $finding): self
     {
         return new self($name, $text, null, Findings::of($finding));

@@ -10,7 +10,7 @@ final class DeclarativeWriter
     /** @return array{CardFile, CardFile, CardFile} */
     public function write(FirstBoot $settings): array
     {
-        return [$this->userData($settings), $this->metaData($settings), $this->networkConfig()];
+        return [$this->userData($settings), $this->metaData($settings), (new NetworkConfigWriter)->write($settings)];
     }
 
     private function userData(FirstBoot $settings): CardFile
@@ -32,8 +32,10 @@ final class DeclarativeWriter
             ...$this->login($settings),
             new CardLine('ssh_pwauth: '.($settings->passwordHash === null ? 'false' : 'true'), $settings->passwordHash === null ? 'Keys only: guessing passwords is pointless.' : 'Login by password until a key is there.'),
             ...$this->packages($settings->packages),
-            new CardLine('runcmd:', 'A plain server image ships with remote login switched off.'),
-            new CardLine('  - [systemctl, enable, --now, ssh]', 'Switched on now and at every start.'),
+            ...($settings->remoteLogin ? [
+                new CardLine('runcmd:', 'A plain server image ships with remote login switched off.'),
+                new CardLine('  - [systemctl, enable, --now, ssh]', 'Switched on now and at every start.'),
+            ] : []),
         ]);
     }
 
@@ -75,19 +77,6 @@ final class DeclarativeWriter
         return new CardFile('meta-data', [
             new CardLine('instance-id: '.YamlScalar::of($settings->instance), 'A new one makes the box read its settings again.'),
             new CardLine('local-hostname: '.YamlScalar::of($settings->name->label), 'The name it sends to the router with its first request.'),
-        ]);
-    }
-
-    private function networkConfig(): CardFile
-    {
-        return new CardFile('network-config', [
-            new CardLine('version: 2', 'The form that current systems read.'),
-            new CardLine('ethernets:'),
-            new CardLine('  wired:', 'A name for this entry, nothing more.'),
-            new CardLine('    match:'),
-            new CardLine('      name: "e*"', 'Whatever the socket is called on this board: eth0, end0, enx….'),
-            new CardLine('    dhcp4: true', 'The router hands out the address; the reservation pins it.'),
-            new CardLine('    optional: true', 'The box starts even when the cable is missing.'),
         ]);
     }
 }

@@ -14,6 +14,10 @@ final readonly class FirstBoot
     /**
      * @param  string  $instance  new for every card; the box takes its settings again when it changes
      * @param  list<string>  $packages
+     * @param  list<WifiNetwork>  $wifis  the first choice first
+     * @param  ?string  $country  ISO 3166-1 alpha-2, for the radio
+     * @param  ?StaticAddress  $static  null when the router hands the address out
+     * @param  bool  $wired  the static address is for the socket, not for the radio
      *
      * @throws InvalidArgumentException when nobody could log in
      */
@@ -27,6 +31,11 @@ final readonly class FirstBoot
         public string $timeZone,
         public string $keyboard,
         public array $packages,
+        public array $wifis = [],
+        public ?string $country = null,
+        public ?StaticAddress $static = null,
+        public bool $wired = true,
+        public bool $remoteLogin = true,
     ) {
         if ($key === null && $passwordHash === null) {
             throw new InvalidArgumentException('Nobody could log in: neither a key nor a password.');

@@ -4,6 +4,18 @@ declare(strict_types=1);
 
 namespace Burrow\Card;
 
+use Burrow\Card\Rule\AccountFileRule;
+use Burrow\Card\Rule\CardRule;
+use Burrow\Card\Rule\FirmwareRule;
+use Burrow\Card\Rule\FormRule;
+use Burrow\Card\Rule\KernelLineRule;
+use Burrow\Card\Rule\MetaDataRule;
+use Burrow\Card\Rule\NamesRule;
+use Burrow\Card\Rule\NetworkConfigRule;
+use Burrow\Card\Rule\OwnTextRule;
+use Burrow\Card\Rule\SchoolsRule;
+use Burrow\Card\Rule\UserDataRule;
+use Burrow\Card\Rule\WpaSupplicantRule;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
@@ -11,78 +23,31 @@ use Burrow\Sheet\Place;
 /** Looks over the first-boot files of a card before it costs an evening. */
 final readonly class Linter
 {
-    private const KNOWN = ['user-data', 'meta-data', 'network-config', 'cmdline.txt', 'config.txt', 'ssh', 'userconf.txt', 'wpa_supplicant.conf'];
+    /** @return list<CardRule> */
+    private static function rules(): array
+    {
+        return [new FormRule, new NamesRule, new UserDataRule, new MetaDataRule, new NetworkConfigRule, new AccountFileRule, new WpaSupplicantRule, new KernelLineRule, new FirmwareRule, new OwnTextRule, new SchoolsRule];
+    }
 
-    public function lint(CardFolder $folder): Findings
+    public function lint(CardFolder $folder, CardContext $context = new CardContext): Findings
     {
         $findings = Findings::of();
-        foreach ($folder->files as $name => $text) {
-            $findings = $findings->and($this->form((string) $name, $text));
+        foreach (self::rules() as $rule) {
+            $findings = $findings->and($rule->lint($folder, $context));
         }
 
-        return $findings
-            ->and($this->markers($folder))
-            ->and($folder->has('user-data') ? (new UserDataLinter)->lint($folder->text('user-data')) : [])
-            ->and($folder->has('network-config') ? (new NetworkConfigLinter)->lint($folder->text('network-config')) : [])
-            ->and($this->metaData($folder))
-            ->and($this->kernelLine($folder))
-            ->gravestFirst();
+        return Findings::of(...array_map(fn (Finding $finding): Finding => self::withColumn($finding, $folder), $findings->gravestFirst()->list));
     }
 
-    /** What a desktop editor does to a file without showing it. */
-    private function form(string $name, string $text): Findings
+    /** Where a rule named the line only, the column of its first character. */
+    private static function withColumn(Finding $finding, CardFolder $folder): Finding
     {
-        $findings = Findings::of();
-        if (! in_array($name, self::KNOWN, true)) {
-            return $findings;
+        $place = $finding->place;
+        if ($place?->file === null || $place->line === null || $place->column !== null) {
+            return $finding;
         }
-        if (str_starts_with($text, "\xEF\xBB\xBF")) {
-            $findings = $findings->and([Finding::stop('card.bom', "{$name} begins with an invisible mark (BOM).", 'The first line is then not what it seems, and the file is ignored.', 'Save it as UTF-8 without BOM.', Place::file($name, 1))]);
-        }
-        $at = strpos($text, "\r\n");
-        if ($at !== false) {
-            $findings = $findings->and([Finding::warn('card.crlf', "{$name} has line ends of another desk system (CRLF).", 'Some readers take the extra character for part of the value.', 'Save it with LF line ends.', Place::file($name, 1 + substr_count($text, "\n", 0, $at)))]);
-        }
+        $line = $folder->lines($place->file)[$place->line - 1] ?? '';
 
-        return $findings;
-    }
-
-    private function markers(CardFolder $folder): Findings
-    {
-        $findings = Findings::of();
-        foreach (array_keys($folder->files) as $name) {
-            if (preg_match('/^ssh\.?[a-z]{0,4}$/i', (string) $name) === 1 && strtolower((string) $name) !== 'ssh') {
-                $findings = $findings->and([Finding::stop('card.marker_extension', "“{$name}” is not the file “ssh”.", 'Remote login stays off: the box looks for that name without extension and without a dot.', 'Rename it; the file manager may hide the extension.', Place::file((string) $name))]);
-            }
-        }
-        if ($folder->has('ssh') && ! $folder->has('user-data') && ! $folder->has('userconf.txt')) {
-            $findings = $findings->and([Finding::stop('card.nobody_can_log_in', 'Remote login is on, and there is no account.', 'Current releases have no default user.', 'Add userconf.txt, or the declarative files.', Place::file('ssh'))]);
-        }
-
-        return $findings;
-    }
-
-    private function metaData(CardFolder $folder): Findings
-    {
-        if (! $folder->has('user-data')) {
-            return Findings::of();
-        }
-        if (! $folder->has('meta-data')) {
-            return Findings::of(Finding::stop('card.no_meta_data', 'meta-data is missing.', 'Without it user-data is not even looked at (cloud-init, NoCloud).', 'Put a meta-data file with an instance-id beside it.', Place::file('meta-data')));
-        }
-        $document = CardDocument::read('meta-data', $folder->text('meta-data'));
-
-        return $document->data === null || ($document->data['instance-id'] ?? '') !== ''
-            ? $document->findings
-            : Findings::of(Finding::warn('card.no_instance_id', 'meta-data has no instance-id.', 'The box cannot tell new settings from old ones.', 'Add a line “instance-id: ” with a new word.', Place::file('meta-data', 1)));
-    }
-
-    private function kernelLine(CardFolder $folder): Findings
-    {
-        $lines = array_filter(explode("\n", str_replace("\r", '', trim($folder->text('cmdline.txt'), "\r\n"))), fn (string $line): bool => trim($line) !== '');
-
-        return count($lines) > 1
-            ? Findings::of(Finding::stop('card.cmdline_lines', 'cmdline.txt has '.count($lines).' lines.', 'Only the first is read; what stands below is lost, often the root partition.', 'Join them with spaces into one line.', Place::file('cmdline.txt', (int) array_key_last($lines) + 1)))
-            : Findings::of();
+        return $finding->at(Place::file($place->file, $place->line, 1 + strlen($line) - strlen(ltrim($line))));
     }
 }

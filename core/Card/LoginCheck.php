@@ -13,7 +13,12 @@ use Burrow\Sheet\Place;
 final class LoginCheck
 {
     /** Tried first by every program that guesses passwords. */
-    private const WELL_KNOWN = ['password', 'passwort', 'changeme', 'letmein1', '12345678', '123456789', 'qwertyui', 'administrator', 'adminadmin', 'rootroot', 'useruser'];
+    private const WELL_KNOWN = ['password', 'changeme', '12345678', 'admin', 'letmein1', 'passwort', '123456789', 'qwertyui', 'administrator', 'adminadmin', 'rootroot', 'useruser'];
+
+    /** crypt(5): SHA-512 with 86 characters, SHA-256 with 43, yescrypt, bcrypt with 53. */
+    private const HASH = '~^\$(?:6\$(?:rounds=\d+\$)?[^$:\s]{0,16}\$[./0-9A-Za-z]{86}|5\$(?:rounds=\d+\$)?[^$:\s]{0,16}\$[./0-9A-Za-z]{43}|y\$[./0-9A-Za-z]+\$[./0-9A-Za-z]*\$[./0-9A-Za-z]+|2[aby]\$\d\d\$[./0-9A-Za-z]{53})$~D';
+
+    private const HASHES_TRIED = 6;
 
     /** Tidies a pasted key: line breaks inside the base64 part are taken out. Null when it does not decode. */
     public static function key(string $pasted): ?SshPublicKey
@@ -60,6 +65,31 @@ final class LoginCheck
             in_array(strtolower($password), self::WELL_KNOWN, true) => Findings::of(Finding::stop('card.password_known', 'This password is among the first that anyone tries.', 'NIST SP 800-63B asks to refuse those.', 'Take a few words in a row.', $place)),
             default => Findings::of(),
         };
+    }
+
+    /** A hash from the shadow file or for it: its form, and whether it is one of a password that everyone tries first. */
+    public static function hashFindings(mixed $hash, Place $place): Findings
+    {
+        return match (true) {
+            ! is_string($hash) || preg_match(self::HASH, $hash) !== 1 => Findings::of(Finding::stop('card.password_not_hashed', 'This password is not a hash the box knows.', 'The login would be refused.', 'A hash begins with $6$ or $y$; make one with openssl passwd -6.', $place)),
+            self::isWellKnown($hash) => Findings::of(Finding::stop('card.password_known', 'This is the hash of a password that anyone tries first.', 'NIST SP 800-63B asks to refuse those.', 'Choose another and make its hash anew.', $place)),
+            default => Findings::of(),
+        };
+    }
+
+    /** Tried with a few only: each trial takes milliseconds by design. */
+    private static function isWellKnown(string $hash): bool
+    {
+        if (! str_starts_with($hash, '$6$') || str_contains($hash, 'rounds=')) {
+            return false;
+        }
+        foreach (array_slice(self::WELL_KNOWN, 0, self::HASHES_TRIED) as $word) {
+            if (hash_equals($hash, crypt($word, $hash))) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     public static function userFindings(string $user, string $field = 'user'): Findings

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Burrow\Sheet;
 
-/** Where a finding points: a form field, or a file with its line (counted from 1). */
+/** Where a finding points: a form field, or a file with its line and column (both counted from 1). */
 final readonly class Place
 {
     private function __construct(
         public ?string $field,
         public ?string $file,
         public ?int $line,
+        public ?int $column = null,
     ) {
     }
 
@@ -19,13 +20,13 @@ final readonly class Place
         return new self($name, null, null);
     }
 
-    public static function file(string $name, ?int $line = null): self
+    public static function file(string $name, ?int $line = null, ?int $column = null): self
     {
-        return new self(null, $name, $line);
+        return new self(null, $name, $line, $column);
     }
 
     public function __toString(): string
     {
-        return $this->field ?? $this->file.($this->line === null ? '' : ':'.$this->line);
+        return $this->field ?? $this->file.($this->line === null ? '' : ':'.$this->line).($this->column === null ? '' : ':'.$this->column);
     }
 }

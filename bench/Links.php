@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench;
+
+use Symfony\Component\Yaml\Exception\ParseException;
+use Symfony\Component\Yaml\Yaml;
+
+/** The socket and the radio, as network-config or wpa_supplicant.conf set them up. */
+final readonly class Links
+{
+    public bool $up;
+
+    public ?string $address;
+
+    /** @var list<string> */
+    public array $screen;
+
+    /**
+     * @param  array<string, string>  $files
+     * @param  array<string, string>  $air
+     */
+    public function __construct(array $files, bool $socket, private array $air)
+    {
+        $text = $files['network-config'] ?? null;
+        if ($text === null) {
+            // A plain image asks for an address by itself; the radio is set up by a file of its own.
+            $this->up = $socket || $this->joins(Supplicant::networks($files['wpa_supplicant.conf'] ?? ''));
+            $this->address = null;
+            $this->screen = [];
+
+            return;
+        }
+        try {
+            $data = Yaml::parse($text);
+        } catch (ParseException) {
+            $data = null;
+        }
+        $data = is_array($data) && is_array($data['network'] ?? null) ? $data['network'] : $data;
+        if (! is_array($data) || ($data['version'] ?? null) !== 2) {
+            // One that cannot be read takes the place of the image's own all the same.
+            $this->up = false;
+            $this->address = null;
+            $this->screen = ['network-config: not understood, no link set up'];
+
+            return;
+        }
+        $link = ($socket ? $this->wired($data) : null) ?? $this->wireless($data);
+        $static = $link !== null && is_string($link['addresses'][0] ?? null) ? explode('/', $link['addresses'][0])[0] : null;
+        $this->up = $link !== null && (($link['dhcp4'] ?? false) === true || $static !== null && filter_var($static, FILTER_VALIDATE_IP) !== false);
+        $this->address = $this->up && ($link['dhcp4'] ?? false) !== true ? $static : null;
+        $this->screen = $this->up ? [] : ['network-config: no link asks for an address'];
+    }
+
+    /**
+     * @param  array<mixed>  $data
+     * @return ?array<mixed>
+     */
+    private function wired(array $data): ?array
+    {
+        foreach (is_array($data['ethernets'] ?? null) ? $data['ethernets'] : [] as $id => $link) {
+            $name = $link['match']['name'] ?? $id;
+            if (is_array($link) && is_string($name) && fnmatch($name, 'eth0') && (($link['dhcp4'] ?? false) === true || is_array($link['addresses'] ?? null))) {
+                return $link;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  array<mixed>  $data
+     * @return ?array<mixed>
+     */
+    private function wireless(array $data): ?array
+    {
+        foreach (is_array($data['wifis'] ?? null) ? $data['wifis'] : [] as $link) {
+            $networks = [];
+            foreach (is_array($link) && is_array($link['access-points'] ?? null) ? $link['access-points'] : [] as $ssid => $point) {
+                $secret = is_array($point) ? $point['password'] ?? $point['auth']['password'] ?? '' : '';
+                $networks[(string) $ssid] = is_string($secret) ? self::key($secret, (string) $ssid) : 'no text';
+            }
+            if ($this->joins($networks)) {
+                return $link;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  array<string, string>  $networks name => key */
+    private function joins(array $networks): bool
+    {
+        foreach ($networks as $ssid => $key) {
+            if (($this->air[$ssid] ?? null) === $key) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** A passphrase becomes its key; 64 hexadecimal digits are one. */
+    public static function key(string $secret, string $ssid): string
+    {
+        return $secret === '' || preg_match('/^[0-9a-f]{64}$/iD', $secret) === 1 ? strtolower($secret) : hash_pbkdf2('sha1', $secret, $ssid, 4096, 64);
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench;
+
+/** wpa_supplicant.conf as its own program takes it: a line that is not understood drops the whole file. */
+final class Supplicant
+{
+    /** @return array<string, string> name of a network => key, "" when open; none when the file does not parse or names no country */
+    public static function networks(string $text): array
+    {
+        $networks = [];
+        $block = null;
+        $country = false;
+        foreach (explode("\n", $text) as $raw) {
+            $line = ltrim($raw, " \t");
+            if (rtrim($line) === '' || $line[0] === '#') {
+                continue;
+            }
+            if ($block === null && $line === 'network={') {
+                $block = [];
+            } elseif ($block !== null && $line === '}') {
+                $ssid = self::bytes($block['ssid'] ?? '');
+                $secret = $block['psk'] ?? $block['sae_password'] ?? '';
+                $key = preg_match('/^"(.{8,63})"$/D', $secret, $match) === 1 ? Links::key($match[1], $ssid ?? '') : $secret;
+                if ($ssid === null || $key !== '' && preg_match('/^[0-9a-f]{64}$/iD', $key) !== 1 || $key === '' && ($block['key_mgmt'] ?? '') !== 'NONE') {
+                    return [];
+                }
+                $networks[$ssid] = strtolower($key);
+                $block = null;
+            } elseif ($block !== null && preg_match('/^(\w+)=(\S.*)$/D', $line, $match) === 1) {
+                $block[$match[1]] = $match[2];
+            } elseif ($block === null && preg_match('/^(\w+)=(.*)$/D', $line, $match) === 1) {
+                $country = $country || $match[1] === 'country' && preg_match('/^[A-Z]{2}$/D', $match[2]) === 1;
+            } else {
+                return [];
+            }
+        }
+
+        // Without a country the radio of most boards stays off.
+        return $country && $block === null ? $networks : [];
+    }
+
+    private static function bytes(string $value): ?string
+    {
+        return match (true) {
+            preg_match('/^"(.{1,32})"$/sD', $value, $match) === 1 => $match[1],
+            preg_match('/^([0-9a-f]{2}){1,32}$/iD', $value) === 1 => (string) hex2bin($value),
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Card\Rule;
+
+use Burrow\Card\CardContext;
+use Burrow\Net\Ipv4;
+use Burrow\Net\Prefix;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Place;
+
+/** An address that a card gives its box, held against its own gateway and against the household's network where that is known. */
+final readonly class AddressJudge
+{
+    public function __construct(private CardContext $context)
+    {
+    }
+
+    public function judge(Ipv4 $address, ?Ipv4 $gateway, ?Prefix $prefix, Place $place): Findings
+    {
+        if ($prefix !== null && $gateway !== null && ! $prefix->contains($gateway)) {
+            return Findings::of(Finding::stop('card.gateway_outside', "The gateway {$gateway} is not in {$prefix}.", 'The box cannot reach it, and so nothing outside.', 'The router\'s address, or a prefix that holds both.', $place));
+        }
+        $against = $this->context->network?->against($address, 'Choose one outside of what the router hands out.')?->at($place);
+        if ($against !== null) {
+            return Findings::of($against);
+        }
+        $owner = $this->context->ownerOf($address);
+
+        return $owner === null
+            ? Findings::of()
+            : Findings::of(Finding::stop('addresses.taken', "{$address} belongs to {$owner}.", 'Two machines with one address answer in turns, and both seem broken.', 'Choose another.', $place));
+    }
+}
