@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Burrow\Card;
 
 use Burrow\Intake\YamlLines;
+use Burrow\Intake\YamlText;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
 use Symfony\Component\Yaml\Exception\ParseException;
-use Symfony\Component\Yaml\Yaml;
 
 /** A YAML file of a card, read as far as it can be. */
 final readonly class CardDocument
@@ -30,8 +30,13 @@ final readonly class CardDocument
             return self::unread($name, $text, Finding::stop('card.yaml_tab', "A tab indents a line of {$name}.", 'YAML forbids tabs there; the whole file is ignored on the box.', 'Replace it with spaces.', Place::file($name, 1 + substr_count($text, "\n", 0, $match[0][1]))));
         }
         try {
-            $data = Yaml::parse($text);
+            $data = YamlText::parse($text);
         } catch (ParseException $problem) {
+            $doubled = YamlText::doubled($problem);
+            if ($doubled !== null) {
+                return self::unread($name, $text, Finding::stop('card.yaml_key_twice', "“{$doubled}” stands twice in {$name}.", 'On the box the last one wins, and everything under the first is lost without a word.', 'Join the two into one.', Place::file($name, $problem->getParsedLine() > 0 ? $problem->getParsedLine() : null)));
+            }
+
             return self::unread($name, $text, Finding::stop('card.yaml_does_not_parse', "{$name} cannot be read.", 'The whole file is ignored on the box, not only this line.', 'Look at the indentation and the quotes here and one line above.', Place::file($name, YamlLines::trouble($text, $problem->getParsedLine()))));
         }
         if (! is_array($data)) {

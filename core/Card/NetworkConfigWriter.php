@@ -4,7 +4,15 @@ declare(strict_types=1);
 
 namespace Burrow\Card;
 
-/** `network-config` version 2, as netplan reads it: the socket, and the wireless networks when there are any. */
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Place;
+
+/**
+ * `network-config` version 2, as netplan reads it: the socket, and the wireless networks when there are any.
+ *
+ * A network with WPA3 alone is left out: netplan up to 0.106, which Debian 12 has, refuses the whole file for it.
+ */
 final class NetworkConfigWriter
 {
     public function write(FirstBoot $settings): CardFile
@@ -19,6 +27,15 @@ final class NetworkConfigWriter
             new CardLine('    optional: true', 'The box starts even when the cable is missing.'),
             ...$this->wifis($settings),
         ]);
+    }
+
+    /** What this file cannot say. */
+    public function findings(FirstBoot $settings): Findings
+    {
+        return Findings::of(...array_map(
+            fn (WifiNetwork $wifi): Finding => Finding::stop('card.wpa3_declarative', "“{$wifi->ssid}” with WPA3 alone cannot be written into network-config.", 'netplan up to 0.106 (Debian 12) does not know it and refuses the whole file, so it was left out.', 'Let the router offer WPA2 as well, or use the boot-partition files.', Place::field('wifi_1')),
+            array_values(array_filter($settings->wifis, fn (WifiNetwork $wifi): bool => $wifi->security->wantsPassphraseItself())),
+        ));
     }
 
     /** @return list<CardLine> */
@@ -45,7 +62,8 @@ final class NetworkConfigWriter
     /** @return list<CardLine> */
     private function wifis(FirstBoot $settings): array
     {
-        if ($settings->wifis === []) {
+        $wifis = array_values(array_filter($settings->wifis, fn (WifiNetwork $wifi): bool => ! $wifi->security->wantsPassphraseItself()));
+        if ($wifis === []) {
             return [];
         }
         $lines = [
@@ -54,9 +72,9 @@ final class NetworkConfigWriter
             ...$this->address($settings, ! $settings->wired),
             new CardLine('    optional: true', 'The box starts even when the network is not in reach.'),
             ...($settings->country === null ? [] : [new CardLine("    regulatory-domain: {$this->quoted($settings->country)}", 'The country\'s channels, by law.')]),
-            new CardLine('    access-points:', count($settings->wifis) > 1 ? 'This form keeps no order; the strongest is joined.' : ''),
+            new CardLine('    access-points:', count($wifis) > 1 ? 'This form keeps no order; the strongest is joined.' : ''),
         ];
-        foreach ($settings->wifis as $wifi) {
+        foreach ($wifis as $wifi) {
             $lines = [...$lines, ...$this->accessPoint($wifi)];
         }
 
@@ -71,13 +89,6 @@ final class NetworkConfigWriter
 
         return match (true) {
             $wifi->secret === null => $hidden === [] ? [new CardLine("      {$name}: {}", 'An open network.')] : [new CardLine("      {$name}:", 'An open network.'), ...$hidden],
-            $wifi->security->wantsPassphraseItself() => [
-                new CardLine("      {$name}:"),
-                new CardLine('        auth:'),
-                new CardLine('          key-management: sae', 'WPA3.'),
-                new CardLine("          password: {$this->quoted($wifi->secret)}", 'WPA3 alone wants the passphrase itself.'),
-                ...$hidden,
-            ],
             default => [
                 new CardLine("      {$name}:"),
                 new CardLine("        password: {$this->quoted($wifi->secret)}", 'The key worked out from the passphrase, which is forgotten.'),

@@ -12,7 +12,6 @@ use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Helper;
 use Opis\JsonSchema\Validator;
 use Symfony\Component\Yaml\Exception\ParseException;
-use Symfony\Component\Yaml\Yaml;
 
 /** A YAML text held against a JSON Schema: what it says, and what is wrong with it, by line. */
 final readonly class YamlEntry
@@ -37,7 +36,7 @@ final readonly class YamlEntry
             return self::refused('yaml.tab', 'A tab stands where YAML wants spaces.', 'YAML forbids tabs as indentation.', 'Replace it with spaces.', $file, 1 + substr_count($yaml, "\n", 0, $match[0][1]));
         }
         try {
-            $data = Yaml::parse($yaml);
+            $data = YamlText::parse($yaml);
         } catch (ParseException $problem) {
             return self::refused('yaml.does_not_parse', 'The text is not YAML: '.self::sentence($problem), 'Most often the indentation of this or the line before is off.', 'Compare it with a built-in entry.', $file, YamlLines::trouble($yaml, $problem->getParsedLine()));
         }

@@ -19,6 +19,9 @@ use Burrow\Sheet\Place;
 /** `network-config` version 2: is it read at all, is there a link, does it get an address and which, does the radio find its network. */
 final class NetworkConfigRule implements CardRule
 {
+    /** What netplan 0.106 knows. */
+    private const KEY_MANAGEMENT = ['none', 'psk', 'eap', '802.1x'];
+
     public function lint(CardFolder $folder, CardContext $context): Findings
     {
         if (! $folder->has('network-config')) {
@@ -128,10 +131,13 @@ final class NetworkConfigRule implements CardRule
         if (! is_string($secret) || ! PlainScalar::isText($document->raw($at))) {
             return Findings::of(Finding::stop('card.passphrase_not_text', 'YAML reads this passphrase as something other than text.', 'A number loses its leading zeros or changes its form, and the key is wrong.', 'Put quotes around it.', $place));
         }
-        $sae = ($auth['key-management'] ?? '') === 'sae';
-        $judged = WifiCheck::passphrase($secret, $sae ? WifiSecurity::Wpa3 : WifiSecurity::Wpa2, $place);
+        $kind = $auth['key-management'] ?? 'psk';
+        if (! in_array($kind, self::KEY_MANAGEMENT, true)) {
+            return Findings::of(Finding::warn('card.key_management', (is_string($kind) ? "“{$kind}”" : 'This').' is a way of keeping a network that not every release knows.', 'netplan up to 0.106 (Debian 12) refuses the whole file for it, and the box stays silent.', 'Let the router offer WPA2 as well, and write the key alone.', $document->place([...$path, 'auth', 'key-management'])));
+        }
+        $judged = WifiCheck::passphrase($secret, WifiSecurity::Wpa2, $place);
 
-        return $judged->blocks() || $sae || preg_match('/^[0-9a-fA-F]{64}$/D', $secret) === 1
+        return $judged->blocks() || preg_match('/^[0-9a-fA-F]{64}$/D', $secret) === 1
             ? $judged
             : Findings::of(Finding::note('card.passphrase_readable', 'The passphrase itself stands in the file.', 'It works; whoever finds the card can read it.', 'wpa_passphrase(8) makes a key of it that does as well.', $place));
     }
