@@ -125,12 +125,12 @@ final class Board
     }
 
     /**
-     * Password hashes stay on the card in memory and never reach the state file.
+     * Password hashes, keys and passphrases stay on the card in memory and never reach the state file.
      *
      * @return array<string, string>
      */
     private function filesWithoutSecrets(): array
     {
-        return array_map(fn (string $text): string => (string) preg_replace('/\$[0-9a-z]{1,2}\$[^"\s]+/', '$6$forgotten$forgotten', $text), $this->files);
+        return array_map(fn (string $text): string => (string) preg_replace(['/\$[0-9a-z]{1,2}\$[^"\s]+/', '/\b[0-9a-fA-F]{64}\b/', '/((?:password|psk|sae_password|key)\s*[:=]\s*)"[^"]*"/i'], ['$6$forgotten$forgotten', str_repeat('0', 64), '$1"forgotten"'], $text), $this->files);
     }
 }

@@ -4,26 +4,67 @@ declare(strict_types=1);
 
 namespace App\Card;
 
-use Burrow\Card\CardFile;
+use Burrow\Card\CardFolder;
 use RuntimeException;
 use ZipArchive;
 
-/** The files of a card as one zip, made in a temporary file that is gone when the request is over. */
+/** The files of a card as one zip, made and read in a temporary file that is gone when the request is over. */
 final class CardZip
 {
-    /** @param  list<CardFile>  $files */
-    public static function of(array $files): string
+    /** Settings are small; kernels and firmware that lie beside them are not looked at. */
+    public const LARGEST = 256 * 1024;
+
+    private const MOST = 400;
+
+    public static function of(CardFolder $folder): string
     {
-        $path = tempnam(sys_get_temp_dir(), 'card') ?: throw new RuntimeException('No temporary file could be made.');
-        try {
+        return self::inTemporaryFile(function (string $path) use ($folder): string {
             $zip = new ZipArchive;
             $zip->open($path, ZipArchive::OVERWRITE);
-            foreach ($files as $file) {
-                $zip->addFromString($file->name, $file->text());
+            foreach ($folder->files as $name => $text) {
+                $zip->addFromString((string) $name, $text);
             }
             $zip->close();
 
             return (string) file_get_contents($path);
+        });
+    }
+
+    /** The small files at the top of a zip, or in the one folder that it holds; null when it is no zip. */
+    public static function read(string $bytes): ?CardFolder
+    {
+        return self::inTemporaryFile(function (string $path) use ($bytes): ?CardFolder {
+            file_put_contents($path, $bytes);
+            $zip = new ZipArchive;
+            if ($zip->open($path, ZipArchive::RDONLY) !== true) {
+                return null;
+            }
+            $files = [];
+            for ($at = 0; $at < min($zip->numFiles, self::MOST); $at++) {
+                $stat = $zip->statIndex($at);
+                if ($stat === false || str_ends_with($stat['name'], '/') || $stat['size'] > self::LARGEST || substr_count($stat['name'], '/') > 1) {
+                    continue;
+                }
+                // A name is a name here and never a path.
+                $files[basename(str_replace('\\', '/', $stat['name']))] = (string) $zip->getFromIndex($at, self::LARGEST);
+            }
+            $zip->close();
+
+            return new CardFolder($files);
+        });
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(string): T  $work
+     * @return T
+     */
+    private static function inTemporaryFile(callable $work): mixed
+    {
+        $path = tempnam(sys_get_temp_dir(), 'card') ?: throw new RuntimeException('No temporary file could be made.');
+        try {
+            return $work($path);
         } finally {
             @unlink($path);
         }

@@ -34,6 +34,12 @@ class Network extends Model
         return once(fn (): string => self::query()->orderBy('id')->value('time_zone') ?? 'Etc/UTC');
     }
 
+    /** @return list<string> names of the wireless networks */
+    public function ssids(): array
+    {
+        return array_values(array_filter(explode("\n", $this->ssids ?? ''), fn (string $ssid): bool => $ssid !== ''));
+    }
+
     public function asLocalNetwork(): LocalNetwork
     {
         return new LocalNetwork(

@@ -13,6 +13,8 @@ final readonly class BlockDevice implements JsonSerializable
     /**
      * @param  list<string>  $mountPoints  where it or one of its partitions is mounted
      * @param  list<string>  $fileSystems  file systems and labels found on it
+     * @param  ?string  $stable  a name that stays its own when others are plugged in: a by-id path, a unique id; null when none was seen
+     * @param  bool  $bearsSystem  the list itself says that the system runs from it
      */
     public function __construct(
         public string $name,
@@ -24,13 +26,26 @@ final readonly class BlockDevice implements JsonSerializable
         public bool $readOnly,
         public array $mountPoints,
         public array $fileSystems,
+        public ?string $stable = null,
+        public bool $bearsSystem = false,
     ) {
     }
 
     /** A part of it is where the running system lives. */
     public function isSystem(): bool
     {
-        return array_intersect($this->mountPoints, ['/', '/boot', '/boot/firmware', '[SWAP]', '/usr', '/var']) !== [];
+        return $this->bearsSystem || array_intersect($this->mountPoints, ['/', '/boot', '/boot/firmware', '[SWAP]', '/usr', '/var']) !== [];
+    }
+
+    /** The same disk in another list, whatever letter it has there. */
+    public function isSame(self $other): bool
+    {
+        return $this->key() === $other->key();
+    }
+
+    private function key(): string
+    {
+        return $this->serial === null && $this->stable === null ? "{$this->name} {$this->size->count}" : "{$this->stable} {$this->serial} {$this->size->count}";
     }
 
     /** Name of its first partition: a "p" stands before the number when the disk's name ends in a digit. */

@@ -27,7 +27,7 @@ final readonly class Intake
 
     public static function standard(): self
     {
-        return new self(new LeaseReader, new LsblkReader, new HostKeyReader, new UpgradeReader, new UuidReader);
+        return new self(new LeaseReader, new LsblkReader, new HostKeyReader, new UpgradeReader, new UuidReader, new DiskutilReader, new GetDiskReader);
     }
 
     /** @return array<string, string> kind => summary */

@@ -8,7 +8,7 @@ use Burrow\Quantity\Bytes;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 
-/** `lsblk --json --bytes` of util-linux 2.33 and later, with whatever columns were asked for. */
+/** `lsblk --json --bytes` of util-linux 2.33 and later, with whatever columns were asked for, and `ls -l /dev/disk/by-id/` below it if it is there. */
 final class LsblkReader implements Reader
 {
     public function kind(): string
@@ -29,8 +29,9 @@ final class LsblkReader implements Reader
         }
         $disks = [];
         $findings = Findings::of();
+        $links = $this->links($text);
         foreach ($json['blockdevices'] as $entry) {
-            $disk = is_array($entry) ? $this->disk($entry) : null;
+            $disk = is_array($entry) ? $this->disk($entry, $links) : null;
             if ($disk === null) {
                 $findings = $findings->and([Finding::note('intake.device_not_read', 'A device in the list has no name or no size in bytes.', 'It was left out.', 'Add --bytes to the command.')]);
             } elseif (! preg_match('/^(loop|ram|zram|sr|dm-|md)/', $disk->name)) {
@@ -50,8 +51,29 @@ final class LsblkReader implements Reader
         return $from === false || $to === false || $to < $from ? '' : substr($text, $from, $to - $from + 1);
     }
 
-    /** @param  array<mixed>  $entry */
-    private function disk(array $entry): ?BlockDevice
+    /**
+     * What `ls -l /dev/disk/by-id/` adds below the list: the name that says most for each disk.
+     *
+     * @return array<string, string> kernel name => path
+     */
+    private function links(string $text): array
+    {
+        preg_match_all('~^.*?\s(\S+) -> \.\./\.\./(\w+)\s*$~m', $text, $lines, PREG_SET_ORDER);
+        $links = [];
+        foreach ($lines as [, $link, $name]) {
+            if (preg_match('/^(?:wwn|nvme-eui|lvm|dm)-/', $link) !== 1 && preg_match('/^[A-Za-z0-9:._+@=-]{1,160}$/D', $link) === 1) {
+                $links[$name] ??= "/dev/disk/by-id/{$link}";
+            }
+        }
+
+        return $links;
+    }
+
+    /**
+     * @param  array<mixed>  $entry
+     * @param  array<string, string>  $links
+     */
+    private function disk(array $entry, array $links): ?BlockDevice
     {
         $name = $this->text($entry, 'name');
         $size = $entry['size'] ?? null;
@@ -70,6 +92,7 @@ final class LsblkReader implements Reader
             readOnly: $this->flag($entry, 'ro'),
             mountPoints: array_values(array_unique(array_merge(...array_map($this->mountPoints(...), $parts)))),
             fileSystems: array_values(array_filter(array_map(fn (array $part): string => trim(($this->text($part, 'fstype') ?? '').' '.($this->text($part, 'label') ?? '')), $parts))),
+            stable: $this->text($entry, 'id-link') !== null ? '/dev/disk/by-id/'.$this->text($entry, 'id-link') : $links[$name] ?? null,
         );
     }
 

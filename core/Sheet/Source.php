@@ -22,6 +22,11 @@ final readonly class Source
         return new self('common practice');
     }
 
+    public static function measured(string $on): self
+    {
+        return new self("measured here on {$on}");
+    }
+
     public static function catalogue(string $entry): self
     {
         return new self('catalogue: '.$entry);

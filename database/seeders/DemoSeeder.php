@@ -7,8 +7,10 @@ namespace Database\Seeders;
 use App\Models\Box;
 use App\Models\Dependency;
 use App\Models\Desk;
+use App\Models\ImageRecord;
 use App\Models\JournalEntry;
 use App\Models\Measurement;
+use App\Models\Medium;
 use App\Models\Network;
 use App\Models\Opening;
 use App\Models\Service;
@@ -35,7 +37,7 @@ class DemoSeeder extends Seeder
         User::query()->create(['name' => 'desk', 'password' => 'reading-room-demo', 'role' => 'guest']);
         $network = Network::query()->create([
             'name' => 'Thistledown Seed Library', 'prefix' => '172.22.8.0/24', 'router' => '172.22.8.1', 'pool_first' => '172.22.8.100', 'pool_last' => '172.22.8.199',
-            'domain' => 'thistledown.home.arpa', 'wan' => '203.0.113.27', 'time_zone' => 'Europe/London',
+            'domain' => 'thistledown.home.arpa', 'wan' => '203.0.113.27', 'time_zone' => 'Europe/London', 'country' => 'GB', 'ssids' => "Thistledown\nThistledown reading room",
         ]);
         $boxes = collect(self::BOXES)->map(fn (array $spec, string $name): Box => $this->box($network, $name, ...$spec))->all();
         $boxes['seedpress']->update(['silent_since' => now()->subHours(3), 'answered_at' => now()->subHours(3)]);
@@ -46,6 +48,10 @@ class DemoSeeder extends Seeder
         Dependency::query()->create(['box_id' => $boxes['culvert']->id, 'on_box_id' => $boxes['sieve']->id, 'what' => 'names']);
         Desk::query()->create(['name' => 'the reading room desk', 'system' => 'lsblk', 'usb_plug' => 'USB-A', 'card_slot' => false, 'local_names' => true, 'login_client' => true, 'plain_editor' => true, 'file_copier' => true, 'administrator' => true, 'sleeps' => true, 'restarts' => false, 'hours' => 7, 'watts' => 28]);
         Desk::query()->create(['name' => 'the fair-day laptop', 'system' => 'get-disk', 'usb_plug' => 'USB-C', 'card_slot' => true, 'local_names' => false, 'login_client' => true, 'plain_editor' => false, 'file_copier' => true, 'administrator' => false, 'sleeps' => true, 'restarts' => true, 'hours' => 2, 'watts' => 9]);
+        $image = ImageRecord::query()->create(['label' => 'plain server, autumn', 'kind' => 'server-64', 'version' => '2026-10', 'packed_bytes' => 520000000, 'unpacked_bytes' => 2750000000, 'sha256' => hash('sha256', 'thistledown'), 'origin' => 'author', 'checked_at' => now()->subDays(20)]);
+        Medium::query()->create(['label' => 'LARDER-1', 'kind' => 'card', 'serial' => '0x4b1e7700', 'bytes' => 31914983424, 'purpose' => 'larder starts from it', 'image_record_id' => $image->id, 'box_id' => $boxes['larder']->id, 'may_be_wiped' => false, 'place' => 'in larder']);
+        Medium::query()->create(['label' => 'SPARE-2', 'kind' => 'card', 'serial' => '0x4b1e7702', 'bytes' => 31914983424, 'purpose' => 'spare', 'may_be_wiped' => true, 'place' => 'tin on the reading room shelf']);
+        Medium::query()->create(['label' => 'SEED SCANS 2024', 'kind' => 'drive', 'serial' => 'SEEDSCANS24', 'bytes' => 2000398934016, 'purpose' => 'the second copy of the seed scans', 'may_be_wiped' => false, 'place' => 'office drawer']);
         Measurement::query()->create(['box_id' => $boxes['larder']->id, 'megabytes' => 104, 'idle' => 0.71]);
         Measurement::query()->create(['box_id' => $boxes['larder']->id, 'board_celsius' => 69, 'room_celsius' => 22]);
     }

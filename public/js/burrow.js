@@ -82,6 +82,43 @@
     setTimeout(() => { button.textContent = said; }, 1600);
   };
 
+  // Where the browser can write into a folder that the person opens, the files go straight onto the card.
+  const writer = document.querySelector('[data-write-card]');
+  if (writer && window.showDirectoryPicker) {
+    writer.hidden = false;
+    writer.addEventListener('click', async () => {
+      const told = document.querySelector('[data-card-told]');
+      try {
+        const folder = await window.showDirectoryPicker({ mode: 'readwrite' });
+        const names = [];
+        for (const part of document.querySelectorAll('[data-card-file]')) {
+          const file = await folder.getFileHandle(part.dataset.cardFile, { create: true });
+          const out = await file.createWritable();
+          const bytes = Uint8Array.from(atob(part.querySelector('a[download]').href.split(',')[1] || ''), (one) => one.charCodeAt(0));
+          await out.write(bytes);
+          await out.close();
+          names.push(part.dataset.cardFile);
+        }
+        told.textContent = 'Written into “' + folder.name + '”: ' + names.join(', ') + '. Eject it before you pull the card.';
+      } catch (problem) {
+        told.textContent = problem.name === 'AbortError' ? 'No folder was opened; nothing was written.' : 'Could not write there: ' + problem.message;
+      }
+      told.hidden = false;
+    });
+  }
+
+  // Files dropped anywhere on a drop field are as good as chosen ones.
+  document.querySelectorAll('[data-drop]').forEach((field) => {
+    const input = field.querySelector('input[type=file]');
+    ['dragover', 'dragleave', 'drop'].forEach((kind) => field.addEventListener(kind, (event) => {
+      event.preventDefault();
+      field.classList.toggle('over', kind === 'dragover');
+      if (kind === 'drop' && event.dataTransfer.files.length > 0) {
+        input.files = event.dataTransfer.files;
+      }
+    }));
+  });
+
   // Countdowns carry the moment they end and are worked out from it, so a reload changes nothing.
   const title = document.title;
   const rung = new Set();

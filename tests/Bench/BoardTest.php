@@ -193,3 +193,23 @@ test('the package index is a file that Debian\'s tools could read', function ():
         expect(run('dpkg --validate-version '.escapeshellarg($version[1]))['exit'])->toBe(0);
     }
 });
+
+test('a board takes the address that its card gives, by either school', function (string $school): void {
+    $files = $school === 'network-config'
+        ? array_replace(written(), ['network-config' => "version: 2\nethernets:\n  wired:\n    match:\n      name: \"e*\"\n    dhcp4: false\n    addresses: [172.22.8.44/24]\n    routes:\n      - to: default\n        via: 172.22.8.1\n"])
+        : written() + ['cmdline.txt' => "console=tty1 root=PARTUUID=1-02 rootwait ip=172.22.8.44::172.22.8.1:255.255.255.0:wren:eth0:off\n"];
+    expect((new Linter)->lint(new CardFolder($files))->codes())->toBe([]);
+    $this->bench->boot($files);
+    $this->bench->until(fn () => $this->bench->isOpen('127.22.8.44', 22));
+    expect($this->bench->board()['address'])->toBe('172.22.8.44');
+})->with(['network-config', 'cmdline.txt']);
+
+test('what is secret on a card does not reach the state of the bench', function (): void {
+    $psk = hash_pbkdf2('sha1', 'seed drawer open', 'Thistledown', 4096, 64);
+    $hash = crypt('seeds in paper bags', '$6$thistle0$');
+    $files = ['ssh' => '', 'userconf.txt' => "warden:{$hash}\n", 'wpa_supplicant.conf' => "country=GB\nnetwork={\n    ssid=\"Thistledown\"\n    psk={$psk}\n}\nnetwork={\n    ssid=\"fair\"\n    key_mgmt=SAE\n    sae_password=\"feather and husk\"\n}\n", 'network-settings.txt' => "wifi_key={$psk}\n"];
+    $this->bench->boot($files);
+    $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
+    $found = array_values(array_filter([$psk, $hash, 'feather and husk', 'seed drawer open', 'seeds in paper bags'], fn (string $secret): bool => str_contains(stripslashes($this->bench->state()), $secret)));
+    expect($found)->toBe([])->and($this->bench->state())->toContain('userconf.txt');
+});

@@ -3,10 +3,12 @@
 declare(strict_types=1);
 
 use Bench\FirstBoot as BenchBoot;
+use Burrow\Board\DeskSystem;
 use Burrow\Card\BootFilesWriter;
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFile;
 use Burrow\Card\CardFolder;
+use Burrow\Card\Checksum;
 use Burrow\Card\DeclarativeWriter;
 use Burrow\Card\FirmwareWriter;
 use Burrow\Card\FirstBoot;
@@ -19,10 +21,13 @@ use Burrow\Card\Sha512Crypt;
 use Burrow\Card\StaticAddress;
 use Burrow\Card\WifiNetwork;
 use Burrow\Card\WifiSecurity;
+use Burrow\Card\WriteCommands;
+use Burrow\Intake\BlockDevice;
 use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
 use Burrow\Net\SshPublicKey;
+use Burrow\Quantity\Bytes;
 use Symfony\Component\Yaml\Yaml;
 
 // The schools of first settings, each file read by the program that reads it on the box.
@@ -205,4 +210,68 @@ test('what any school writes, the linter passes and a bench board boots', functi
         expect((new Linter)->lint(folderOf([$own]), new CardContext($image))->codes())->toBe([])
             ->and($own->text())->toContain("host={$settings->name->label}\n");
     }
+});
+
+test('the commands that write a card do what they say', function (): void {
+    // A file stands in for the disk; sudo and udisksctl only pass on, so that all the rest is real.
+    $folder = scratch();
+    mkdir("{$folder}/bin");
+    file_put_contents("{$folder}/bin/sudo", "#!/bin/sh\nexec \"\$@\"\n");
+    file_put_contents("{$folder}/bin/udisksctl", "#!/bin/sh\nexit 0\n");
+    run("chmod +x {$folder}/bin/*");
+    $image = random_bytes(3_000_000);
+    file_put_contents("{$folder}/it's an image.img", $image);
+    run("xz --keep \"{$folder}/it's an image.img\" && rm \"{$folder}/it's an image.img\"");
+    file_put_contents("{$folder}/disk", str_repeat("\xAA", 8_000_000));
+    $target = new BlockDevice('sdb', Bytes::of(8_000_000), null, 'x', 'usb', true, false, [], [], "{$folder}/disk");
+    foreach (WriteCommands::for(DeskSystem::Lsblk, $target, "it's an image.img.xz") as $command) {
+        $done = run("PATH={$folder}/bin:\$PATH; {$command->command}", folder: $folder);
+        expect([$command->title, $done['exit']])->toBe([$command->title, 0]);
+        $command->title !== 'Verify' ?: expect($done['out'])->toContain('SAME');
+    }
+    expect(substr((string) file_get_contents("{$folder}/disk"), 0, 3_000_000) === $image)->toBeTrue();
+    $verify = array_values(array_filter(WriteCommands::for(DeskSystem::Lsblk, $target, "it's an image.img"), fn ($one): bool => $one->title === 'Verify'))[0];
+    file_put_contents("{$folder}/disk", 'x'.substr((string) file_get_contents("{$folder}/disk"), 1));
+    expect(run("PATH={$folder}/bin:\$PATH; {$verify->command}", folder: $folder)['exit'])->not->toBe(0);
+
+    $capacity = WriteCommands::capacityTest($target)->command;
+    expect(run("PATH={$folder}/bin:\$PATH; {$capacity}", folder: $folder)['out'])->toContain('GENUINE');
+    // A counterfeit writes the second half over the first.
+    [$write, $read] = explode("\n", $capacity);
+    run("PATH={$folder}/bin:\$PATH; {$write}; tail --bytes=4000000 disk > half; cat half half > disk", folder: $folder);
+    expect(run("PATH={$folder}/bin:\$PATH; {$read}", folder: $folder)['out'])->not->toContain('GENUINE');
+});
+
+test('our commands for the desk are shell that parses and shellcheck likes', function (): void {
+    $target = new BlockDevice('disk4', Bytes::giga(32), null, 'x', 'usb', true, false, [], [], '/dev/disk/by-id/usb-x y');
+    foreach ([DeskSystem::Lsblk, DeskSystem::Diskutil] as $system) {
+        foreach ([...WriteCommands::for($system, $target, 'it\'s "an" $image.img.xz'), WriteCommands::capacityTest($target)] as $command) {
+            $checked = run('shellcheck --shell=bash --severity=warning -', $command->command);
+            expect([$command->title, $checked['all']])->toBe([$command->title, '']);
+        }
+    }
+});
+
+test('sha256sum is read as it prints', function (): void {
+    $folder = scratch();
+    file_put_contents("{$folder}/image.img.xz", random_bytes(5000));
+    $printed = run('sha256sum image.img.xz', folder: $folder)['out'];
+    expect(Checksum::compare(hash_file('sha256', "{$folder}/image.img.xz"), $printed)->codes())->toBe(['card.checksum_matches'])
+        ->and(run(getcwd()."/burrow verify image.img.xz '{$printed}'", folder: $folder)['exit'])->toBe(0)
+        ->and(run(getcwd().'/burrow verify image.img.xz '.str_repeat('0', 64), folder: $folder)['exit'])->toBe(1)
+        ->and(run(getcwd().'/burrow verify nothing.img '.str_repeat('0', 64), folder: $folder)['exit'])->toBe(2);
+});
+
+test('a card folder is looked over and mended in the terminal', function (): void {
+    $folder = scratch();
+    mkdir("{$folder}/boot");
+    foreach (Yaml::parseFile('tests/Core/cards/broken/wpa-crlf.yaml')['files'] as $name => $text) {
+        file_put_contents("{$folder}/boot/{$name}", $text);
+    }
+    $told = run(getcwd().'/burrow lint boot --fix mended --image server-32-old', folder: $folder);
+    expect($told['exit'])->toBe(0)->and($told['out'])->toContain('warn card.crlf wpa_supplicant.conf:1')->toContain('mended: wpa_supplicant.conf: line ends were changed to LF')
+        ->and(file_get_contents("{$folder}/mended/wpa_supplicant.conf"))->not->toContain("\r")
+        ->and(supplicant((string) file_get_contents("{$folder}/mended/wpa_supplicant.conf"))['ok'])->toBeTrue()
+        ->and(run(getcwd().'/burrow lint boot --fix mended', folder: $folder)['exit'])->toBe(2)
+        ->and(run(getcwd().'/burrow lint boot --image server-64', folder: $folder)['out'])->toContain('card.school_not_read');
 });

@@ -83,7 +83,7 @@ test('a good name goes on to the card', function (): void {
 test('a card by key', function (): void {
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16']);
     $page = $this->asKeeper()->post("/boxes/{$box->id}/card", ['user' => 'warden', 'public_key' => WEB_KEY, 'time_zone' => 'Europe/London', 'keyboard' => 'gb'])->assertOk()->assertSee('#cloud-config')->assertSee('Keys only');
-    preg_match('~base64,([A-Za-z0-9+/=]+)"~', (string) $page->getContent(), $zip);
+    preg_match('~application/zip;base64,([A-Za-z0-9+/=]+)"~', (string) $page->getContent(), $zip);
     $file = scratch().'/card.zip';
     file_put_contents($file, base64_decode($zip[1]));
     $listed = run("unzip -p {$file} user-data");

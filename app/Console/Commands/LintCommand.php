@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Card\CardZip;
+use App\Catalogue\Catalogue;
+use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
+use Burrow\Card\Fixer;
 use Burrow\Card\Linter;
 use Illuminate\Console\Command;
 
@@ -12,13 +16,11 @@ final class LintCommand extends Command
 {
     use TellsFindings;
 
-    private const LARGEST = 1024 * 1024;
-
-    protected $signature = 'burrow:lint {dir : the folder of a card\'s boot partition} {--json : everything as JSON}';
+    protected $signature = 'burrow:lint {dir : the folder of a card\'s boot partition} {--image= : the image on it, by its id in the catalogue} {--started : the card has been in a board that was powered} {--fix= : write mended copies into this new folder} {--json : everything as JSON}';
 
     protected $description = 'Looks over a card\'s first-boot files';
 
-    public function handle(): int
+    public function handle(Catalogue $catalogue): int
     {
         $dir = rtrim((string) $this->argument('dir'), '/');
         if (! is_dir($dir)) {
@@ -29,12 +31,50 @@ final class LintCommand extends Command
         $files = [];
         foreach (scandir($dir) ?: [] as $name) {
             // Kernels and firmware lie beside the settings; they are not text and not looked at.
-            if (is_file("{$dir}/{$name}") && filesize("{$dir}/{$name}") < self::LARGEST) {
+            if (is_file("{$dir}/{$name}") && filesize("{$dir}/{$name}") <= CardZip::LARGEST) {
                 $files[$name] = (string) file_get_contents("{$dir}/{$name}");
             }
         }
-        $findings = (new Linter)->lint(new CardFolder($files));
+        $wanted = $this->option('image');
+        $image = is_string($wanted) ? $catalogue->shelf()->images[$wanted] ?? null : null;
+        if (is_string($wanted) && $image === null) {
+            $this->error("There is no image “{$wanted}” in the catalogue. Known: ".implode(', ', array_keys($catalogue->shelf()->images)).'.');
+
+            return 2;
+        }
+        $folder = new CardFolder($files);
+        $known = new CardContext($image, started: (bool) $this->option('started'));
+        $findings = (new Linter)->lint($folder, $known);
+        $into = $this->option('fix');
+        if (is_string($into) && $into !== '' && ! $this->mend($folder, $known, $into)) {
+            return 2;
+        }
 
         return $this->option('json') ? $this->json($findings, $findings->blocks() ? 1 : 0) : $this->tell($findings);
+    }
+
+    /** Mended copies go into a folder of their own; nothing is written over. */
+    private function mend(CardFolder $folder, CardContext $known, string $into): bool
+    {
+        if (file_exists($into)) {
+            $this->error("{$into} is there already; mended copies go into a new folder.");
+
+            return false;
+        }
+        $fixed = (new Fixer)->fix($folder, $known);
+        if ($fixed->changes === []) {
+            $this->line('mended: nothing; what is found is for you to decide');
+
+            return true;
+        }
+        mkdir($into, 0755, true);
+        foreach ($fixed->folder->files as $name => $text) {
+            file_put_contents($into.'/'.basename((string) $name), $text);
+        }
+        foreach ($fixed->changes as $change) {
+            $this->line("mended: {$change}");
+        }
+
+        return true;
     }
 }

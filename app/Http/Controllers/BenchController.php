@@ -47,7 +47,7 @@ final class BenchController
         if ($box->stage === Box::IN_SERVICE && ! $box->on_bench) {
             return back(fallback: route('bench'))->with('told', "{$box->name} is a real box in service. On the bench it would be asked on loopback from then on; nothing was changed.");
         }
-        $files = array_filter(array_intersect_key($request->array('files'), array_flip(['user-data', 'meta-data', 'network-config'])), fn (mixed $text): bool => is_string($text) && strlen($text) < 100000);
+        $files = array_filter($request->array('files'), fn (mixed $text, mixed $name): bool => is_string($text) && strlen($text) < 100000 && is_string($name) && preg_match('/^[A-Za-z0-9._-]{1,60}$/D', $name) === 1, ARRAY_FILTER_USE_BOTH);
         // A browser sends CRLF from a text field; on the card the lines end as they were written.
         $files = array_map(fn (string $text): string => str_replace("\r\n", "\n", mb_scrub($text, 'UTF-8')), $files);
         $board = $this->catalogue->shelf()->boards[$box->board];

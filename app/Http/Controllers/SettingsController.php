@@ -7,7 +7,9 @@ namespace App\Http\Controllers;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use Burrow\Addresses\NetworkCheck;
+use Burrow\Card\WifiCheck;
 use Burrow\Sheet\Findings;
+use Burrow\Sheet\Place;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -15,7 +17,7 @@ use Illuminate\Http\Request;
 /** The network as the router hands it out. */
 final class SettingsController
 {
-    private const FIELDS = ['name', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'time_zone'];
+    private const FIELDS = ['name', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'time_zone', 'country', 'ssids'];
 
     public function edit(): View
     {
@@ -24,10 +26,14 @@ final class SettingsController
 
     public function update(Request $request): View|RedirectResponse
     {
-        $typed = array_map(fn (string $field): string => mb_substr($request->string($field)->trim()->value(), 0, 80), array_combine(self::FIELDS, self::FIELDS));
+        $typed = array_map(fn (string $field): string => mb_substr($request->string($field)->trim()->value(), 0, $field === 'ssids' ? 480 : 80), array_combine(self::FIELDS, self::FIELDS));
+        $typed['ssids'] = str_replace("\r", '', $typed['ssids']);
+        $typed['country'] = strtoupper($typed['country']);
         $check = NetworkCheck::of($typed['prefix'], $typed['router'], $typed['pool_first'], $typed['pool_last'], $typed['domain'], $typed['time_zone']);
-        if ($check->network === null) {
-            return view('settings.edit', ['typed' => $typed, 'findings' => $check->findings]);
+        $country = $typed['country'] === '' ? Findings::of() : WifiCheck::country($typed['country'], $typed['time_zone'], Place::field('country'));
+        $findings = $check->findings->and($country);
+        if ($check->network === null || $country->blocks()) {
+            return view('settings.edit', ['typed' => $typed, 'findings' => $findings]);
         }
         $network = Network::home();
         $network->update(['wan' => $typed['wan'] ?: null, 'name' => $typed['name'] ?: 'The network'] + $typed);

@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Fields are texts in UTF-8. A list in the place of one is somebody's experiment, and counts as not sent. */
 final class PlainInput
 {
-    private const LISTS = ['files', 'along', 'plugged'];
+    private const LISTS = ['files', 'along', 'plugged', 'schools'];
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response

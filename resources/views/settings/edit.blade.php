@@ -13,6 +13,8 @@
                 <x-field name="pool_first" label="Handed out from" :value="$typed['pool_first']" :findings="$findings" code />
                 <x-field name="pool_last" label="to" :value="$typed['pool_last']" :findings="$findings" code />
                 <x-field name="wan" label="Address outside" :value="$typed['wan'] ?? ''" :findings="$findings" code />
+                <x-field name="country" label="Country of the radios" :value="$typed['country'] ?? ''" :findings="$findings" code maxlength="2" hint="Two capital letters (ISO 3166); it decides the channels, by law." />
+                <x-field name="ssids" label="Wi-Fi networks, one a line" :value="$typed['ssids'] ?? ''" :findings="$findings" area code hint="Their names only. A card that spells one differently is found before it costs an evening." />
                 <x-field name="time_zone" label="Time zone" :value="$typed['time_zone']" :findings="$findings" code />
             </div>
         </div>

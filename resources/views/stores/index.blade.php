@@ -8,4 +8,5 @@
             <tbody>@foreach ($stores as $store)<tr><td><a href="{{ route('box', $store->box_id) }}" data-stop>{{ $store->box->called() }}</a></td><td>{{ $store->bytes ? \Burrow\Quantity\Bytes::of($store->bytes)->decimal().' = '.\Burrow\Quantity\Bytes::of($store->bytes)->binary() : '' }}<br><span class="mono soft">{{ $store->serial }}</span></td><td class="mono">{{ $store->mount_point }}</td><td class="mono">{{ $store->share }}</td><td class="mono">{{ $store->uuid }}</td></tr>@endforeach</tbody>
         </table></div>
     @endif
+    <p class="row"><a href="{{ route('media') }}">Register of cards and disks</a> <a href="{{ route('target') }}">Which disk an image goes on</a></p>
 </x-page>

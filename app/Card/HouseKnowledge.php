@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Card;
+
+use App\Catalogue\Catalogue;
+use App\Models\Box;
+use App\Models\BoxJob;
+use App\Models\Network;
+use Burrow\Card\CardContext;
+use Burrow\Net\Ipv4;
+use Burrow\Role\Role;
+
+/** What the household's records say of a box's card: image, network, other boxes, whether it was started before. */
+final class HouseKnowledge
+{
+    /** @param  ?Box  $box  null when the card belongs to none that is known */
+    public static function of(?Box $box, Network $network, Catalogue $catalogue): CardContext
+    {
+        $others = Box::query()->when($box, fn ($query, Box $one) => $query->whereKeyNot($one->id))->get(['id', 'name', 'address']);
+        $taken = [];
+        foreach ($others as $other) {
+            $address = $other->ipv4();
+            if ($address instanceof Ipv4) {
+                $taken[$address->number] = $other->called();
+            }
+        }
+        $roles = $box === null ? [] : array_filter($box->jobs->map(fn (BoxJob $job): ?Role => $catalogue->role($job->role))->all());
+        $schools = $box === null ? [] : $box->jobs->pluck('school')->all();
+
+        return new CardContext(
+            image: $box === null ? null : $catalogue->shelf()->images[$box->image ?? ''] ?? null,
+            network: $network->asLocalNetwork(),
+            names: array_values(array_filter($others->pluck('name')->all(), is_string(...))),
+            taken: $taken,
+            ssids: $network->ssids(),
+            started: $box?->host_key !== null,
+            lastInstance: $box?->instance,
+            containers: in_array('container', $schools, true) || array_filter($roles, fn (Role $role): bool => in_array($role->id, ['container-host', 'cluster-node'], true)) !== [],
+            sixtyFour: array_filter($roles, fn (Role $role): bool => $role->bits === 64) !== [],
+        );
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Card;
+
+use App\Catalogue\Catalogue;
+use App\Models\Desk;
+use App\Models\ImageRecord;
+use App\Models\Medium;
+use Burrow\Board\CardKind;
+use Burrow\Board\DeskSystem;
+use Burrow\Board\ImageKind;
+use Burrow\Card\DeskCommand;
+use Burrow\Card\TargetGuard;
+use Burrow\Card\WriteCommands;
+use Burrow\Card\WriteTime;
+use Burrow\Intake\BlockDevice;
+use Burrow\Intake\Intake;
+use Burrow\Quantity\Bytes;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Place;
+use Illuminate\Http\Request;
+
+/** What was chosen and pasted to find the disk that an image goes on. Nothing of it is kept. */
+final readonly class TargetRequest
+{
+    /**
+     * @param  array<string, string>  $typed
+     * @param  list<DeskCommand>  $commands  only after the disk's name was typed back
+     */
+    private function __construct(
+        public array $typed,
+        public ?ImageRecord $record,
+        public ImageKind $image,
+        public CardKind $card,
+        public DeskSystem $system,
+        public ?TargetGuard $guard,
+        public Findings $findings,
+        public array $commands,
+        public ?DeskCommand $capacity,
+    ) {
+    }
+
+    public static function from(Request $request, Catalogue $catalogue): self
+    {
+        $typed = [];
+        foreach (['desk' => 120, 'card' => 40, 'before' => Intake::LIMIT, 'after' => Intake::LIMIT, 'file' => 120, 'typed_name' => 200] as $field => $longest) {
+            $typed[$field] = mb_substr($request->string($field)->value(), 0, $longest);
+        }
+        $typed['drive'] = $request->boolean('drive') ? '1' : '';
+        $record = ImageRecord::query()->find($request->integer('image'));
+        $shelf = $catalogue->shelf();
+        $image = $shelf->images[$record->kind ?? ''] ?? $shelf->images['server-64'];
+        $card = $shelf->cards[$typed['card']] ?? $shelf->cards['card-32-a1'];
+        $system = Desk::query()->where('name', $typed['desk'])->first()?->computer()->system ?? Desk::query()->orderBy('id')->first()?->computer()->system ?? DeskSystem::Lsblk;
+        $typed['file'] = trim($typed['file']) === '' ? 'image.img.xz' : trim($typed['file']);
+        $findings = Findings::of();
+        $guard = null;
+        if (trim($typed['after']) !== '') {
+            [$after, $read] = self::disks($typed['after'], $system, 'after');
+            [$before, $readBefore] = trim($typed['before']) === '' ? [null, Findings::of()] : self::disks($typed['before'], $system, 'before');
+            $findings = $read->and($readBefore);
+            $guard = $findings->blocks() ? null : TargetGuard::among($after, $before, self::size($record, $image), $typed['drive'] !== '', array_values(Medium::query()->get()->map(fn (Medium $one) => $one->known())->all()));
+        }
+        [$commands, $capacity, $told] = self::commands($guard?->target, $system, $typed);
+
+        return new self($typed, $record, $image, $card, $system, $guard, $findings->and($told), $commands, $capacity);
+    }
+
+    public function time(): WriteTime
+    {
+        return new WriteTime(self::size($this->record, $this->image), $this->card->write, $this->card->read);
+    }
+
+    /** @return array{list<BlockDevice>, Findings} */
+    private static function disks(string $text, DeskSystem $system, string $field): array
+    {
+        $reading = Intake::standard()->read($system->value, $text);
+
+        return [$reading->all(BlockDevice::class), Findings::of(...array_map(fn (Finding $finding): Finding => $finding->at(Place::field($field)), $reading->findings->list))];
+    }
+
+    private static function size(?ImageRecord $record, ImageKind $image): Bytes
+    {
+        return $record?->unpacked_bytes === null ? $image->unpacked : Bytes::of((int) $record->unpacked_bytes);
+    }
+
+    /**
+     * @param  array<string, string>  $typed
+     * @return array{list<DeskCommand>, ?DeskCommand, Findings}
+     */
+    private static function commands(?BlockDevice $target, DeskSystem $system, array $typed): array
+    {
+        if ($target === null) {
+            return [[], null, Findings::of()];
+        }
+        if ($target->stable === null && $system !== DeskSystem::Diskutil) {
+            return [[], null, Findings::of(Finding::stop('card.target_without_name', 'The list holds no name that stays this disk\'s own.', 'Its letter or number may belong to another disk after the next replugging.', 'Make the list with the command as it is shown, its second line too.', Place::field('after')))];
+        }
+        if ($typed['typed_name'] === '') {
+            return [[], null, Findings::of()];
+        }
+        if (trim($typed['typed_name']) !== WriteCommands::nameOf($target)) {
+            return [[], null, Findings::of(Finding::stop('card.target_not_typed', 'That is not the name of this disk.', 'The commands are shown when it was typed letter by letter.', 'Compare it with the name above.', Place::field('typed_name')))];
+        }
+        if (preg_match('~[/\\\\\r\n]|^-~', $typed['file']) === 1) {
+            return [[], null, Findings::of(Finding::stop('card.image_file_name', '“'.$typed['file'].'” is not one file name.', 'The commands are typed in the folder where the image lies.', 'Its name without a path.', Place::field('file')))];
+        }
+
+        return [WriteCommands::for($system, $target, $typed['file']), $system === DeskSystem::Lsblk ? WriteCommands::capacityTest($target) : null, Findings::of()];
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Card;
+
+use Burrow\Board\DeskSystem;
+use Burrow\Intake\BlockDevice;
+use InvalidArgumentException;
+
+/** From a packed image to an ejected card, as commands for the desk computer's system. They name the disk so that it cannot be another one. */
+final class WriteCommands
+{
+    /**
+     * What a person types back before they see the commands: the by-id path, the unique id, or name and size where there is neither.
+     */
+    public static function nameOf(BlockDevice $target): string
+    {
+        return $target->stable ?? "{$target->name} {$target->size->count}";
+    }
+
+    /**
+     * @param  string  $image  file name of the image as it was downloaded
+     * @return non-empty-list<DeskCommand>
+     *
+     * @throws InvalidArgumentException for a file name with a path or a line break in it
+     */
+    public static function for(DeskSystem $system, BlockDevice $target, string $image): array
+    {
+        if ($image === '' || preg_match('~[/\\\\\r\n\x00]~', $image) === 1 || $image[0] === '-') {
+            throw new InvalidArgumentException('One file name, without a path.');
+        }
+
+        return match ($system) {
+            DeskSystem::Lsblk => self::lsblk($target->stable ?? '', $image),
+            DeskSystem::Diskutil => self::diskutil($target, $image),
+            DeskSystem::GetDisk => self::getDisk($target, $image),
+        };
+    }
+
+    /** The whole disk filled with a stream that repeats nowhere, and read back: what a counterfeit card cannot pass. */
+    public static function capacityTest(BlockDevice $target): DeskCommand
+    {
+        $stream = 'openssl enc -aes-256-ctr -nosalt -pbkdf2 -pass pass:capacity -in /dev/zero 2>/dev/null';
+        $disk = escapeshellarg($target->stable ?? '');
+
+        return new DeskCommand('Full-capacity test', "{$stream} | head --bytes={$target->size->count} | sudo dd of={$disk} bs=4M iflag=fullblock conv=fsync status=progress\n{$stream} | head --bytes={$target->size->count} | sudo cmp - {$disk} && echo GENUINE", '“GENUINE”. A difference means that the card holds less than it says: take it back. Everything on it is gone.');
+    }
+
+    /** @return non-empty-list<DeskCommand> */
+    private static function lsblk(string $disk, string $image): array
+    {
+        $path = escapeshellarg($disk);
+        $plain = self::plain($image);
+        $file = escapeshellarg($plain);
+
+        return [
+            ...($plain === $image ? [] : [new DeskCommand('Unpack', (str_ends_with($image, '.xz') ? 'xz --decompress --keep ' : (str_ends_with($image, '.zip') ? 'unzip ' : 'gunzip --keep ')).escapeshellarg($image), 'A file without the last ending beside it, several times as large.')]),
+            new DeskCommand('Let go of it', "for part in {$path}-part*; do udisksctl unmount --block-device \"\$part\"; done", '“Unmounted …” for each partition, or that it was not mounted. Windows of the file manager may close.'),
+            new DeskCommand('Write', "sudo dd if={$file} of={$path} bs=4M conv=fsync status=progress", 'Bytes that count up. At the end it stands still while the last of them go out: that is usual.'),
+            new DeskCommand('Flush', 'sync', 'Nothing, after a moment.'),
+            new DeskCommand('Verify', "sudo cmp --bytes=\"\$(stat --format=%s {$file})\" {$file} {$path} && echo SAME", '“SAME”. This proves the copy, not where the image came from.'),
+            new DeskCommand('Eject', "udisksctl power-off --block-device {$path}", 'Nothing; now it may be pulled.'),
+        ];
+    }
+
+    /** @return non-empty-list<DeskCommand> */
+    private static function diskutil(BlockDevice $target, string $image): array
+    {
+        $plain = self::plain($image);
+        $file = escapeshellarg($plain);
+        // The number may be another after replugging; the size is asked again in the same breath.
+        $sure = "test \"\$(diskutil info -plist {$target->name} | plutil -extract TotalSize raw -)\" = {$target->size->count}";
+
+        return [
+            ...($plain === $image ? [] : [new DeskCommand('Unpack', (str_ends_with($image, '.zip') ? 'unzip ' : 'gunzip --keep ').escapeshellarg($image), 'A file without the last ending beside it. An .xz file is unpacked by opening it.')]),
+            new DeskCommand('Let go of it', "diskutil unmountDisk {$target->name}", '“Unmount of all volumes … was successful”.'),
+            new DeskCommand('Write', "{$sure} && sudo dd if={$file} of=/dev/r{$target->name} bs=4m", 'Nothing for minutes; Ctrl and T show how far it is.'),
+            new DeskCommand('Flush', 'sync', 'Nothing, after a moment.'),
+            new DeskCommand('Verify', "{$sure} && sudo cmp -n \"\$(stat -f %z {$file})\" {$file} /dev/r{$target->name} && echo SAME", '“SAME”. This proves the copy, not where the image came from.'),
+            new DeskCommand('Eject', "diskutil eject {$target->name}", '“… ejected”; now it may be pulled.'),
+        ];
+    }
+
+    /** @return non-empty-list<DeskCommand> */
+    private static function getDisk(BlockDevice $target, string $image): array
+    {
+        $plain = self::plain($image);
+        $quote = fn (string $text): string => "'".str_replace("'", "''", $text)."'";
+        $file = $quote($plain);
+        $sure = '$disk = Get-Disk -UniqueId '.$quote((string) $target->stable)."\nif (\$disk.Size -ne {$target->size->count} -or \$disk.IsSystem -or \$disk.IsBoot) { throw 'NOT THIS DISK' }";
+
+        return [
+            ...($plain === $image ? [] : [new DeskCommand('Unpack', str_ends_with($image, '.zip') ? 'Expand-Archive '.$quote($image).' -DestinationPath .' : 'tar -xf '.$quote($image), 'A file without the last ending beside it. What tar cannot open, the writing tool unpacks by itself.')]),
+            new DeskCommand('Let go of it', "{$sure}\nClear-Disk -UniqueId \$disk.UniqueId -RemoveData -RemoveOEM", 'It asks once more; say yes only for this size.'),
+            new DeskCommand('Write', "{$sure}\n\$from = [IO.File]::OpenRead((Resolve-Path {$file}))\n\$to = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'ReadWrite')\n\$from.CopyTo(\$to, 4MB); \$to.Flush(\$true); \$to.Close(); \$from.Close()", 'Nothing for minutes. Afterwards it may offer to format a disk: cancel.'),
+            new DeskCommand('Verify', "Get-FileHash {$file} -Algorithm SHA256", 'The hash of what was written. The writing tool\'s own “verify” proves the copy.'),
+            new DeskCommand('Eject', "(New-Object -ComObject Shell.Application).Namespace(17).Items() | Where-Object { \$_.Type -match 'USB|SD' } | ForEach-Object { \$_.Name }", 'The names of what may be ejected; choose “Eject” there, and wait until it says that it may be removed.'),
+        ];
+    }
+
+    private static function plain(string $image): string
+    {
+        return (string) preg_replace('/\.(?:xz|gz|zip)$/', '', $image);
+    }
+}
