@@ -80,6 +80,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/card/images/{record}/checksum', [TargetController::class, 'checksum'])->name('image.checksum');
         Route::delete('/card/images/{record}', [TargetController::class, 'dropImage'])->name('image.drop');
         Route::post('/stores/media', [TargetController::class, 'keep'])->name('media.keep');
+        Route::post('/stores/media/{medium}/took', [TargetController::class, 'took'])->name('media.took');
         Route::delete('/stores/media/{medium}', [TargetController::class, 'drop'])->name('media.drop');
         Route::post('/bench/card', [BenchController::class, 'card'])->name('bench.card');
         Route::post('/bench/power', [BenchController::class, 'power'])->name('bench.power');

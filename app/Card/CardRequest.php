@@ -72,7 +72,7 @@ final readonly class CardRequest
     /** @return array<string, string> the fields as they stand before anything was typed */
     public static function blank(ImageKind $image): array
     {
-        $fields = ['user' => 'warden', 'public_key' => '', 'time_zone' => '', 'keyboard' => 'gb', 'country' => '', 'fixed' => 'router', 'user_data' => '', 'kernel_line' => '', 'firmware' => '', 'marker' => $image->markers[0] ?? ''];
+        $fields = ['user' => 'warden', 'public_key' => '', 'time_zone' => '', 'keyboard' => 'gb', 'country' => '', 'fixed' => 'router', 'user_data' => '', 'kernel_line' => '', 'firmware' => '', 'marker' => $image->markers[0] ?? '', 'series_base' => '', 'series_count' => '1', 'series_first' => ''];
         foreach (self::NETWORKS as $n) {
             $fields += ["ssid_{$n}" => '', "security_{$n}" => WifiSecurity::Wpa2->value, "hidden_{$n}" => ''];
         }

@@ -30,6 +30,19 @@ final class CardZip
         });
     }
 
+    /** @param  array<string, CardFolder>  $folders  a folder for each card */
+    public static function ofFolders(array $folders): string
+    {
+        $files = [];
+        foreach ($folders as $folder => $card) {
+            foreach ($card->files as $name => $text) {
+                $files["{$folder}/{$name}"] = $text;
+            }
+        }
+
+        return self::of(new CardFolder($files));
+    }
+
     /** The small files at the top of a zip, or in the one folder that it holds; null when it is no zip. */
     public static function read(string $bytes): ?CardFolder
     {

@@ -18,6 +18,7 @@ use Burrow\Card\WriteTime;
 use Burrow\Intake\BlockDevice;
 use Burrow\Intake\Intake;
 use Burrow\Quantity\Bytes;
+use Burrow\Quantity\Rate;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
@@ -40,6 +41,8 @@ final readonly class TargetRequest
         public Findings $findings,
         public array $commands,
         public ?DeskCommand $capacity,
+        public ?Medium $medium,
+        public Bytes $size,
     ) {
     }
 
@@ -66,12 +69,17 @@ final readonly class TargetRequest
         }
         [$commands, $capacity, $told] = self::commands($guard?->target, $system, $typed);
 
-        return new self($typed, $record, $image, $card, $system, $guard, $findings->and($told), $commands, $capacity);
+        $serial = $guard?->target?->serial;
+
+        return new self($typed, $record, $image, $card, $system, $guard, $findings->and($told), $commands, $capacity, $serial === null ? null : Medium::query()->where('serial', $serial)->first(), self::size($record, $image));
     }
 
+    /** By what was measured on this very card before, else by the catalogue. */
     public function time(): WriteTime
     {
-        return new WriteTime(self::size($this->record, $this->image), $this->card->write, $this->card->read);
+        $measured = $this->medium?->write_mbyte;
+
+        return new WriteTime($this->size, $measured === null ? $this->card->write : Rate::megabytesPerSecond($measured), $this->card->read, $measured !== null);
     }
 
     /** @return array{list<BlockDevice>, Findings} */

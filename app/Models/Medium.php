@@ -18,7 +18,7 @@ class Medium extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['may_be_wiped' => 'boolean'];
+    protected $casts = ['may_be_wiped' => 'boolean', 'write_mbyte' => 'float'];
 
     /** @return BelongsTo<Box, $this> */
     public function box(): BelongsTo

@@ -39,6 +39,7 @@ return new class extends Migration
             $table->foreignId('box_id')->nullable()->constrained()->nullOnDelete();
             $table->boolean('may_be_wiped');
             $table->string('place', 120)->default('');
+            $table->double('write_mbyte')->nullable();
             $table->timestamps();
         });
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use Tests\Browser\Chrome;
 
-const PAGES = ['/', '/reach', '/ports', '/addresses', '/boxes', '/boxes/2', '/boxes/6', '/stores', '/upkeep', '/journal', '/bench', '/catalogue', '/catalogue?kind=board', '/settings', '/settings/desks', '/plan/paper?role=print-host', '/plan?seat=%40larder&role=dns-filter', '/plan?seat=desk&role=dns-filter', '/plan?supply=outputs-4&role=print-host&also=dns-filter&hub=hub-4&plugged=camera&room=35', '/plan', '/plan?supply=charger-1a', '/boxes/2/name', '/boxes/2/card', '/find?q=22'];
+const PAGES = ['/', '/reach', '/ports', '/addresses', '/boxes', '/boxes/2', '/boxes/6', '/stores', '/upkeep', '/journal', '/bench', '/catalogue', '/catalogue?kind=board', '/settings', '/settings/desks', '/plan/paper?role=print-host', '/plan?seat=%40larder&role=dns-filter', '/plan?seat=desk&role=dns-filter', '/plan?supply=outputs-4&role=print-host&also=dns-filter&hub=hub-4&plugged=camera&room=35', '/plan', '/plan?supply=charger-1a', '/card/target', '/card/lint', '/stores/media', '/boxes/2/name', '/boxes/2/card', '/find?q=22'];
 
 test('no page has a serious fault of access, in either theme', function (string $theme): void {
     resetDemo();

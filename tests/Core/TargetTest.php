@@ -5,12 +5,17 @@ declare(strict_types=1);
 use Burrow\Board\DeskSystem;
 use Burrow\Card\Checksum;
 use Burrow\Card\KnownMedium;
+use Burrow\Card\Series;
 use Burrow\Card\TargetGuard;
 use Burrow\Card\WriteCommands;
 use Burrow\Card\WriteTime;
 use Burrow\Drawing\DiskBars;
 use Burrow\Intake\BlockDevice;
 use Burrow\Intake\Intake;
+use Burrow\Net\AddressRange;
+use Burrow\Net\Ipv4;
+use Burrow\Net\LocalNetwork;
+use Burrow\Net\Prefix;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Rate;
 
@@ -165,3 +170,13 @@ test('mutated disk lists are facts or findings, never an exception', function (s
         expect($guard->findings->count() + $reading->findings->count())->toBeGreaterThan(0);
     }
 })->with(['lsblk', 'diskutil', 'get-disk']);
+
+test('a series steps over the pool, the router and what is taken, and ends with the network', function (): void {
+    $network = new LocalNetwork(Prefix::parse('172.22.8.0/28'), Ipv4::parse('172.22.8.1'), AddressRange::between(Ipv4::parse('172.22.8.6'), Ipv4::parse('172.22.8.9')), 'x');
+    $series = fn (int $count, string $first): Series => Series::of('bed', $count, Ipv4::parse($first), $network, ['bed-9'], [Ipv4::parse('172.22.8.4')->number => 'larder']);
+    expect(array_map(fn (array $one): string => "{$one['name']} {$one['address']}", $series(4, '172.22.8.0')->members))->toBe(['bed-1 172.22.8.2', 'bed-2 172.22.8.3', 'bed-3 172.22.8.5', 'bed-4 172.22.8.10'])
+        ->and($series(9, '172.22.8.2')->findings->codes())->toContain('addresses.name_taken')
+        ->and($series(8, '172.22.8.2')->findings->codes())->toBe([])
+        ->and($series(8, '172.22.8.10')->findings->codes())->toBe(['card.series_too_long'])
+        ->and(fn () => $series(41, '172.22.8.2'))->toThrow(InvalidArgumentException::class);
+});

@@ -33,7 +33,7 @@ test('a card folder is looked over', function (): void {
     file_put_contents("{$folder}/ssh.txt", '');
     $result = burrowCommand("lint {$folder}");
     expect($result['exit'])->toBe(1)
-        ->and($result['out'])->toMatch('/^stop card\.no_cloud_config_line user-data:1 /m')->toMatch('/^stop card\.marker_extension ssh\.txt /m');
+        ->and($result['out'])->toMatch('/^stop card\.no_cloud_config_line user-data:1:1 /m')->toMatch('/^stop card\.marker_extension ssh\.txt /m');
     $json = json_decode(burrowCommand("lint {$folder} --json")['out'], true);
     expect(array_column($json, 'code'))->toContain('card.no_meta_data')
         ->and(burrowCommand('lint /nonexistent')['exit'])->toBe(2);

@@ -34,13 +34,11 @@ function kept(string ...$texts): array
         $name = (string) current((array) $table);
         $all .= json_encode(DB::table($name)->get());
     }
-    foreach (glob('{'.storage_path('logs').','.storage_path('framework/sessions').','.getcwd().'/var/test/log}/*', GLOB_BRACE) ?: [] as $file) {
-        $all .= is_file($file) ? file_get_contents($file) : '';
-    }
-
     $all .= json_encode(session()->all());
 
-    return array_values(array_filter($texts, fn (string $text): bool => str_contains($all, $text)));
+    $folders = implode(' ', array_map(escapeshellarg(...), array_filter([storage_path('logs'), storage_path('framework/sessions'), getcwd().'/var/test/log'], is_dir(...))));
+
+    return array_values(array_filter($texts, fn (string $text): bool => str_contains($all, $text) || run('grep --recursive --fixed-strings --quiet -e '.escapeshellarg($text)." {$folders}")['exit'] === 0));
 }
 
 test('a card with a radio: the key goes into the file, the passphrase nowhere', function (): void {
@@ -170,4 +168,38 @@ test('the names of the house\'s radios are kept in the settings', function (): v
     expect(App\Models\Network::home()->ssids())->toBe(['Thistledown', 'fair'])->and(App\Models\Network::home()->country)->toBe('GB');
     $this->post('/settings', $network + ['country' => 'XX'])->assertOk()->assertSee('is no country code');
     $this->post('/settings', $network + ['country' => 'DE'])->assertRedirect();
+});
+
+test('several cards at once: names and addresses count up around what is taken', function (): void {
+    $box = newBox(['name' => 'bed', 'address' => '172.22.8.20']);
+    $page = $this->asKeeper()->post("/boxes/{$box->id}/card", typedCard(series_count: '4', series_base: 'bed', series_first: '172.22.8.14', ssid_1: 'Thistledown', security_1: 'wpa2', passphrase_1: 'seeds in paper bags'))->assertOk();
+    // .14 and .15 are lantern and seedpress, and .20 is the box itself.
+    expect(Box::query()->where('name', 'like', 'bed-%')->orderBy('id')->pluck('address', 'name')->all())->toBe(['bed-1' => '172.22.8.16', 'bed-2' => '172.22.8.17', 'bed-3' => '172.22.8.18', 'bed-4' => '172.22.8.19']);
+    $instances = Box::query()->where('name', 'like', 'bed-%')->pluck('instance')->all();
+    expect(count(array_unique($instances)))->toBe(4)->and(Box::query()->where('name', 'bed-2')->firstOrFail()->jobs->pluck('role')->all())->toBe($box->jobs->pluck('role')->all());
+    preg_match_all('~href="data:application/zip;base64,([^"]+)"~', (string) $page->getContent(), $zips);
+    $file = scratch().'/cards.zip';
+    file_put_contents($file, base64_decode(end($zips[1])));
+    expect(run("unzip -Z1 {$file}")['out'])->toContain('bed-1/user-data')->toContain('bed-4/network-config')
+        ->and(run("unzip -p {$file} bed-3/user-data")['out'])->toContain('hostname: bed-3');
+    // Once more the names are taken, and nothing is made.
+    $this->post("/boxes/{$box->id}/card", typedCard(series_count: '2', series_base: 'bed', series_first: '172.22.8.30'))->assertSee('Another box is called bed-1.');
+    $this->post("/boxes/{$box->id}/card", typedCard(series_count: '2', series_base: 'pot_', series_first: '172.22.8.30'))->assertSee('holds a character that host names cannot have');
+    $this->post("/boxes/{$box->id}/card", typedCard(series_count: '2', series_base: 'pot', series_first: 'tea'))->assertSee('is no IPv4 address');
+    expect(Box::query()->where('name', 'like', 'pot%')->count())->toBe(0);
+});
+
+test('two boxes with one host key are found', function (): void {
+    Box::query()->whereIn('name', ['larder', 'lantern'])->update(['host_key' => 'SHA256:same']);
+    $larder = Box::query()->where('name', 'larder')->firstOrFail();
+    $this->asKeeper()->get("/boxes/{$larder->id}")->assertSee('larder and lantern have one host key.');
+    $this->get('/boxes/'.Box::query()->where('name', 'dewpoint')->value('id'))->assertDontSee('have one host key');
+});
+
+test('the time of a writing is kept with its card', function (): void {
+    $spare = Medium::query()->where('label', 'SPARE-2')->firstOrFail();
+    $this->asKeeper()->post("/stores/media/{$spare->id}/took", ['minutes' => '3', 'bytes' => '2700000000']);
+    expect($spare->refresh()->write_mbyte)->toEqualWithDelta(15.0, 1e-9);
+    $this->post('/card/target', ['before' => file_get_contents('tests/Core/disks/lsblk-without.txt'), 'after' => file_get_contents('tests/Core/disks/lsblk-with.txt')])->assertSee('measured here on this card');
+    $this->from('/card/target')->post("/stores/media/{$spare->id}/took", ['minutes' => '0', 'bytes' => '2700000000'])->assertSessionHasErrors('minutes');
 });

@@ -11,7 +11,7 @@ function pages(): array
 {
     $box = Box::query()->where('name', 'larder')->firstOrFail();
 
-    return ['/', '/reach', '/ports', '/addresses', '/stores', '/upkeep', '/journal', '/find?q=22', '/boxes', "/boxes/{$box->id}", '/plan', '/plan/paper', '/settings/desks', "/boxes/{$box->id}/name", "/boxes/{$box->id}/card", '/bench', '/catalogue', '/settings'];
+    return ['/', '/reach', '/ports', '/addresses', '/stores', '/upkeep', '/journal', '/find?q=22', '/boxes', "/boxes/{$box->id}", '/plan', '/plan/paper', '/settings/desks', '/card/target', '/card/lint', '/stores/media', "/boxes/{$box->id}/name", "/boxes/{$box->id}/card", '/bench', '/catalogue', '/settings'];
 }
 
 test('nothing but the login opens to a stranger', function (): void {
@@ -36,7 +36,7 @@ test('every page opens to the keeper and to the guest', function (): void {
 test('a guest changes nothing', function (): void {
     $box = Box::query()->firstOrFail();
     $before = Box::query()->count();
-    foreach (['/plan', "/boxes/{$box->id}/name", "/boxes/{$box->id}/card", "/boxes/{$box->id}/run", "/boxes/{$box->id}/updated", '/bench/card', '/bench/power', '/bench/speed', '/catalogue', '/settings', '/settings/desks', '/plan/plan.yaml', '/plan/keep'] as $path) {
+    foreach (['/plan', "/boxes/{$box->id}/name", "/boxes/{$box->id}/card", "/boxes/{$box->id}/run", "/boxes/{$box->id}/updated", '/bench/card', '/bench/power', '/bench/speed', '/catalogue', '/settings', '/settings/desks', '/plan/plan.yaml', '/plan/keep', '/card/images', '/stores/media'] as $path) {
         $this->asGuest()->post($path)->assertForbidden()->assertSee('Guests may look at everything');
     }
     $this->asGuest()->delete("/boxes/{$box->id}")->assertForbidden();

@@ -22,8 +22,8 @@ function nasty(): array
 
 test('no form breaks, whatever is sent', function (): void {
     $box = Box::query()->where('name', 'larder')->firstOrFail();
-    $fields = ['name', 'address', 'user', 'public_key', 'first_password', 'time_zone', 'keyboard', 'role', 'also', 'board', 'supply', 'drive', 'because', 'school', 'along', 'seat', 'desk', 'hub', 'addon', 'cooling', 'from', 'system', 'hours', 'yaml', 'kind', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'board', 'on', 'speed', 'box', 'files', 'theme', 'megabytes', 'idle', 'part', 'reason', 'version', 'pasted'];
-    $paths = ['/plan', '/plan/keep', '/plan/drawer', '/plan/plan.yaml', '/settings/desks', "/boxes/{$box->id}/name", "/boxes/{$box->id}/card", "/boxes/{$box->id}/measured", '/bench/card', '/bench/power', '/bench/speed', '/catalogue', '/settings', '/theme'];
+    $fields = ['name', 'address', 'user', 'public_key', 'first_password', 'time_zone', 'keyboard', 'role', 'also', 'board', 'supply', 'drive', 'because', 'school', 'along', 'seat', 'desk', 'hub', 'addon', 'cooling', 'from', 'system', 'hours', 'ssid_1', 'passphrase_1', 'security_1', 'schools', 'user_data', 'kernel_line', 'firmware', 'marker', 'series_count', 'series_base', 'series_first', 'before', 'after', 'typed_name', 'file', 'image', 'printed', 'label', 'serial', 'purpose', 'origin', 'started', 'ssids', 'country', 'yaml', 'kind', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'board', 'on', 'speed', 'box', 'files', 'theme', 'megabytes', 'idle', 'part', 'reason', 'version', 'pasted'];
+    $paths = ['/plan', '/plan/keep', '/plan/drawer', '/plan/plan.yaml', '/settings/desks', '/card/target', '/card/lint', '/card/images', '/stores/media', "/boxes/{$box->id}/name", "/boxes/{$box->id}/card", "/boxes/{$box->id}/measured", '/bench/card', '/bench/power', '/bench/speed', '/catalogue', '/settings', '/theme'];
     $this->asKeeper();
     foreach ($paths as $path) {
         foreach (nasty() as $value) {

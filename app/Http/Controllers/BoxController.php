@@ -42,6 +42,7 @@ final class BoxController
             'due' => $calendar->of(collect([$box]))[$box->id] ?? null,
             'copyJudged' => $readings->copy(),
             'heatJudged' => $readings->heat(),
+            'twin' => $box->host_key === null ? null : Box::query()->whereKeyNot($box->id)->where('host_key', $box->host_key)->first(),
             'decisions' => $box->decisions()->get(),
             'entries' => $box->journal()->orderByDesc('at')->orderByDesc('id')->limit(12)->get(),
         ]);

@@ -142,7 +142,7 @@ final class PlanController
     {
         $plan = PlanFile::read($request->string('yaml')->limit(20000, '')->value(), Catalogue::schema('plan'), 'the plan', $this->catalogue->shelf());
         if ($plan->input === null) {
-            return redirect()->route('plan')->withInput()->withErrors(['yaml' => array_map(fn (Finding $finding): string => ($finding->place?->line === null ? '' : "Line {$finding->place->line}. ")."{$finding->found} {$finding->do}", $plan->findings->list)]);
+            return redirect()->route('plan')->withInput(['yaml' => $request->string('yaml')->limit(20000, '')->value()])->withErrors(['yaml' => array_map(fn (Finding $finding): string => ($finding->place?->line === null ? '' : "Line {$finding->place->line}. ")."{$finding->found} {$finding->do}", $plan->findings->list)]);
         }
 
         return redirect()->route('plan', Choices::ofPlan($plan->input));

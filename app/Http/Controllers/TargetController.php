@@ -108,6 +108,16 @@ final class TargetController
         return redirect()->route('media')->with('told', 'Kept.');
     }
 
+    /** How long writing took; the next one on this card is worked out from it. */
+    public function took(Request $request, Medium $medium): RedirectResponse
+    {
+        $typed = $request->validate(['minutes' => ['required', 'numeric', 'between:0.1,600'], 'bytes' => ['required', 'integer', 'between:1000000,1000000000000']], ['minutes.*' => 'Minutes, 0.1 to 600.']);
+        $medium->update(['write_mbyte' => $typed['bytes'] / 1e6 / ($typed['minutes'] * 60)]);
+        JournalEntry::write(Network::home(), 'measured', "{$medium->label}: written in {$typed['minutes']} min.");
+
+        return redirect()->route('media')->with('told', 'Kept. The next writing on it is worked out from that.');
+    }
+
     public function drop(Medium $medium): RedirectResponse
     {
         JournalEntry::write(Network::home(), 'register', "{$medium->label} is out of the register.");

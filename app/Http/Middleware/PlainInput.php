@@ -13,6 +13,11 @@ final class PlainInput
 {
     private const LISTS = ['files', 'along', 'plugged', 'schools'];
 
+    /** What people paste from a tool may be long; everything else is cut before it fills a session. */
+    private const LONG = ['pasted', 'before', 'after', 'yaml'];
+
+    private const LONGEST = 40000;
+
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
@@ -22,7 +27,8 @@ final class PlainInput
                     $fields->remove((string) $name);
                 } elseif (is_string($value)) {
                     // Bytes that are no UTF-8 cannot be kept or shown; they become question marks.
-                    $fields->set((string) $name, mb_scrub($value, 'UTF-8'));
+                    $text = mb_scrub($value, 'UTF-8');
+                    $fields->set((string) $name, in_array($name, self::LONG, true) ? $text : mb_substr($text, 0, self::LONGEST));
                 }
             }
         }

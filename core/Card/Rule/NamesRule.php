@@ -10,7 +10,7 @@ use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
 
-/** Names that are nearly right, because a file manager hides extensions, and marker files of which exactly one must lie there. */
+/** Names that are nearly right, because a file manager hides extensions, and marker files of which exactly one must lie there. Where the right name is there too, the other is only a copy. */
 final class NamesRule implements CardRule
 {
     /** Before 2022 images came with an account and a password that everybody knows: common practice. */
@@ -25,7 +25,7 @@ final class NamesRule implements CardRule
     {
         $findings = Findings::of();
         foreach (array_keys($folder->files) as $name) {
-            if (preg_match('/^ssh\.?[a-z]{0,4}$/i', (string) $name) === 1 && strtolower((string) $name) !== 'ssh') {
+            if (preg_match('/^ssh\.?[a-z]{0,4}$/i', (string) $name) === 1 && strtolower((string) $name) !== 'ssh' && ! $folder->has('ssh')) {
                 $findings = $findings->and([Finding::stop('card.marker_extension', "“{$name}” is not the file “ssh”.", 'Remote login stays off: the box looks for that name without extension and without a dot.', 'Rename it; the file manager may hide the extension.', Place::file((string) $name))]);
             }
         }
@@ -44,7 +44,7 @@ final class NamesRule implements CardRule
         $known = array_filter([...array_diff(CardFolder::KNOWN, ['ssh']), ...($context->image->markers ?? []), $context->image?->ownText?->file]);
         foreach (array_keys($folder->files) as $name) {
             foreach ($known as $right) {
-                if (preg_match('/^'.preg_quote($right, '/').'\.[a-z]{0,4}$/i', (string) $name) === 1) {
+                if (! $folder->has($right) && preg_match('/^'.preg_quote($right, '/').'\.[a-z]{0,4}$/i', (string) $name) === 1) {
                     $findings = $findings->and([Finding::stop('card.name_extension', "“{$name}” is not the file “{$right}”.", 'It is not looked at: the name must be exact.', 'Rename it; the file manager may hide the extension.', Place::file((string) $name))]);
                 }
             }

@@ -35,6 +35,7 @@
         </div>
         <div>
             <section class="sheet"><h2>Access</h2>
+                @if ($twin !== null)<x-slim :finding="\Burrow\Card\MasterCard::sameHostKey($box->called(), $twin->called())" />@endif
                 <dl class="facts"><dt>login</dt><dd class="mono">{{ $box->user ? "ssh {$box->user}@{$box->address}" : '—' }}</dd><dt>by</dt><dd>{{ $box->login ?? '—' }}</dd><dt>key</dt><dd class="mono">{{ $box->login_fingerprint ?? '—' }}</dd><dt>host key</dt><dd class="mono">{{ $box->host_key ?? '—' }}</dd><dt>from outside</dt><dd>{{ $box->openings->map(fn ($o) => "{$o->outside_port} {$o->protocol}: {$o->reason}")->implode('; ') ?: 'no way in' }}</dd><dt>depends on</dt><dd>{{ $box->dependencies->map(fn ($d) => "{$d->provider->name} for {$d->what}")->implode(', ') ?: 'no other box' }}</dd></dl>
             </section>
             <section class="sheet"><h2>Updates</h2>

@@ -11,6 +11,7 @@
                 <details class="working" @if ($typed['ssid_1'] !== '' || $findings->forField('ssid_1')->count() + $findings->forField('passphrase_1')->count() + $findings->forField('country')->count() > 0) open @endif>
                     <summary><span>Wi-Fi networks</span></summary>
                     @foreach (\App\Card\CardRequest::NETWORKS as $n)
+                        @if ($n === 2)<details class="working" @if ($typed['ssid_2'].$typed['ssid_3'] !== '') open @endif><summary><span>More networks</span></summary>@endif
                         <div class="trio top-aligned">
                             <x-field :name="'ssid_'.$n" :label="$n === 1 ? 'Network name' : 'another name'" :value="$typed['ssid_'.$n]" :findings="$findings" code list="ssids" autocomplete="off" />
                             <x-choice :name="'security_'.$n" label="kept by" :options="collect(\Burrow\Card\WifiSecurity::cases())->mapWithKeys(fn ($security) => [$security->value => $security->label()])->all()" :chosen="$typed['security_'.$n]" />
@@ -18,6 +19,7 @@
                         </div>
                         <div class="ticks"><label><input type="checkbox" name="hidden_{{ $n }}" value="1" @checked($typed['hidden_'.$n] !== '')> {{ $n === 1 ? 'it does not announce itself' : 'hidden, too' }}</label></div>
                     @endforeach
+                    </details>
                     <datalist id="ssids">@foreach ($network->ssids() as $ssid)<option value="{{ $ssid }}">@endforeach</datalist>
                     <x-field name="country" label="Country of the radio" :value="$typed['country']" :findings="$findings" code maxlength="2" hint="It decides the channels, by law. Passphrases become keys for the files and are forgotten." />
                 </details>
@@ -27,7 +29,7 @@
                 <x-field name="time_zone" label="Time zone" :value="$typed['time_zone']" :findings="$findings" list="zones" hint="Exact region and city, so that summer time is right." />
                 <datalist id="zones">@foreach (\Burrow\Net\TimeZone::all() as $zone)<option value="{{ $zone }}">@endforeach</datalist>
                 <div class="pair">
-                    <x-field name="keyboard" label="Keyboard" :value="$typed['keyboard']" :findings="$findings" maxlength="2" hint="For the day you need a screen: gb, us, de …" />
+                    <x-field name="keyboard" label="Keyboard" :value="$typed['keyboard']" :findings="$findings" maxlength="2" hint="gb, us, de …" />
                     <x-choice name="fixed" label="Its address" :options="['router' => 'from the router, by reservation', 'card' => 'on the card: '.$box->address]" :chosen="$typed['fixed']" />
                 </div>
                 <h3>How it gets these settings</h3>
@@ -40,6 +42,15 @@
                     <x-field name="user_data" label="user-data that another tool wrote" :value="$typed['user_data']" :findings="$findings" area code hint="It is kept, and completed with the settings here." />
                     <x-field name="kernel_line" label="cmdline.txt" :value="$typed['kernel_line']" :findings="$findings" area code hint="Its one line names the root partition; ours is added to it." />
                     <x-field name="firmware" label="config.txt" :value="$typed['firmware']" :findings="$findings" area code />
+                </details>
+                <details class="working" @if ((int) $typed['series_count'] > 1) open @endif>
+                    <summary><span>Several cards of this kind</span></summary>
+                    <div class="trio top-aligned">
+                        <x-field name="series_count" label="How many" :value="$typed['series_count']" :findings="$findings" inputmode="numeric" />
+                        <x-field name="series_base" label="Names begin with" :value="$typed['series_base']" :findings="$findings" code :placeholder="$box->name" />
+                        <x-field name="series_first" label="First address" :value="$typed['series_first']" :findings="$findings" code />
+                    </div>
+                    <p class="hint">Boxes with the same parts and jobs, from {{ $box->name }}-1 on; what is taken or handed out is stepped over.</p>
                 </details>
                 <dl class="facts"><dt>host name</dt><dd class="mono">{{ $box->name }}</dd><dt>address</dt><dd class="mono">{{ $box->address }}</dd></dl>
                 <div class="row"><button class="act" data-done>Make the files</button> <a href="{{ route('target', ['box' => $box->id]) }}">Image and disk first</a></div>

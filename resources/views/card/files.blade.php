@@ -19,6 +19,7 @@
                 </section>
             @endforeach
             <x-boot-partition />
+            <x-master-card />
         </div>
         <div class="stack">
             @if ($set->files !== [])

@@ -3,6 +3,16 @@
     <x-slot:say><b>{{ $target->commands !== [] ? 'The commands name '.($target->guard?->target?->name ?? '').' and no other disk.' : ($target->guard === null ? 'Which disk is the card?' : ($target->guard->target === null ? 'No disk is named: there is doubt.' : 'The card is '.$target->guard->target->name.'. Type its name to see the commands.')) }}</b> Writing erases everything on it and cannot be undone.</x-slot:say>
     <div class="two">
         <div>
+            @foreach ($target->commands as $i => $command)
+                <section class="sheet"><h2>{{ $i + 1 }}. {{ $command->title }}</h2><x-command :text="$command->command" :id="'write-'.$i"><x-slot:where>at the desk computer, in the folder of the image</x-slot:where></x-command><p class="hint">{{ $command->expect }}</p></section>
+            @endforeach
+            @if ($target->medium !== null && $target->commands !== [])
+                <form class="sheet" method="post" action="{{ route('media.took', $target->medium) }}">@csrf<h2>How long did it write?</h2><div class="row"><div class="field-set"><label for="minutes">Minutes</label><input class="in num" id="minutes" name="minutes" inputmode="decimal"></div><input type="hidden" name="bytes" value="{{ $target->size->count }}"><button class="ghost">Keep for the next time</button></div></form>
+            @endif
+            @if ($target->capacity !== null)
+                <details class="sheet working"><summary><span>Is the card as large as it says?</span><span class="mono">{{ $target->time()->capacityTest($target->guard?->target?->size ?? $target->card->capacity) }}</span></summary><p>Counterfeits report more than they hold. This fills all of it and reads it back.</p><x-command :text="$target->capacity->command" id="capacity"><x-slot:where>at the desk computer</x-slot:where></x-command><p class="hint">{{ $target->capacity->expect }}</p></details>
+            @endif
+            @if ($target->commands !== [])<x-boot-partition />@endif
             <form class="sheet" method="post" action="{{ route('target.judge') }}">
                 @csrf
                 @if ($box !== null)<input type="hidden" name="box" value="{{ $box->id }}">@endif
@@ -25,13 +35,6 @@
                 @endif
                 <div class="row"><button class="act" data-done>{{ $target->guard?->target === null ? 'Which one is it?' : 'Show the commands' }}</button></div>
             </form>
-            @foreach ($target->commands as $i => $command)
-                <section class="sheet"><h2>{{ $i + 1 }}. {{ $command->title }}</h2><x-command :text="$command->command" :id="'write-'.$i"><x-slot:where>at the desk computer, in the folder of the image</x-slot:where></x-command><p class="hint">{{ $command->expect }}</p></section>
-            @endforeach
-            @if ($target->capacity !== null)
-                <details class="sheet working"><summary><span>Is the card as large as it says?</span><span class="mono">{{ $target->time()->capacityTest($target->guard?->target?->size ?? $target->card->capacity) }}</span></summary><p>Counterfeits report more than they hold. This fills all of it and reads it back.</p><x-command :text="$target->capacity->command" id="capacity"><x-slot:where>at the desk computer</x-slot:where></x-command><p class="hint">{{ $target->capacity->expect }}</p></details>
-            @endif
-            @if ($target->commands !== [])<x-boot-partition />@endif
         </div>
         <div>
             @if ($target->guard !== null)
