@@ -23,6 +23,19 @@ $picture = function (string $name, ?string $path = null) use ($chrome, $folder):
     echo "{$name}\n";
 };
 
+/** @return list<string> a card as an editor and a file manager left it, in a folder that is gone afterwards */
+$broken = function (): array {
+    $folder = sys_get_temp_dir().'/burrow-shots-'.getmypid();
+    @mkdir($folder);
+    register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg($folder)));
+    $files = Symfony\Component\Yaml\Yaml::parseFile(dirname(__DIR__).'/Core/cards/broken/wpa-crlf.yaml')['files'];
+    unset($files['ssh']);
+    foreach ($files + ['ssh.txt' => '', 'cmdline.txt' => "console=tty1\nroot=PARTUUID=1-02 rootwait\n"] as $name => $text) {
+        file_put_contents("{$folder}/{$name}", $text);
+    }
+
+    return glob("{$folder}/*") ?: [];
+};
 $picture('ground', '/');
 $picture('plan', '/plan?board=cobble&supply=supply-2a5&cable=thin-1m&also=dns-filter');
 foreach (['board=cobble&supply=supply-2a5&cable=stout-05m', 'board=flint', 'board=old-laptop&supply=brick-19v&cable=fixed-15m'] as $variant) {
@@ -42,6 +55,23 @@ $chrome->find('#public_key')->sendKeys('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEB
 $chrome->press('Make the files');
 $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
 $picture('card');
+$chrome->go('/card/target?box=7');
+foreach (['before' => 'without', 'after' => 'with'] as $field => $list) {
+    $chrome->driver->executeScript('document.getElementById(arguments[0]).value = arguments[1]', [$field, file_get_contents(dirname(__DIR__)."/Core/disks/lsblk-{$list}.txt")]);
+}
+$chrome->press('Which one is it?');
+$chrome->until(fn (): bool => $chrome->has('#typed_name'));
+$picture('target');
+$chrome->go('/card/lint');
+$chrome->find('#card')->sendKeys(implode("\n", $broken()));
+$chrome->press('Look it over');
+$chrome->until(fn (): bool => str_contains($chrome->text(), 'Mended'));
+$picture('lint');
+$chrome->go('/boxes/7/card');
+$chrome->until(fn (): bool => $chrome->has('#public_key'));
+$chrome->find('#public_key')->sendKeys('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
+$chrome->press('Make the files');
+$chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
 $chrome->press('Put the card into');
 $chrome->until(fn (): bool => str_contains($chrome->text(), 'is in its board'));
 $chrome->driver->findElement(WebDriverBy::xpath("//section[.//h2[normalize-space()='wren']]//button[contains(., 'Power on')]"))->click();
@@ -60,7 +90,7 @@ for ($turn = 0; $turn < 60 && ! (str_contains($title = $chrome->find('#step-titl
 }
 $picture('run');
 
-foreach (['box' => '/boxes/2', 'reach' => '/reach', 'ports' => '/ports', 'addresses' => '/addresses', 'stores' => '/stores', 'upkeep' => '/upkeep', 'journal' => '/journal', 'catalogue' => '/catalogue?kind=board', 'settings' => '/settings', 'desks' => '/settings/desks'] as $name => $path) {
+foreach (['box' => '/boxes/2', 'reach' => '/reach', 'ports' => '/ports', 'addresses' => '/addresses', 'stores' => '/stores', 'upkeep' => '/upkeep', 'journal' => '/journal', 'catalogue' => '/catalogue?kind=board'] as $name => $path) {
     $picture($name, $path);
 }
 $chrome->driver->executeScript("document.cookie = 'theme=den;path=/'");

@@ -52,7 +52,6 @@
                     </div>
                     <p class="hint">Boxes with the same parts and jobs, from {{ $box->name }}-1 on; what is taken or handed out is stepped over.</p>
                 </details>
-                <dl class="facts"><dt>host name</dt><dd class="mono">{{ $box->name }}</dd><dt>address</dt><dd class="mono">{{ $box->address }}</dd></dl>
                 <div class="row"><button class="act" data-done>Make the files</button> <a href="{{ route('target', ['box' => $box->id]) }}">Image and disk first</a></div>
             </section>
         </div>
