@@ -37,6 +37,7 @@ final class NetworkConfigRule implements CardRule
         if (($data['version'] ?? null) !== 2) {
             return Findings::of(Finding::stop('card.network_version', 'network-config does not say “version: 2”.', 'The links in it are not set up, and the box stays silent.', 'Add that line at the top.', Place::file('network-config', 1)));
         }
+        $zone = CardDocument::read('user-data', $folder->text('user-data'))->data['timezone'] ?? '';
         $findings = Findings::of();
         $links = 0;
         foreach (['ethernets', 'wifis'] as $kind) {
@@ -44,7 +45,7 @@ final class NetworkConfigRule implements CardRule
                 $links++;
                 $findings = $findings->and($this->link($document, [...$root, $kind, $name], $link, $context));
                 if ($kind === 'wifis' && is_array($link)) {
-                    $findings = $findings->and($this->radio($document, [...$root, $kind, $name], $link, $context));
+                    $findings = $findings->and($this->radio($document, [...$root, $kind, $name], $link, is_string($zone) ? $zone : '', $context));
                 }
             }
         }
@@ -95,14 +96,14 @@ final class NetworkConfigRule implements CardRule
      * @param  list<int|string>  $path
      * @param  array<mixed>  $link
      */
-    private function radio(CardDocument $document, array $path, array $link, CardContext $context): Findings
+    private function radio(CardDocument $document, array $path, array $link, string $zone, CardContext $context): Findings
     {
         $points = is_array($link['access-points'] ?? null) ? $link['access-points'] : [];
         if ($points === []) {
             return Findings::of(Finding::stop('card.no_networks', 'The radio has no network to join.', 'It stays silent.', 'Add a name under “access-points:”.', $document->place($path)));
         }
         $country = $link['regulatory-domain'] ?? null;
-        $findings = WifiCheck::country(is_string($country) ? $country : null, '', $document->place($country === null ? $path : [...$path, 'regulatory-domain']));
+        $findings = WifiCheck::country(is_string($country) ? $country : null, $zone, $document->place($country === null ? $path : [...$path, 'regulatory-domain']));
         foreach ($points as $ssid => $point) {
             $at = $document->place([...$path, 'access-points', $ssid]);
             $raw = $document->rawKey($at->line ?? 1);

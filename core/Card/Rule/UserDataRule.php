@@ -124,7 +124,33 @@ final class UserDataRule implements CardRule
             }
         }
 
+        foreach ($this->clearPasswords($data) as [$password, $path]) {
+            $place = $document->place($path);
+            $findings = $findings->and(array_map(fn (Finding $finding): Finding => $finding->at($place), LoginCheck::passwordFindings($password)->list))
+                ->and([Finding::warn('card.password_in_clear', 'A password stands in user-data as it is typed.', 'Whoever finds the card can read it.', 'Put its hash there instead.', $place)]);
+        }
+
         return $someone ? $findings : $findings->and([Finding::stop('card.nobody_can_log_in', 'No account in user-data could log in.', 'There is no key, and no password that is not locked.', 'Add a public key, or hashed_passwd with lock_passwd: false.', Place::file('user-data', isset($data['users']) ? $document->place(['users'])->line : 1))]);
+    }
+
+    /**
+     * @param  array<mixed>  $data
+     * @return list<array{string, list<int|string>}> password and where it stands
+     */
+    private function clearPasswords(array $data): array
+    {
+        $found = [];
+        if (is_string($data['password'] ?? null) && ! str_starts_with($data['password'], '$')) {
+            $found[] = [$data['password'], ['password']];
+        }
+        $users = is_array($data['chpasswd'] ?? null) && is_array($data['chpasswd']['users'] ?? null) ? $data['chpasswd']['users'] : [];
+        foreach (array_values($users) as $index => $user) {
+            if (is_array($user) && is_string($user['password'] ?? null) && ($user['type'] ?? '') === 'text') {
+                $found[] = [$user['password'], ['chpasswd', 'users', $index, 'password']];
+            }
+        }
+
+        return $found;
     }
 
     /** @param  array<mixed>  $data */

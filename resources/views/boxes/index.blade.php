@@ -27,4 +27,5 @@
             </section>
         @endif
     @endif
+    <p class="row"><a href="{{ route('lint') }}">Look over a card's files</a> <a href="{{ route('target') }}">Which disk an image goes on</a> <a href="{{ route('media') }}">Register of cards and disks</a></p>
 </x-page>
