@@ -8,13 +8,15 @@ use App\Catalogue\Catalogue;
 use App\Models\Desk;
 use App\Models\ImageRecord;
 use App\Models\Medium;
+use Burrow\Board\AdapterKind;
 use Burrow\Board\CardKind;
 use Burrow\Board\DeskSystem;
 use Burrow\Board\ImageKind;
+use Burrow\Board\SdBus;
+use Burrow\Board\WriteTime;
 use Burrow\Card\DeskCommand;
 use Burrow\Card\TargetGuard;
 use Burrow\Card\WriteCommands;
-use Burrow\Card\WriteTime;
 use Burrow\Intake\BlockDevice;
 use Burrow\Intake\Intake;
 use Burrow\Quantity\Bytes;
@@ -43,6 +45,7 @@ final readonly class TargetRequest
         public ?DeskCommand $capacity,
         public ?Medium $medium,
         public Bytes $size,
+        private ?SdBus $reader,
     ) {
     }
 
@@ -57,7 +60,8 @@ final readonly class TargetRequest
         $shelf = $catalogue->shelf();
         $image = $shelf->images[$record->kind ?? ''] ?? $shelf->images['server-64'];
         $card = $shelf->cards[$typed['card']] ?? $shelf->cards['card-32-a1'];
-        $system = Desk::query()->where('name', $typed['desk'])->first()?->computer()->system ?? Desk::query()->orderBy('id')->first()?->computer()->system ?? DeskSystem::Lsblk;
+        $desk = (Desk::query()->where('name', $typed['desk'])->first() ?? Desk::query()->orderBy('id')->first())?->computer();
+        $system = $desk->system ?? DeskSystem::Lsblk;
         $typed['file'] = trim($typed['file']) === '' ? 'image.img.xz' : trim($typed['file']);
         $findings = Findings::of();
         $guard = null;
@@ -71,15 +75,17 @@ final readonly class TargetRequest
 
         $serial = $guard?->target?->serial;
 
-        return new self($typed, $record, $image, $card, $system, $guard, $findings->and($told), $commands, $capacity, $serial === null ? null : Medium::query()->where('serial', $serial)->first(), self::size($record, $image));
+        return new self($typed, $record, $image, $card, $system, $guard, $findings->and($told), $commands, $capacity, $serial === null ? null : Medium::query()->where('serial', $serial)->first(), self::size($record, $image), $desk === null || $desk->cardSlot ? null : $shelf->small->cheapest(AdapterKind::Reader, $desk->usbPlug)?->bus);
     }
 
-    /** By what was measured on this very card before, else by the catalogue. */
+    /** By what was measured on this very card before, else by the catalogue: card, and the reader of a desk computer without a slot. */
     public function time(): WriteTime
     {
         $measured = $this->medium?->write_mbyte;
+        $bus = $this->reader !== null && $this->reader->rate()->isBelow($this->card->bus->rate()) ? $this->reader->rate() : $this->card->bus->rate();
+        $through = fn (Rate $card): Rate => $bus->isBelow($card) ? $bus : $card;
 
-        return new WriteTime($this->size, $measured === null ? $this->card->write : Rate::megabytesPerSecond($measured), $this->card->read, $measured !== null);
+        return new WriteTime($this->size, $measured === null ? $through($this->card->write) : Rate::megabytesPerSecond($measured), $through($this->card->read), $measured !== null);
     }
 
     /** @return array{list<BlockDevice>, Findings} */

@@ -37,7 +37,7 @@ final class BoxPlan
             addOn: $shelf->addOns[$box->addon ?? ''] ?? null,
             schools: new SchoolChoice(array_filter($box->jobs->pluck('school', 'role')->all(), is_string(...))),
             imageFrom: ImageOrigin::from($box->image_from ?? 'author'),
-            plugged: array_values(array_intersect_key(Choices::peripherals($catalogue), array_flip(explode(',', $box->plugged ?? '')))),
+            plugged: array_values(array_intersect_key(SheetFields::peripherals($catalogue), array_flip(explode(',', $box->plugged ?? '')))),
         );
     }
 }

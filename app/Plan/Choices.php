@@ -16,7 +16,6 @@ use Burrow\Plan\SchoolChoice;
 use Burrow\Plan\WayOut;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Money;
-use Burrow\Role\Peripheral;
 use Burrow\Role\Role;
 use Burrow\Role\School;
 use Illuminate\Http\Request;
@@ -24,27 +23,6 @@ use Illuminate\Http\Request;
 /** What was chosen on the plan sheet; anything missing or unknown becomes the usual choice. */
 final readonly class Choices
 {
-    private const USUAL = ['role' => 'file-store', 'board' => 'flint', 'supply' => 'supply-3a', 'cable' => 'usual-1m', 'drive' => 'ssd-500', 'image' => 'server-64', 'card' => 'card-32-a1', 'case' => 'vented', 'link' => 'wired', 'on' => 'always', 'client' => 'desktop', 'from' => 'author', 'seat' => 'own'];
-
-    /** Typed numbers: the usual one, the least, the most. */
-    public const NUMBERS = [
-        'room' => ['24', -20, 60], 'price' => ['0.30', 0, 10], 'copy' => ['50', 1, 100000], 'subscription' => ['0', 0, 1000], 'battery' => ['0', 0, 10000],
-        'down' => ['50', 0.1, 10000], 'up' => ['10', 0.1, 10000], 'far' => ['50', 0.1, 10000], 'relay' => ['0', 0, 10000], 'daily' => ['1', 0, 10000], 'stream' => ['40', 0.1, 10000], 'away' => ['7', 0, 365],
-    ];
-
-    public const CLIENTS = ['desktop' => 'a desktop computer', 'phone' => 'phones and tablets', 'browser' => 'a browser', 'television' => 'a television', 'program' => 'another program'];
-
-    /** A box begins with one job and gets its second within the hour: field of a job => field of its school. */
-    public const JOBS = ['role' => 'school', 'also' => 'school_also', 'too' => 'school_too'];
-
-    /** For a job that has no other school. */
-    private const READY_MADE = 'appliance-64';
-
-    /** Marks a seat on a box in service, whose name follows. */
-    public const BOX = '@';
-
-    private const MAY_BE_NONE = ['drive', 'hub', 'cooling', 'addon', 'desk', 'also', 'too'];
-
     /** @param  array<string, string>  $chosen by the names of the sheet's fields */
     private function __construct(
         private Catalogue $catalogue,
@@ -55,40 +33,7 @@ final readonly class Choices
 
     public static function from(Request $request, Catalogue $catalogue, Household $household): self
     {
-        $chosen = [];
-        foreach (self::known($catalogue, $household) as $name => $ids) {
-            $typed = $request->string($name)->value();
-            $usual = self::USUAL[$name] ?? 'none';
-            $chosen[$name] = match (true) {
-                in_array($typed, $ids, true) => $typed,
-                in_array($usual, $ids, true) => $usual,
-                default => $ids[0],
-            };
-        }
-        if (! $request->has('drive') && array_filter(array_keys(self::JOBS), fn (string $job): bool => $catalogue->role($chosen[$job])->needsDisk ?? false) === []) {
-            $chosen['drive'] = 'none';
-        }
-        $first = $catalogue->role($chosen['role'])?->schools;
-        if (! $request->has('image') && $first !== null && array_filter($first, fn (School $school): bool => ! $school->isReadyMade()) === [] && isset($catalogue->shelf()->images[self::READY_MADE])) {
-            $chosen['image'] = self::READY_MADE;
-        }
-        if (! $request->has('desk') && $household->desks()->isNotEmpty()) {
-            $chosen['desk'] = (string) $household->desks()->keys()->first();
-        }
-        foreach (self::NUMBERS as $name => [$usual, $least, $most]) {
-            $typed = str_replace(',', '.', $request->string($name)->trim()->value());
-            $chosen[$name] = is_numeric($typed) && $typed >= $least && $typed <= $most ? $typed : $usual;
-        }
-        foreach (self::JOBS as $job => $name) {
-            $schools = array_map(fn (School $school): string => $school->id, $catalogue->role($chosen[$job])->schools ?? []);
-            $typed = $request->string($name)->value();
-            $chosen[$name] = in_array($typed, $schools, true) ? $typed : '';
-        }
-        $chosen['along'] = implode(',', array_filter(self::listed($request, 'along'), fn (string $name): bool => $household->host($name) !== null));
-        $chosen['plugged'] = implode(',', array_intersect(self::listed($request, 'plugged'), array_keys(self::peripherals($catalogue))));
-        $chosen['fed'] = mb_substr($request->string('fed')->trim()->value(), 0, 60);
-
-        return new self($catalogue, $household, self::seated($chosen, $household));
+        return new self($catalogue, $household, SheetFields::read($request, $catalogue, $household));
     }
 
     public function input(): PlanInput
@@ -118,7 +63,7 @@ final readonly class Choices
             ImageOrigin::from($this->chosen['from']),
             $this->household->desks()->get($this->chosen['desk']),
             $this->household->feeds(explode(',', $this->chosen['along'])),
-            plugged: array_values(array_intersect_key(self::peripherals($this->catalogue), array_flip(explode(',', $this->chosen['plugged'])))),
+            plugged: array_values(array_intersect_key(SheetFields::peripherals($this->catalogue), array_flip(explode(',', $this->chosen['plugged'])))),
         );
 
         return $plan->with(calibration: $this->household->calibration($plan));
@@ -127,12 +72,12 @@ final readonly class Choices
     /** The box in service that is to take the jobs as well; null when they get a box of their own. */
     public function host(): ?Host
     {
-        return $this->household->host(self::boxName($this->chosen));
+        return $this->household->host(SheetFields::boxName($this->chosen));
     }
 
     public function hostBox(): ?Box
     {
-        return $this->household->box(self::boxName($this->chosen));
+        return $this->household->box(SheetFields::boxName($this->chosen));
     }
 
     /** The jobs are to be a program on the desk computer. */
@@ -144,7 +89,7 @@ final readonly class Choices
     /** @return non-empty-list<string> ids of the jobs, each once */
     public function jobs(): array
     {
-        $jobs = array_filter(array_map(fn (string $name): string => $this->chosen[$name], array_keys(self::JOBS)), fn (string $id): bool => $id !== 'none');
+        $jobs = array_filter(array_map(fn (string $name): string => $this->chosen[$name], array_keys(SheetFields::JOBS)), fn (string $id): bool => $id !== 'none');
         $there = array_map(fn (Role $role): string => $role->id, $this->host()->plan->roles ?? []);
 
         /** @var non-empty-list<string> */
@@ -155,7 +100,7 @@ final readonly class Choices
     public function schools(): array
     {
         $schools = [];
-        foreach (self::JOBS as $job => $school) {
+        foreach (SheetFields::JOBS as $job => $school) {
             if ($this->chosen[$job] !== 'none' && $this->chosen[$school] !== '') {
                 $schools[$this->chosen[$job]] ??= $this->chosen[$school];
             }
@@ -167,7 +112,7 @@ final readonly class Choices
     /** The field that holds the school of a job, or null when the job is the host's own. */
     public function schoolField(Role $role): ?string
     {
-        foreach (self::JOBS as $job => $school) {
+        foreach (SheetFields::JOBS as $job => $school) {
             if ($this->chosen[$job] === $role->id) {
                 return $school;
             }
@@ -193,7 +138,7 @@ final readonly class Choices
         $taken = $this->chosen;
         foreach ($way->changes as $name => $part) {
             if ($part instanceof SchoolChoice) {
-                foreach (self::JOBS as $job => $school) {
+                foreach (SheetFields::JOBS as $job => $school) {
                     $taken[$school] = $part->chosen[$this->chosen[$job]] ?? $taken[$school];
                 }
             } else {
@@ -216,105 +161,8 @@ final readonly class Choices
         return array_map(fn (string $id): ?string => $id === 'none' ? null : $id, $parts) + ['image_from' => $this->chosen['from'], 'plugged' => $this->chosen['plugged'], 'fed_by' => $this->chosen['fed'] === '' ? null : $this->chosen['fed'], 'stage' => Box::PLANNED];
     }
 
-    /** @param  array<string, string>  $chosen */
-    private static function boxName(array $chosen): string
-    {
-        return str_starts_with($chosen['seat'], self::BOX) ? substr($chosen['seat'], strlen(self::BOX)) : '';
-    }
-
-    /**
-     * Everything that some job of the catalogue has plugged in; a person may have it plugged in beside their jobs.
-     *
-     * @return array<string, Peripheral> by what it is
-     */
-    public static function peripherals(Catalogue $catalogue): array
-    {
-        $all = [];
-        foreach ($catalogue->shelf()->roles as $role) {
-            foreach ($role->peripherals as $peripheral) {
-                $all[$peripheral->what] ??= $peripheral;
-            }
-        }
-
-        return $all;
-    }
-
-    /** @return list<string> of boxes ticked, or written with commas between them */
-    private static function listed(Request $request, string $name): array
-    {
-        $typed = $request->input($name, '');
-
-        return is_array($typed) ? array_values(array_filter($typed, is_string(...))) : explode(',', is_string($typed) ? $typed : '');
-    }
-
-    /**
-     * The sheet's fields for a plan that came from elsewhere; what it measured and its desk computer are not the household's.
-     *
-     * @return array<string, string>
-     */
-    public static function ofPlan(PlanInput $plan): array
-    {
-        $so = $plan->circumstances;
-        $fields = [
-            'board' => $plan->board->id, 'supply' => $plan->supply->id, 'cable' => $plan->cable->id, 'drive' => $plan->drive->id ?? 'none', 'link' => $plan->link->value, 'image' => $plan->image->id, 'from' => $plan->imageFrom->value,
-            'card' => $plan->card->id, 'case' => $plan->case->id, 'hub' => $plan->hub->id ?? 'none', 'cooling' => $plan->cooling->id ?? 'none', 'addon' => $plan->addOn->id ?? 'none', 'on' => $so->duty->value, 'client' => $so->client,
-            'plugged' => implode(',', array_map(fn (Peripheral $one): string => $one->what, $plan->plugged)),
-        ];
-        foreach (array_keys(self::JOBS) as $at => $job) {
-            $role = $plan->roles[$at] ?? null;
-            $fields[$job] = $role->id ?? 'none';
-            $fields[self::JOBS[$job]] = $role === null ? '' : $plan->school($role)->id;
-        }
-        $numbers = [
-            'room' => $so->roomCelsius, 'price' => $so->pricePerKilowattHour, 'copy' => $so->copy->count / 1e9, 'subscription' => ($so->subscription->cents ?? 0) / 100, 'battery' => $so->batteryWattHours, 'down' => $so->downMegabits,
-            'up' => $so->upMegabits, 'far' => $so->farDownMegabits, 'relay' => $so->relayMegabits, 'daily' => $so->dailyChange->count / 1e9, 'away' => $so->awayDays, 'stream' => $so->streamMegabits,
-        ];
-
-        return $fields + array_map(strval(...), $numbers);
-    }
-
     private function number(string $name): float
     {
         return (float) $this->chosen[$name];
-    }
-
-    /**
-     * On a box in service its parts are what they are; only a disk may come.
-     *
-     * @param  array<string, string>  $chosen
-     * @return array<string, string>
-     */
-    private static function seated(array $chosen, Household $household): array
-    {
-        $plan = $household->host(self::boxName($chosen))?->plan;
-        if ($plan === null) {
-            return $chosen['seat'] === 'desk' && $chosen['desk'] === 'none' ? ['seat' => 'own'] + $chosen : $chosen;
-        }
-        $its = [
-            'board' => $plan->board->id, 'supply' => $plan->supply->id, 'cable' => $plan->cable->id, 'card' => $plan->card->id, 'case' => $plan->case->id, 'image' => $plan->image->id, 'from' => $plan->imageFrom->value,
-            'link' => $plan->link->value, 'hub' => $plan->hub->id ?? 'none', 'cooling' => $plan->cooling->id ?? 'none', 'addon' => $plan->addOn->id ?? 'none',
-        ];
-
-        return array_replace($chosen, $its, ['drive' => $plan->drive->id ?? $chosen['drive']]);
-    }
-
-    /** @return array<string, non-empty-list<string>> */
-    private static function known(Catalogue $catalogue, Household $household): array
-    {
-        $known = [];
-        foreach (['role', 'board', 'supply', 'cable', 'image', 'card', 'case', 'drive', 'cooling', 'addon'] as $kind) {
-            $known[$kind] = array_map(strval(...), array_keys($catalogue->entries($kind)));
-        }
-        $known += [
-            'also' => $known['role'], 'too' => $known['role'], 'hub' => array_column($catalogue->shelf()->small->hubs(), 'id'), 'link' => array_column(LinkKind::cases(), 'value'),
-            'on' => array_column(Duty::cases(), 'value'), 'client' => array_keys(self::CLIENTS), 'from' => array_column(ImageOrigin::cases(), 'value'),
-            'desk' => $household->desks()->keys()->all(), 'seat' => ['own', 'desk', ...array_map(fn (Host $host): string => self::BOX.$host->name, $household->hosts())],
-        ];
-        foreach (self::MAY_BE_NONE as $name) {
-            $known[$name][] = 'none';
-        }
-
-        /** @var array<string, non-empty-list<string>> */
-        return $known;
     }
 }

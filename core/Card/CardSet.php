@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Card;
 
 use Burrow\Board\CardSchool;
+use Burrow\Board\ImageKind;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
@@ -72,12 +73,13 @@ final readonly class CardSet
     /**
      * Which school is recommended for an image, and why.
      *
+     * @param  bool  $byKey  the login is by a key, without a password
      * @return array{CardSchool, string}
      */
-    public static function recommended(CardOrder $order, FirstBoot $settings): array
+    public static function recommended(ImageKind $image, bool $byKey): array
     {
-        $best = $order->image->schools[0];
-        if ($best === CardSchool::BootFiles && $settings->passwordHash === null && $order->image->understands(CardSchool::Dialog)) {
+        $best = $image->schools[0];
+        if ($best === CardSchool::BootFiles && $byKey && $image->understands(CardSchool::Dialog)) {
             return [CardSchool::Dialog, 'You log in by key, and files on the boot partition know passwords only.'];
         }
 

@@ -6,6 +6,7 @@ namespace Burrow\Plan;
 
 use Burrow\Board\AdapterKind;
 use Burrow\Board\SdBus;
+use Burrow\Board\WriteTime;
 use Burrow\Quantity\Duration;
 use Burrow\Quantity\Rate;
 use Burrow\Sheet\Line;
@@ -15,9 +16,6 @@ use Burrow\Sheet\Working;
 /** From nothing to a written and verified card: downloading, unpacking, writing, reading back. */
 final readonly class ImageTime
 {
-    /** What a desk computer unpacks in a second: common practice. */
-    private const UNPACK_MEGABYTES = 50.0;
-
     public function __construct(private PlanInput $plan)
     {
     }
@@ -25,7 +23,7 @@ final readonly class ImageTime
     /** Without the download, which happens once for many cards. */
     public function time(): Duration
     {
-        return $this->unpacking()->plus($this->writing())->plus($this->verifying());
+        return $this->steps()->time();
     }
 
     public function working(): Working
@@ -40,25 +38,15 @@ final readonly class ImageTime
             (string) $this->time(),
             Source::catalogue('image and card')->and(Source::commonPractice()),
             Line::computed('download, once', "{$image->packed->decimal()} ÷ {$line}", (string) $line->timeFor($image->packed)),
-            Line::computed('unpacking', "{$image->unpacked->decimal()} ÷ ".self::UNPACK_MEGABYTES.' MB/s', (string) $this->unpacking()),
-            Line::computed('writing', "{$image->unpacked->decimal()} ÷ min({$card->write}, {$this->reader()->rate()} of the reader)", (string) $this->writing()),
-            Line::computed('reading back', "{$image->unpacked->decimal()} ÷ min({$card->read}, {$this->reader()->rate()} of the reader)", (string) $this->verifying()),
+            Line::computed('unpacking', "{$image->unpacked->decimal()} ÷ ".WriteTime::UNPACK_MEGABYTES.' MB/s', (string) $this->steps()->unpacking()),
+            Line::computed('writing', "{$image->unpacked->decimal()} ÷ min({$card->write}, {$this->reader()->rate()} of the reader)", (string) $this->steps()->writing()),
+            Line::computed('reading back', "{$image->unpacked->decimal()} ÷ min({$card->read}, {$this->reader()->rate()} of the reader)", (string) $this->steps()->readingBack()),
         );
     }
 
-    private function unpacking(): Duration
+    private function steps(): WriteTime
     {
-        return Rate::megabytesPerSecond(self::UNPACK_MEGABYTES)->timeFor($this->plan->image->unpacked);
-    }
-
-    private function writing(): Duration
-    {
-        return $this->through($this->plan->card->write)->timeFor($this->plan->image->unpacked);
-    }
-
-    private function verifying(): Duration
-    {
-        return $this->through($this->plan->card->read)->timeFor($this->plan->image->unpacked);
+        return new WriteTime($this->plan->image->unpacked, $this->through($this->plan->card->write), $this->through($this->plan->card->read));
     }
 
     private function through(Rate $card): Rate

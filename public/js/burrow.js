@@ -107,14 +107,39 @@
     });
   }
 
-  // Files dropped anywhere on a drop field are as good as chosen ones.
+  // Files dropped on a drop field are as good as chosen ones, and so is a folder: of a card's folder only what is small
+  // and lies at its top is sent, since kernels are large and not looked at.
+  const SMALL = 256 * 1024;
+  const take = (input, files) => {
+    const kept = new DataTransfer();
+    files.slice(0, 60).forEach((file) => kept.items.add(file));
+    input.files = kept.files;
+  };
+  document.querySelectorAll('[data-small]').forEach((input) => input.addEventListener('change', () => {
+    const top = [...input.files].filter((file) => file.size <= SMALL && (file.webkitRelativePath || '').split('/').length <= 2);
+    if (top.length !== input.files.length) { take(input, top); }
+  }));
+  const inFolder = (folder) => new Promise((done) => {
+    const found = [];
+    const reader = folder.createReader();
+    const more = () => reader.readEntries(async (entries) => {
+      if (entries.length === 0) { done(found); return; }
+      for (const entry of entries.filter((one) => one.isFile)) {
+        found.push(await new Promise((read) => entry.file(read)));
+      }
+      more();
+    }, () => done(found));
+    more();
+  });
   document.querySelectorAll('[data-drop]').forEach((field) => {
     const input = field.querySelector('input[type=file]');
-    ['dragover', 'dragleave', 'drop'].forEach((kind) => field.addEventListener(kind, (event) => {
+    ['dragover', 'dragleave', 'drop'].forEach((kind) => field.addEventListener(kind, async (event) => {
       event.preventDefault();
       field.classList.toggle('over', kind === 'dragover');
-      if (kind === 'drop' && event.dataTransfer.files.length > 0) {
-        input.files = event.dataTransfer.files;
+      if (kind === 'drop') {
+        const folders = [...event.dataTransfer.items].map((item) => item.webkitGetAsEntry && item.webkitGetAsEntry()).filter((entry) => entry && entry.isDirectory);
+        const files = [...event.dataTransfer.files];
+        take(input, folders.length === 0 ? files : (await Promise.all(folders.map(inFolder))).flat().filter((file) => file.size <= SMALL));
       }
     }));
   });

@@ -86,3 +86,18 @@ test('files are dropped on the linter, and come back mended', function (): void 
         ->and($chrome->driver->executeScript('return document.documentElement.scrollWidth'))->toBe(390)
         ->and($chrome->violations())->toBe([]);
 });
+
+test('a whole folder is taken, without its kernels', function (): void {
+    resetDemo();
+    $folder = scratch().'/boot';
+    mkdir($folder);
+    foreach (Yaml::parseFile('tests/Core/cards/broken/marker-txt.yaml')['files'] + ['kernel.img' => str_repeat("\0", 900000)] as $name => $text) {
+        file_put_contents("{$folder}/{$name}", $text);
+    }
+    $chrome = (new Chrome(base()))->login()->go('/card/lint');
+    $chrome->find('#folder')->sendKeys($folder);
+    expect($chrome->driver->executeScript("return [...document.getElementById('folder').files].map((file) => file.name)"))->not->toContain('kernel.img')->toContain('ssh.txt');
+    $chrome->press('Look it over');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), '“ssh.txt” is not the file “ssh”.'));
+    expect($chrome->complaints())->toBe([]);
+});

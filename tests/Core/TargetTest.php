@@ -3,12 +3,12 @@
 declare(strict_types=1);
 
 use Burrow\Board\DeskSystem;
+use Burrow\Board\WriteTime;
 use Burrow\Card\Checksum;
 use Burrow\Card\KnownMedium;
 use Burrow\Card\Series;
 use Burrow\Card\TargetGuard;
 use Burrow\Card\WriteCommands;
-use Burrow\Card\WriteTime;
 use Burrow\Drawing\DiskBars;
 use Burrow\Intake\BlockDevice;
 use Burrow\Intake\Intake;

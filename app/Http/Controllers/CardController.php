@@ -47,7 +47,7 @@ final class CardController
         $image = $this->image($box);
         $typed = ['user' => $box->user ?? 'warden', 'time_zone' => $network->time_zone, 'country' => $network->country ?? '', 'ssid_1' => $box->link === 'wireless' ? $network->ssids()[0] ?? '' : ''];
 
-        return $this->sheet($box, $image, array_replace(CardRequest::blank($image), $typed), [$image->schools[0]->value], Findings::of());
+        return $this->sheet($box, $image, array_replace(CardRequest::blank($image), $typed), [CardSet::recommended($image, true)[0]->value], Findings::of());
     }
 
     public function make(Request $request, Box $box): View|RedirectResponse

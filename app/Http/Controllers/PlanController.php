@@ -12,6 +12,7 @@ use App\Models\Plan;
 use App\Plan\Choices;
 use App\Plan\Deciding;
 use App\Plan\Household;
+use App\Plan\SheetFields;
 use Burrow\Plan\KitOffer;
 use Burrow\Plan\OldMachine;
 use Burrow\Plan\PartsCsv;
@@ -145,7 +146,7 @@ final class PlanController
             return redirect()->route('plan')->withInput(['yaml' => $request->string('yaml')->limit(20000, '')->value()])->withErrors(['yaml' => array_map(fn (Finding $finding): string => ($finding->place?->line === null ? '' : "Line {$finding->place->line}. ")."{$finding->found} {$finding->do}", $plan->findings->list)]);
         }
 
-        return redirect()->route('plan', Choices::ofPlan($plan->input));
+        return redirect()->route('plan', SheetFields::ofPlan($plan->input));
     }
 
     /** One sheet to take to the shop: the verdict, every part with a box to tick, what the desk computer lacks. */

@@ -33,7 +33,8 @@
                     <x-choice name="fixed" label="Its address" :options="['router' => 'from the router, by reservation', 'card' => 'on the card: '.$box->address]" :chosen="$typed['fixed']" />
                 </div>
                 <h3>How it gets these settings</h3>
-                <p class="hint">{{ $image->label }} understands these. {{ $image->schools[0] === \Burrow\Board\CardSchool::Declarative ? 'The first says everything at once, and can be looked over before it costs an evening.' : 'The first is the one it knows best.' }}</p>
+                @php([$best, $why] = \Burrow\Card\CardSet::recommended($image, $typed['public_key'] !== '' || $findings->count() === 0))
+                <p class="hint">{{ $image->label }} understands these. Recommended: {{ lcfirst($best->label()) }}. {{ $why }}</p>
                 <div class="ticks one">@foreach ($image->schools as $school)<label><input type="checkbox" name="schools[]" value="{{ $school->value }}" @checked(in_array($school->value, $schools, true))> {{ $school->label() }}</label>@endforeach</div>
                 @foreach ($findings->forField('schools') as $finding)<x-slim :finding="$finding" />@endforeach
                 @if ($image->markers !== [])<x-choice name="marker" label="What is to start" :options="array_combine($image->markers, $image->markers)" :chosen="$typed['marker']" />@endif

@@ -25,7 +25,8 @@
         <form class="sheet" method="post" action="{{ route('lint.card') }}" enctype="multipart/form-data">
             @csrf
             <h2>The card's files</h2>
-            <div class="field-set" data-drop><label for="card">Files or a zip of them</label><input class="in" id="card" type="file" name="card[]" multiple><p class="hint">Drop them here, or choose all files of the small partition; kernels beside them are passed over.</p></div>
+            <div class="field-set" data-drop><label for="card">Files or a zip of them</label><input class="in" id="card" type="file" name="card[]" multiple><p class="hint">Drop them, a zip or the whole folder here; kernels beside them are passed over.</p></div>
+            <div class="field-set"><label for="folder">or its folder</label><input class="in" id="folder" type="file" name="card[]" multiple webkitdirectory data-small></div>
             <x-choice name="box" label="For which box" :options="['' => 'none that is known'] + $boxes->mapWithKeys(fn ($one) => [$one->id => $one->name])->all()" :chosen="(string) ($box?->id ?? '')" />
             <x-choice name="image" label="Image on it" :options="['' => 'not known'] + array_map(fn ($one) => $one->label, $images)" :chosen="$image?->id ?? ''" />
             <x-choice name="started" label="Has it been started?" :options="['0' => 'never', '1' => 'once or more']" :chosen="$started ? '1' : '0'" />

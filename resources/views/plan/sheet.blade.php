@@ -9,7 +9,7 @@
                 <h2 id="choices">What it is to do, and with what</h2>
                 <input type="hidden" name="seat" value="{{ $choices->get('seat') }}">
                 <div class="pair">
-                    <x-choice name="client" label="From what will you use it?" :options="\App\Plan\Choices::CLIENTS" :chosen="$choices->get('client')" />
+                    <x-choice name="client" label="From what will you use it?" :options="\App\Plan\SheetFields::CLIENTS" :chosen="$choices->get('client')" />
                     <x-choice name="on" label="When is it on?" :options="collect(\Burrow\Plan\Duty::cases())->mapWithKeys(fn ($duty) => [$duty->value => $duty->label()])->all()" :chosen="$choices->get('on')" />
                 </div>
                 <x-choice name="role" label="Job" :options="$labels($shelf->roles)" :chosen="$choices->get('role')" />
@@ -42,11 +42,11 @@
                             <x-choice name="addon" label="Add-on" :options="$none('none', $shelf->addOns)" :chosen="$choices->get('addon')" />
                         </div>
                         <div class="label-like">Also plugged in, beside what the jobs have</div>
-                        <div class="ticks">@foreach (\App\Plan\Choices::peripherals($catalogue) as $what => $peripheral)<label><input type="checkbox" name="plugged[]" value="{{ $what }}" @checked(in_array($what, explode(',', $choices->get('plugged')), true))> {{ $what }} <span class="soft">{{ $peripheral->plug }}</span></label>@endforeach</div>
+                        <div class="ticks">@foreach (\App\Plan\SheetFields::peripherals($catalogue) as $what => $peripheral)<label><input type="checkbox" name="plugged[]" value="{{ $what }}" @checked(in_array($what, explode(',', $choices->get('plugged')), true))> {{ $what }} <span class="soft">{{ $peripheral->plug }}</span></label>@endforeach</div>
                         <div class="field-set"><label for="fed">Power comes from</label><input class="in" id="fed" name="fed" list="switches" maxlength="60" value="{{ $choices->get('fed') }}" placeholder="a strip, a switch, a supply"><datalist id="switches">@foreach ($household->switches() as $switch)<option value="{{ $switch }}">@endforeach</datalist></div>
                     </details>
                 @endif
-                <details class="working" @if (count(array_filter(\App\Plan\Choices::NUMBERS, fn ($limits, $name) => (float) $choices->get($name) !== (float) $limits[0], ARRAY_FILTER_USE_BOTH)) > 0) open @endif>
+                <details class="working" @if (count(array_filter(\App\Plan\SheetFields::NUMBERS, fn ($limits, $name) => (float) $choices->get($name) !== (float) $limits[0], ARRAY_FILTER_USE_BOTH)) > 0) open @endif>
                     <summary><span>The household: prices, line, room, desk computer</span></summary>
                     <div class="four">
                         @foreach (['room' => 'Room, °C', 'price' => 'Price of a kWh', 'copy' => 'Copy, GB', 'subscription' => 'Ends, a month', 'down' => 'Down, Mb/s', 'up' => 'Up, Mb/s', 'far' => 'Far down, Mb/s', 'relay' => 'Relay, Mb/s', 'daily' => 'Change, GB a day', 'stream' => 'Stream, Mb/s', 'away' => 'Away, days', 'battery' => 'Battery, Wh'] as $name => $label)

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Burrow\Card;
+namespace Burrow\Board;
 
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Duration;
@@ -15,7 +15,7 @@ use Burrow\Sheet\Working;
 final readonly class WriteTime
 {
     /** What a desk computer unpacks in a second: common practice. */
-    private const UNPACK_MEGABYTES = 50.0;
+    public const UNPACK_MEGABYTES = 50.0;
 
     /** @param  bool  $measured  the writing rate was measured here before */
     public function __construct(
@@ -28,7 +28,7 @@ final readonly class WriteTime
 
     public function time(): Duration
     {
-        return $this->unpacking()->plus($this->write->timeFor($this->image))->plus($this->read->timeFor($this->image));
+        return $this->unpacking()->plus($this->writing())->plus($this->readingBack());
     }
 
     /** Everything written once and read once. */
@@ -45,14 +45,24 @@ final readonly class WriteTime
             (string) $this->time(),
             $this->measured ? Source::measured('this card') : Source::catalogue('card')->and(Source::commonPractice()),
             Line::computed('unpacking', "{$this->image->decimal()} ÷ ".self::UNPACK_MEGABYTES.' MB/s', (string) $this->unpacking()),
-            Line::computed('writing', "{$this->image->decimal()} ÷ {$this->write}", (string) $this->write->timeFor($this->image), $this->measured ? 'measured before' : 'catalogue'),
-            Line::computed('reading back', "{$this->image->decimal()} ÷ {$this->read}", (string) $this->read->timeFor($this->image)),
+            Line::computed('writing', "{$this->image->decimal()} ÷ {$this->write}", (string) $this->writing(), $this->measured ? 'measured before' : 'catalogue'),
+            Line::computed('reading back', "{$this->image->decimal()} ÷ {$this->read}", (string) $this->readingBack()),
             ...($capacity === null ? [] : [Line::computed('full-capacity test', "{$capacity->decimal()} ÷ {$this->write} + {$capacity->decimal()} ÷ {$this->read}", (string) $this->capacityTest($capacity))]),
         );
     }
 
-    private function unpacking(): Duration
+    public function unpacking(): Duration
     {
         return Rate::megabytesPerSecond(self::UNPACK_MEGABYTES)->timeFor($this->image);
+    }
+
+    public function writing(): Duration
+    {
+        return $this->write->timeFor($this->image);
+    }
+
+    public function readingBack(): Duration
+    {
+        return $this->read->timeFor($this->image);
     }
 }
