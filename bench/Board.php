@@ -24,7 +24,10 @@ final class Board
     public int $pending = 0;
 
     /** @var array<string, string> files on the running system, by path */
-    public array $system = ['/etc/fstab' => "UUID=00000000-0000-4000-8000-000000000001 / ext4 defaults 0 1\n", '/etc/samba/smb.conf' => "[global]\n   workgroup = WORKGROUP\n"];
+    public array $system = [
+        '/etc/fstab' => "UUID=00000000-0000-4000-8000-000000000001 / ext4 defaults 0 1\n",
+        '/etc/samba/smb.conf' => "[global]\n   workgroup = WORKGROUP\n",
+    ];
 
     /** @var list<string> users with a password of their own for shares */
     public array $shareUsers = [];
@@ -98,10 +101,20 @@ final class Board
     public function state(): array
     {
         return [
-            'id' => $this->id, 'mac' => $this->mac, 'class' => $this->class, 'networkAfter' => $this->networkAfter,
-            'files' => $this->filesWithoutSecrets(), 'disk' => $this->disk?->state(), 'services' => $this->services,
-            'powered' => $this->powered, 'fault' => $this->fault, 'name' => $this->name, 'firstBootDone' => $this->firstBootDone, 'pending' => $this->pending,
-            'system' => $this->system, 'shareUsers' => $this->shareUsers,
+            'id' => $this->id,
+            'mac' => $this->mac,
+            'class' => $this->class,
+            'networkAfter' => $this->networkAfter,
+            'files' => $this->filesWithoutSecrets(),
+            'disk' => $this->disk?->state(),
+            'services' => $this->services,
+            'powered' => $this->powered,
+            'fault' => $this->fault,
+            'name' => $this->name,
+            'firstBootDone' => $this->firstBootDone,
+            'pending' => $this->pending,
+            'system' => $this->system,
+            'shareUsers' => $this->shareUsers,
             'hostKey' => $this->secretKey === null ? null : base64_encode($this->secretKey),
         ];
     }
@@ -111,9 +124,16 @@ final class Board
     {
         /** @var array{id: string, mac: string, class: string, networkAfter: int, files?: array<string, string>, disk?: ?array<string, mixed>, services?: list<array{port: int, protocol: string}>, powered?: bool, fault?: ?string, name?: string, firstBootDone?: bool, pending?: int, system?: array<string, string>, shareUsers?: list<string>, hostKey?: ?string} $state */
         $board = new self(
-            $state['id'], $state['mac'], $state['class'], $state['networkAfter'], $state['files'] ?? [],
+            $state['id'],
+            $state['mac'],
+            $state['class'],
+            $state['networkAfter'],
+            $state['files'] ?? [],
             isset($state['disk']) ? Disk::from($state['disk']) : null,
-            $state['services'] ?? [], $state['powered'] ?? false, $state['fault'] ?? null, $state['name'] ?? '',
+            $state['services'] ?? [],
+            $state['powered'] ?? false,
+            $state['fault'] ?? null,
+            $state['name'] ?? '',
         );
         $board->firstBootDone = $state['firstBootDone'] ?? false;
         $board->pending = $state['pending'] ?? 0;
@@ -131,6 +151,13 @@ final class Board
      */
     private function filesWithoutSecrets(): array
     {
-        return array_map(fn (string $text): string => (string) preg_replace(['/\$[0-9a-z]{1,2}\$[^"\s]+/', '/\b[0-9a-fA-F]{64}\b/', '/((?:password|psk|sae_password|key)\s*[:=]\s*)"[^"]*"/i'], ['$6$forgotten$forgotten', str_repeat('0', 64), '$1"forgotten"'], $text), $this->files);
+        return array_map(
+            fn (string $text): string => (string) preg_replace(
+                ['/\$[0-9a-z]{1,2}\$[^"\s]+/', '/\b[0-9a-fA-F]{64}\b/', '/((?:password|psk|sae_password|key)\s*[:=]\s*)"[^"]*"/i'],
+                ['$6$forgotten$forgotten', str_repeat('0', 64), '$1"forgotten"'],
+                $text,
+            ),
+            $this->files,
+        );
     }
 }

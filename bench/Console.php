@@ -88,20 +88,71 @@ final readonly class Console
         $list = $count === 0 ? '' : "The following packages will be upgraded:\n  ".implode(' ', $names)."\n";
         $scroll = implode("\n", array_map(fn (string $name): string => "Setting up {$name} ...", $names));
 
-        return rtrim("Reading package lists... Done\nBuilding dependency tree... Done\n{$list}{$count} upgraded, 0 newly installed, 0 to remove and 0 not upgraded.\n{$scroll}");
+        return rtrim(
+            "Reading package lists... Done\nBuilding dependency tree... Done\n{$list}{$count} upgraded, 0 newly installed, 0 to remove and 0 not upgraded.\n{$scroll}",
+        );
     }
 
     private function lsblk(Board $board): string
     {
-        $row = fn (string $name, int $size, string $type, ?string $fs, ?string $label, ?string $uuid, ?string $mount, ?string $serial, ?string $tran): array => ['name' => $name, 'size' => $size, 'type' => $type, 'fstype' => $fs, 'label' => $label, 'uuid' => $uuid, 'mountpoints' => [$mount], 'ro' => false, 'rm' => false, 'model' => null, 'serial' => $serial, 'tran' => $tran];
-        $devices = [$row('mmcblk0', self::CARD_BYTES, 'disk', null, null, null, null, '0x2b7e1516', null) + ['children' => [
-            $row('mmcblk0p1', 536870912, 'part', 'vfat', 'bootfs', null, '/boot/firmware', null, null),
-            $row('mmcblk0p2', self::CARD_BYTES - 541065216, 'part', 'ext4', 'rootfs', '00000000-0000-4000-8000-000000000001', '/', null, null),
-        ]]];
+        $row = fn (
+            string $name,
+            int $size,
+            string $type,
+            ?string $fs,
+            ?string $label,
+            ?string $uuid,
+            ?string $mount,
+            ?string $serial,
+            ?string $tran,
+        ): array => [
+            'name' => $name,
+            'size' => $size,
+            'type' => $type,
+            'fstype' => $fs,
+            'label' => $label,
+            'uuid' => $uuid,
+            'mountpoints' => [$mount],
+            'ro' => false,
+            'rm' => false,
+            'model' => null,
+            'serial' => $serial,
+            'tran' => $tran,
+        ];
+        $devices = [
+            $row('mmcblk0', self::CARD_BYTES, 'disk', null, null, null, null, '0x2b7e1516', null) + [
+                'children' => [
+                    $row('mmcblk0p1', 536870912, 'part', 'vfat', 'bootfs', null, '/boot/firmware', null, null),
+                    $row(
+                        'mmcblk0p2',
+                        self::CARD_BYTES - 541065216,
+                        'part',
+                        'ext4',
+                        'rootfs',
+                        '00000000-0000-4000-8000-000000000001',
+                        '/',
+                        null,
+                        null,
+                    ),
+                ],
+            ],
+        ];
         if ($board->disk !== null) {
             $disk = $row('sda', $board->disk->bytes, 'disk', null, null, null, null, $board->disk->serial, 'usb');
             if ($board->disk->partitioned) {
-                $disk['children'] = [$row('sda1', $board->disk->bytes - 2097152, 'part', $board->disk->uuid === null ? null : 'ext4', $board->disk->label ?: null, $board->disk->uuid, $board->disk->mountedAt, null, null)];
+                $disk['children'] = [
+                    $row(
+                        'sda1',
+                        $board->disk->bytes - 2097152,
+                        'part',
+                        $board->disk->uuid === null ? null : 'ext4',
+                        $board->disk->label ?: null,
+                        $board->disk->uuid,
+                        $board->disk->mountedAt,
+                        null,
+                        null,
+                    ),
+                ];
             }
             array_unshift($devices, $disk);
         }
@@ -131,8 +182,8 @@ final readonly class Console
             return 'mke2fs 1.47.0: The file /dev/sda1 does not exist and no size was specified.';
         }
         $bytes = random_bytes(16);
-        $bytes[6] = chr(ord($bytes[6]) & 0x0F | 0x40);
-        $bytes[8] = chr(ord($bytes[8]) & 0x3F | 0x80);
+        $bytes[6] = chr((ord($bytes[6]) & 0x0F) | 0x40);
+        $bytes[8] = chr((ord($bytes[8]) & 0x3F) | 0x80);
         $board->disk->uuid = vsprintf('%s%s-%s-%s-%s-%s%s%s', str_split(bin2hex($bytes), 4));
         $board->disk->label = $words[2] ?? '';
 

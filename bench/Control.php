@@ -61,7 +61,10 @@ final readonly class Control
         if ($board === null && in_array($do, ['power', 'type'], true)) {
             return ['error' => 'no such board'];
         }
-        if ($do === 'insert' && preg_match('/^[a-z0-9:-]+ ([0-9a-f]{2}:){5}[0-9a-f]{2}$/D', ($ask['board'] ?? '').' '.($ask['mac'] ?? '')) !== 1) {
+        if (
+            $do === 'insert' &&
+            preg_match('/^[a-z0-9:-]+ ([0-9a-f]{2}:){5}[0-9a-f]{2}$/D', ($ask['board'] ?? '').' '.($ask['mac'] ?? '')) !== 1
+        ) {
             return ['error' => 'a board has a name and a hardware address'];
         }
         switch ($do) {
@@ -81,7 +84,14 @@ final readonly class Control
                 $this->lab->reserve((string) $ask['mac'], (string) $ask['address']);
                 break;
             case 'insert':
-                $this->lab->insert((string) $ask['board'], (string) $ask['mac'], (string) $ask['class'], (int) $ask['network_after'], (array) $ask['files'], isset($ask['disk']) ? (array) $ask['disk'] : null);
+                $this->lab->insert(
+                    (string) $ask['board'],
+                    (string) $ask['mac'],
+                    (string) $ask['class'],
+                    (int) $ask['network_after'],
+                    (array) $ask['files'],
+                    isset($ask['disk']) ? (array) $ask['disk'] : null,
+                );
                 break;
             case 'power':
                 $this->lab->power($board, (bool) $ask['on']);

@@ -21,7 +21,14 @@ final class Disk
     public static function from(array $state): self
     {
         /** @var array{bytes: int, serial: string, partitioned?: bool, uuid?: ?string, label?: string, mountedAt?: ?string} $state */
-        return new self($state['bytes'], $state['serial'], $state['partitioned'] ?? false, $state['uuid'] ?? null, $state['label'] ?? '', $state['mountedAt'] ?? null);
+        return new self(
+            $state['bytes'],
+            $state['serial'],
+            $state['partitioned'] ?? false,
+            $state['uuid'] ?? null,
+            $state['label'] ?? '',
+            $state['mountedAt'] ?? null,
+        );
     }
 
     /** @return array<string, mixed> */

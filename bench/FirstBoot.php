@@ -45,11 +45,14 @@ final readonly class FirstBoot
         $user = $seeded ? self::userData($files['user-data'], $screen) : [];
         $links = new Links($files, $socket, $air);
         $screen = [...$screen, ...$links->screen];
-        $hostname = is_string($user['hostname'] ?? null) && preg_match('/^[a-zA-Z0-9-]{1,63}$/D', $user['hostname']) === 1 ? strtolower($user['hostname']) : 'board';
+        $hostname =
+            is_string($user['hostname'] ?? null) && preg_match('/^[a-zA-Z0-9-]{1,63}$/D', $user['hostname']) === 1
+                ? strtolower($user['hostname'])
+                : 'board';
         $account = is_array($user['users'][0] ?? null) ? $user['users'][0] : [];
 
         return new self(
-            $links->up || $socket && $kernel->address !== null,
+            $links->up || ($socket && $kernel->address !== null),
             $kernel->address ?? $links->address,
             $hostname === 'board' && $kernel->hostname !== '' ? $kernel->hostname : $hostname,
             self::canLogIn($account) ? (string) $account['name'] : self::accountFile($files['userconf.txt'] ?? ''),
@@ -93,7 +96,8 @@ final readonly class FirstBoot
     private static function canLogIn(array $account): bool
     {
         $keys = array_filter((array) ($account['ssh_authorized_keys'] ?? []), fn (mixed $key): bool => is_string($key) && self::isKey($key));
-        $password = ($account['lock_passwd'] ?? true) === false && str_starts_with((string) ($account['hashed_passwd'] ?? $account['passwd'] ?? ''), '$');
+        $password =
+            ($account['lock_passwd'] ?? true) === false && str_starts_with((string) ($account['hashed_passwd'] ?? ($account['passwd'] ?? '')), '$');
 
         return is_string($account['name'] ?? null) && ($keys !== [] || $password);
     }

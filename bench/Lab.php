@@ -29,11 +29,9 @@ final class Lab
 
     private float $speed = 20;
 
-    public function __construct(
-        private readonly string $stateFile,
-        private readonly int $offset,
-    ) {
-        $this->index = new PackageIndex;
+    public function __construct(private readonly string $stateFile, private readonly int $offset)
+    {
+        $this->index = new PackageIndex();
         $this->router = new Router('172.22.8.100', '172.22.8.199');
         $state = is_file($stateFile) ? json_decode((string) file_get_contents($stateFile), true) : null;
         if (is_array($state)) {
@@ -139,11 +137,24 @@ final class Lab
             'speed' => $this->speed,
             'reservations' => $this->router->state()['reservations'],
             'leases' => $this->router->state()['leases'],
-            'boards' => array_map(fn (Board $board): array => [
-                'id' => $board->id, 'name' => $board->name, 'mac' => $board->mac, 'class' => $board->class, 'powered' => $board->powered, 'phase' => $board->phase,
-                'address' => $board->address, 'card' => array_keys($board->files), 'screen' => $board->screen, 'fault' => $board->fault,
-                'fingerprint' => $board->phase === 'up' && $board->secretKey !== null ? 'SHA256:'.rtrim(base64_encode(hash('sha256', SshDoor::publicBlob($board->secretKey), true)), '=') : null,
-            ], array_values($this->boards)),
+            'boards' => array_map(
+                fn (Board $board): array => [
+                    'id' => $board->id,
+                    'name' => $board->name,
+                    'mac' => $board->mac,
+                    'class' => $board->class,
+                    'powered' => $board->powered,
+                    'phase' => $board->phase,
+                    'address' => $board->address,
+                    'card' => array_keys($board->files),
+                    'screen' => $board->screen,
+                    'fault' => $board->fault,
+                    'fingerprint' => $board->phase === 'up' && $board->secretKey !== null
+                            ? 'SHA256:'.rtrim(base64_encode(hash('sha256', SshDoor::publicBlob($board->secretKey), true)), '=')
+                            : null,
+                ],
+                array_values($this->boards),
+            ),
         ];
     }
 
@@ -162,7 +173,7 @@ final class Lab
         }
         $boot = $board->boot = FirstBoot::from($board->files);
         $extra = $board->firstBootDone ? 0 : self::FIRST_BOOT_EXTRA;
-        $this->after($board, $board->networkAfter * 0.4, fn () => $board->screen = [...$board->screen, ...$boot->screen]);
+        $this->after($board, $board->networkAfter * 0.4, fn () => ($board->screen = [...$board->screen, ...$boot->screen]));
         $this->after($board, (float) $board->networkAfter, fn () => $this->onNetwork($board));
         $this->after($board, $board->networkAfter + $extra, function () use ($board): void {
             $board->firstBootDone = true;
@@ -206,7 +217,11 @@ final class Lab
             if ($service['protocol'] === 'udp') {
                 $doors->udp($at, $service['port']);
             } elseif ($service['port'] !== 22) {
-                $doors->tcp($at, $service['port'], fn (ConnectionInterface $c) => $c->end("HTTP/1.0 200 OK\r\nContent-Type: text/plain\r\n\r\n{$board->id}\n"));
+                $doors->tcp(
+                    $at,
+                    $service['port'],
+                    fn (ConnectionInterface $c) => $c->end("HTTP/1.0 200 OK\r\nContent-Type: text/plain\r\n\r\n{$board->id}\n"),
+                );
             }
         }
     }
@@ -243,7 +258,11 @@ final class Lab
 
     private function save(): void
     {
-        $state = ['speed' => $this->speed, 'router' => $this->router->state(), 'boards' => array_map(fn (Board $b): array => $b->state(), array_values($this->boards))];
+        $state = [
+            'speed' => $this->speed,
+            'router' => $this->router->state(),
+            'boards' => array_map(fn (Board $b): array => $b->state(), array_values($this->boards)),
+        ];
         $temporary = $this->stateFile.'.new';
         file_put_contents($temporary, json_encode($state, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES));
         chmod($temporary, 0600);

@@ -48,7 +48,7 @@ final readonly class Links
         }
         $link = ($socket ? $this->wired($data) : null) ?? $this->wireless($data);
         $static = $link !== null && is_string($link['addresses'][0] ?? null) ? explode('/', $link['addresses'][0])[0] : null;
-        $this->up = $link !== null && (($link['dhcp4'] ?? false) === true || $static !== null && filter_var($static, FILTER_VALIDATE_IP) !== false);
+        $this->up = $link !== null && (($link['dhcp4'] ?? false) === true || ($static !== null && filter_var($static, FILTER_VALIDATE_IP) !== false));
         $this->address = $this->up && ($link['dhcp4'] ?? false) !== true ? $static : null;
         $this->screen = $this->up ? [] : ['network-config: no link asks for an address'];
     }
@@ -61,7 +61,12 @@ final readonly class Links
     {
         foreach (is_array($data['ethernets'] ?? null) ? $data['ethernets'] : [] as $id => $link) {
             $name = $link['match']['name'] ?? $id;
-            if (is_array($link) && is_string($name) && fnmatch($name, 'eth0') && (($link['dhcp4'] ?? false) === true || is_array($link['addresses'] ?? null))) {
+            if (
+                is_array($link) &&
+                is_string($name) &&
+                fnmatch($name, 'eth0') &&
+                (($link['dhcp4'] ?? false) === true || is_array($link['addresses'] ?? null))
+            ) {
                 return $link;
             }
         }
@@ -78,7 +83,7 @@ final readonly class Links
         foreach (is_array($data['wifis'] ?? null) ? $data['wifis'] : [] as $link) {
             $networks = [];
             foreach (is_array($link) && is_array($link['access-points'] ?? null) ? $link['access-points'] : [] as $ssid => $point) {
-                $secret = is_array($point) ? $point['password'] ?? $point['auth']['password'] ?? '' : '';
+                $secret = is_array($point) ? $point['password'] ?? ($point['auth']['password'] ?? '') : '';
                 $networks[(string) $ssid] = is_string($secret) ? self::key($secret, (string) $ssid) : 'no text';
             }
             if ($this->joins($networks)) {
@@ -104,6 +109,8 @@ final readonly class Links
     /** A passphrase becomes its key; 64 hexadecimal digits are one. */
     public static function key(string $secret, string $ssid): string
     {
-        return $secret === '' || preg_match('/^[0-9a-f]{64}$/iD', $secret) === 1 ? strtolower($secret) : hash_pbkdf2('sha1', $secret, $ssid, 4096, 64);
+        return $secret === '' || preg_match('/^[0-9a-f]{64}$/iD', $secret) === 1
+            ? strtolower($secret)
+            : hash_pbkdf2('sha1', $secret, $ssid, 4096, 64);
     }
 }

@@ -29,7 +29,7 @@ final class Router
     /** A board asks for an address. A reservation counts; else the one it had; else the first free of the pool. */
     public function ask(string $mac, string $name, int $now): string
     {
-        $address = $this->reservations[$mac] ?? $this->leases[$mac]['address'] ?? $this->free();
+        $address = $this->reservations[$mac] ?? ($this->leases[$mac]['address'] ?? $this->free());
         $this->leases[$mac] = ['address' => $address, 'name' => $name, 'expires' => $now + self::LEASE_SECONDS];
 
         return $address;

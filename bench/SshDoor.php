@@ -38,7 +38,18 @@ final class SshDoor
         /** @var non-empty-string */
         private readonly string $secretKey,
     ) {
-        $lists = ['curve25519-sha256,curve25519-sha256@libssh.org', 'ssh-ed25519', 'aes128-ctr', 'aes128-ctr', 'hmac-sha2-256', 'hmac-sha2-256', 'none', 'none', '', ''];
+        $lists = [
+            'curve25519-sha256,curve25519-sha256@libssh.org',
+            'ssh-ed25519',
+            'aes128-ctr',
+            'aes128-ctr',
+            'hmac-sha2-256',
+            'hmac-sha2-256',
+            'none',
+            'none',
+            '',
+            '',
+        ];
         $this->kexInit = chr(self::KEXINIT).random_bytes(16).implode('', array_map(self::string(...), $lists))."\0".pack('N', 0);
     }
 
@@ -127,7 +138,18 @@ final class SshDoor
             return;
         }
         $blob = self::publicBlob($this->secretKey);
-        $hash = hash('sha256', self::string((string) $this->clientGreeting).self::string(self::GREETING).self::string((string) $this->clientKexInit).self::string($this->kexInit).self::string($blob).self::string($theirs).self::string($ours).self::mpint($shared), true);
+        $hash = hash(
+            'sha256',
+            self::string((string) $this->clientGreeting).
+                self::string(self::GREETING).
+                self::string((string) $this->clientKexInit).
+                self::string($this->kexInit).
+                self::string($blob).
+                self::string($theirs).
+                self::string($ours).
+                self::mpint($shared),
+            true,
+        );
         $signature = self::string('ssh-ed25519').self::string(sodium_crypto_sign_detached($hash, $this->secretKey));
         $this->send(chr(self::ECDH_REPLY).self::string($blob).self::string($ours).self::string($signature));
         $this->send(chr(self::NEWKEYS));
@@ -137,7 +159,7 @@ final class SshDoor
 
     private function send(string $payload): void
     {
-        $padding = 8 - (strlen($payload) + 5) % 8;
+        $padding = 8 - ((strlen($payload) + 5) % 8);
         $padding += $padding < 4 ? 8 : 0;
         $this->connection->write(pack('N', strlen($payload) + $padding + 1).chr($padding).$payload.random_bytes($padding));
     }

@@ -22,9 +22,13 @@ final class Supplicant
                 $block = [];
             } elseif ($block !== null && $line === '}') {
                 $ssid = self::bytes($block['ssid'] ?? '');
-                $secret = $block['psk'] ?? $block['sae_password'] ?? '';
+                $secret = $block['psk'] ?? ($block['sae_password'] ?? '');
                 $key = preg_match('/^"(.{8,63})"$/D', $secret, $match) === 1 ? Links::key($match[1], $ssid ?? '') : $secret;
-                if ($ssid === null || $key !== '' && preg_match('/^[0-9a-f]{64}$/iD', $key) !== 1 || $key === '' && ($block['key_mgmt'] ?? '') !== 'NONE') {
+                if (
+                    $ssid === null ||
+                    ($key !== '' && preg_match('/^[0-9a-f]{64}$/iD', $key) !== 1) ||
+                    ($key === '' && ($block['key_mgmt'] ?? '') !== 'NONE')
+                ) {
                     return [];
                 }
                 $networks[$ssid] = strtolower($key);
@@ -32,7 +36,7 @@ final class Supplicant
             } elseif ($block !== null && preg_match('/^(\w+)=(\S.*)$/D', $line, $match) === 1) {
                 $block[$match[1]] = $match[2];
             } elseif ($block === null && preg_match('/^(\w+)=(.*)$/D', $line, $match) === 1) {
-                $country = $country || $match[1] === 'country' && preg_match('/^[A-Z]{2}$/D', $match[2]) === 1;
+                $country = $country || ($match[1] === 'country' && preg_match('/^[A-Z]{2}$/D', $match[2]) === 1);
             } else {
                 return [];
             }

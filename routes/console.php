@@ -5,4 +5,4 @@ declare(strict_types=1);
 use App\Jobs\LookAround;
 use Illuminate\Support\Facades\Schedule;
 
-Schedule::job(new LookAround)->everyMinute()->withoutOverlapping();
+Schedule::job(new LookAround())->everyMinute()->withoutOverlapping();

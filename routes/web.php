@@ -75,7 +75,9 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/boxes/{box}/run', [RunController::class, 'begin'])->name('run.begin');
         Route::post('/boxes/{box}/updated', [UpkeepController::class, 'updated'])->name('box.updated');
         Route::delete('/boxes/{box}', [BoxController::class, 'destroy'])->name('box.drop');
-        Route::post('/runs/{run}/steps/{step}/{action}', [RunController::class, 'act'])->whereIn('action', ['start', 'done', 'check', 'skip', 'reopen', 'type', 'reserve'])->name('run.act');
+        Route::post('/runs/{run}/steps/{step}/{action}', [RunController::class, 'act'])
+            ->whereIn('action', ['start', 'done', 'check', 'skip', 'reopen', 'type', 'reserve'])
+            ->name('run.act');
         Route::post('/card/images', [TargetController::class, 'image'])->name('image.keep');
         Route::post('/card/images/{record}/checksum', [TargetController::class, 'checksum'])->name('image.checksum');
         Route::delete('/card/images/{record}', [TargetController::class, 'dropImage'])->name('image.drop');

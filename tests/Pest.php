@@ -51,13 +51,13 @@ function entry(string $kind, string $id): array
 
 function board(string $id, array $changes = []): BoardClass
 {
-    return (new CatalogueReader)->board(array_replace_recursive(entry('board', $id), $changes));
+    return (new CatalogueReader())->board(array_replace_recursive(entry('board', $id), $changes));
 }
 
 /** @return array<string, mixed> every built-in entry of a kind as a typed value, by id */
 function catalogue(string $kind, ?int $few = null): array
 {
-    $read = $kind === 'role' ? (new RoleReader)->role(...) : (new CatalogueReader)->{$kind}(...);
+    $read = $kind === 'role' ? (new RoleReader())->role(...) : (new CatalogueReader())->{$kind}(...);
     $folder = $kind === 'role' ? 'core/Role/data' : 'core/Board/data/'.strtolower($kind);
     $ids = array_map(fn (string $file): string => basename($file, '.yaml'), glob(dirname(__DIR__)."/{$folder}/*.yaml") ?: []);
 
@@ -71,12 +71,21 @@ function smallParts(): SmallParts
     return $parts ??= new SmallParts(array_values(catalogue('adapter')));
 }
 
-function plan(string $board = 'flint', string $supply = 'supply-3a', string $cable = 'usual-1m', ?string $drive = 'ssd-500', LinkKind $link = LinkKind::Wired, string $role = 'file-store', string $image = 'server-64', string $card = 'card-32-a1', string $case = 'vented'): PlanInput
-{
-    $reader = new CatalogueReader;
+function plan(
+    string $board = 'flint',
+    string $supply = 'supply-3a',
+    string $cable = 'usual-1m',
+    ?string $drive = 'ssd-500',
+    LinkKind $link = LinkKind::Wired,
+    string $role = 'file-store',
+    string $image = 'server-64',
+    string $card = 'card-32-a1',
+    string $case = 'vented',
+): PlanInput {
+    $reader = new CatalogueReader();
 
     return new PlanInput(
-        array_map(fn (string $id) => (new RoleReader)->role(entry('role', $id)), explode(' ', $role)),
+        array_map(fn (string $id) => (new RoleReader())->role(entry('role', $id)), explode(' ', $role)),
         board($board),
         $reader->supply(entry('supply', $supply)),
         $reader->cable(entry('cable', $cable)),
@@ -92,5 +101,17 @@ function plan(string $board = 'flint', string $supply = 'supply-3a', string $cab
 /** The first few entries of each kind, or all of them. */
 function shelf(?int $few = null): Shelf
 {
-    return new Shelf(catalogue('role'), catalogue('board', $few), catalogue('supply', $few), catalogue('cable', $few), catalogue('drive', $few), catalogue('image', $few), catalogue('card', $few), catalogue('case', $few), catalogue('cooling', $few), catalogue('addOn', $few), smallParts());
+    return new Shelf(
+        catalogue('role'),
+        catalogue('board', $few),
+        catalogue('supply', $few),
+        catalogue('cable', $few),
+        catalogue('drive', $few),
+        catalogue('image', $few),
+        catalogue('card', $few),
+        catalogue('case', $few),
+        catalogue('cooling', $few),
+        catalogue('addOn', $few),
+        smallParts(),
+    );
 }

@@ -20,10 +20,17 @@ final class Books
     /** Everybody's addresses but this box's own. */
     public static function addresses(Network $network, ?Box $except = null): AddressBook
     {
-        $taken = Box::query()->where('network_id', $network->id)->whereNotNull('address')->when($except, fn ($query, Box $box) => $query->whereKeyNot($box->id))
-            ->orderByRaw('INET_ATON(address)')->get(['id', 'name', 'address']);
+        $taken = Box::query()
+            ->where('network_id', $network->id)
+            ->whereNotNull('address')
+            ->when($except, fn ($query, Box $box) => $query->whereKeyNot($box->id))
+            ->orderByRaw('INET_ATON(address)')
+            ->get(['id', 'name', 'address']);
 
-        return new AddressBook($network->asLocalNetwork(), array_values($taken->map(fn (Box $box): Taken => new Taken(Ipv4::parse((string) $box->address), $box->called()))->all()));
+        return new AddressBook(
+            $network->asLocalNetwork(),
+            array_values($taken->map(fn (Box $box): Taken => new Taken(Ipv4::parse((string) $box->address), $box->called()))->all()),
+        );
     }
 
     /** The rules of RFC 952/1123, and whether another box has the name already. */
@@ -32,6 +39,16 @@ final class Books
         $findings = Findings::of(...array_map(fn (Finding $finding): Finding => $finding->at(Place::field('name')), Hostname::check($typed)->list));
         $taken = Box::query()->where('network_id', $network->id)->where('name', strtolower($typed))->whereKeyNot($box->id)->exists();
 
-        return ! $taken ? $findings : $findings->and([Finding::stop('addresses.name_taken', "Another box is called {$typed}.", 'Two boxes with one name answer in turns, and the router\'s list shows only one.', 'Choose another word.', Place::field('name'))]);
+        return ! $taken
+            ? $findings
+            : $findings->and([
+                Finding::stop(
+                    'addresses.name_taken',
+                    "Another box is called {$typed}.",
+                    'Two boxes with one name answer in turns, and the router\'s list shows only one.',
+                    'Choose another word.',
+                    Place::field('name'),
+                ),
+            ]);
     }
 }

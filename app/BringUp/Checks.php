@@ -24,12 +24,8 @@ use Burrow\Sheet\Findings;
 /** The checks that a run makes by itself: the router's list, ports, the host key. */
 final readonly class Checks
 {
-    public function __construct(
-        private Intake $intake,
-        private TcpProbe $tcp,
-        private HostKeyProbe $keys,
-        private BenchClient $bench,
-    ) {
+    public function __construct(private Intake $intake, private TcpProbe $tcp, private HostKeyProbe $keys, private BenchClient $bench)
+    {
     }
 
     /** @param  string  $pasted the router's list where it cannot be read from here */
@@ -52,19 +48,30 @@ final readonly class Checks
         try {
             $text = trim($pasted) === '' && $box->on_bench ? $this->bench->text('leases', 'text') : $pasted;
         } catch (BenchAway $away) {
-            return Outcome::notYet(Findings::of(Finding::warn('bringup.bench_away', $away->getMessage(), 'The bench is a program of its own.', 'Start it: ./burrow up.')));
+            return Outcome::notYet(
+                Findings::of(
+                    Finding::warn('bringup.bench_away', $away->getMessage(), 'The bench is a program of its own.', 'Start it: ./burrow up.'),
+                ),
+            );
         }
         $reading = $this->intake->read('leases', $text);
         if ($reading->findings->blocks()) {
             return Outcome::notYet($reading->findings);
         }
         $before = $book->run->learned['leases_before'] ?? [];
-        $match = LeaseMatch::find(Hostname::parse((string) $box->name), $reading->all(Lease::class), is_array($before) ? array_values(array_filter($before, is_string(...))) : []);
+        $match = LeaseMatch::find(
+            Hostname::parse((string) $box->name),
+            $reading->all(Lease::class),
+            is_array($before) ? array_values(array_filter($before, is_string(...))) : [],
+        );
         $findings = $match->findings->and($reading->findings);
 
         return $match->lease === null
             ? Outcome::notYet($findings)
-            : Outcome::over("at {$match->lease->address}", $findings, ['found' => (string) $match->lease->address, 'mac' => (string) $match->lease->mac]);
+            : Outcome::over("at {$match->lease->address}", $findings, [
+                'found' => (string) $match->lease->address,
+                'mac' => (string) $match->lease->mac,
+            ]);
     }
 
     private function foundAddress(RunBook $book): Ipv4
@@ -84,12 +91,28 @@ final readonly class Checks
     {
         $key = $this->keys->ask(Target::of($box, $address, 22));
         if ($key === null) {
-            return Outcome::notYet(Findings::of(Finding::warn('bringup.no_host_key', 'Port 22 showed no host key.', 'Either it is not remote login that answers there, or it is just starting.', 'Look again in half a minute.')));
+            return Outcome::notYet(
+                Findings::of(
+                    Finding::warn(
+                        'bringup.no_host_key',
+                        'Port 22 showed no host key.',
+                        'Either it is not remote login that answers there, or it is just starting.',
+                        'Look again in half a minute.',
+                    ),
+                ),
+            );
         }
-        $finding = HostKeyHistory::judge($key, $box->host_key, $box->host_key_at?->toDateTimeImmutable(), $box->card_written_at?->toDateTimeImmutable());
+        $finding = HostKeyHistory::judge(
+            $key,
+            $box->host_key,
+            $box->host_key_at?->toDateTimeImmutable(),
+            $box->card_written_at?->toDateTimeImmutable(),
+        );
         $findings = Findings::of($finding);
 
-        return $findings->blocks() ? Outcome::notYet($findings) : Outcome::over(mb_strimwidth($key->fingerprint(), 0, 20, '…'), $findings, ['host_key' => $key->fingerprint()]);
+        return $findings->blocks()
+            ? Outcome::notYet($findings)
+            : Outcome::over(mb_strimwidth($key->fingerprint(), 0, 20, '…'), $findings, ['host_key' => $key->fingerprint()]);
     }
 
     private function pinned(Box $box): Outcome

@@ -26,13 +26,16 @@ final readonly class Moving
             );
         }
         if ($run->learnedText('uuid') !== null) {
-            Store::query()->firstOrCreate(['box_id' => $box->id, 'uuid' => $run->learnedText('uuid')], [
-                'label' => RunBook::STORE['store_label'],
-                'serial' => $run->learnedText('disk_serial'),
-                'bytes' => (int) $run->learnedText('disk_bytes'),
-                'mount_point' => RunBook::STORE['mount_point'],
-                'share' => RunBook::STORE['share'],
-            ]);
+            Store::query()->firstOrCreate(
+                ['box_id' => $box->id, 'uuid' => $run->learnedText('uuid')],
+                [
+                    'label' => RunBook::STORE['store_label'],
+                    'serial' => $run->learnedText('disk_serial'),
+                    'bytes' => (int) $run->learnedText('disk_bytes'),
+                    'mount_point' => RunBook::STORE['mount_point'],
+                    'share' => RunBook::STORE['share'],
+                ],
+            );
         }
         $box->update([
             'stage' => Box::IN_SERVICE,
@@ -42,6 +45,10 @@ final readonly class Moving
             'silent_since' => null,
         ]);
         $run->update(['finished_at' => now()]);
-        JournalEntry::write($box, 'in service', "{$box->called()} is in service: ".implode(', ', array_map(fn (Role $role): string => $role->label, $book->roles)).'.');
+        JournalEntry::write(
+            $box,
+            'in service',
+            "{$box->called()} is in service: ".implode(', ', array_map(fn (Role $role): string => $role->label, $book->roles)).'.',
+        );
     }
 }

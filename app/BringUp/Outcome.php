@@ -10,12 +10,8 @@ use Burrow\Sheet\Findings;
 final readonly class Outcome
 {
     /** @param  array<string, string|null>  $learned */
-    public function __construct(
-        public bool $over,
-        public string $words,
-        public Findings $findings,
-        public array $learned = [],
-    ) {
+    public function __construct(public bool $over, public string $words, public Findings $findings, public array $learned = [])
+    {
     }
 
     public static function notYet(Findings $findings): self

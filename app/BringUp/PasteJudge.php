@@ -31,14 +31,26 @@ final readonly class PasteJudge
         if (trim($pasted) === '') {
             return $step->reads === 'upgrade'
                 ? Outcome::over('done, by your word', Findings::of())
-                : Outcome::notYet(Findings::of(Finding::stop('bringup.answer_needed', 'The box\'s answer is needed here.', 'Later commands are filled in from it.', 'Paste what you saw.', Place::field('pasted'))));
+                : Outcome::notYet(
+                    Findings::of(
+                        Finding::stop(
+                            'bringup.answer_needed',
+                            'The box\'s answer is needed here.',
+                            'Later commands are filled in from it.',
+                            'Paste what you saw.',
+                            Place::field('pasted'),
+                        ),
+                    ),
+                );
         }
         $reading = $this->intake->read($step->reads, $pasted);
 
         return match (true) {
             $reading->findings->blocks() => Outcome::notYet($reading->findings),
             $step->reads === 'lsblk' => $this->disk($book, $reading->all(BlockDevice::class), $typedDisk),
-            $step->reads === 'uuid' => Outcome::over('file system made', $reading->findings, ['uuid' => ($reading->all(FileSystemId::class)[0] ?? null)?->uuid]),
+            $step->reads === 'uuid' => Outcome::over('file system made', $reading->findings, [
+                'uuid' => ($reading->all(FileSystemId::class)[0] ?? null)?->uuid,
+            ]),
             default => Outcome::over($this->upgraded($reading->all(UpgradeSummary::class)), $reading->findings),
         };
     }
@@ -53,13 +65,22 @@ final readonly class PasteJudge
             return Outcome::notYet($choice->findings);
         }
         if (trim($typed) !== $disk->name) {
-            $ask = Finding::stop('bringup.type_the_disk', trim($typed) === '' ? 'Type the disk\'s name to go on.' : "“{$typed}” is not the disk that was found.", 'The next step wipes it, and that cannot be undone.', "It is {$disk->name}.", Place::field('typed_disk'));
+            $ask = Finding::stop(
+                'bringup.type_the_disk',
+                trim($typed) === '' ? 'Type the disk\'s name to go on.' : "“{$typed}” is not the disk that was found.",
+                'The next step wipes it, and that cannot be undone.',
+                "It is {$disk->name}.",
+                Place::field('typed_disk'),
+            );
 
             return Outcome::notYet(Findings::of($ask)->and($choice->findings));
         }
 
         return Outcome::over("{$disk->name}, {$disk->size->decimal()}", $choice->findings, [
-            'disk' => $disk->name, 'disk_serial' => $disk->serial ?? '', 'disk_partition' => $disk->firstPartition(), 'disk_bytes' => (string) $disk->size->count,
+            'disk' => $disk->name,
+            'disk_serial' => $disk->serial ?? '',
+            'disk_partition' => $disk->firstPartition(),
+            'disk_bytes' => (string) $disk->size->count,
         ]);
     }
 

@@ -47,8 +47,14 @@ final readonly class RunBook
     {
         $box = $this->run->box;
         $known = [
-            'host' => $box->name, 'user' => $box->user, 'address' => $box->address, 'mac' => $box->mac, 'fingerprint' => $box->host_key,
-            'disk' => $this->run->learnedText('disk'), 'disk_serial' => $this->run->learnedText('disk_serial'), 'disk_partition' => $this->run->learnedText('disk_partition'),
+            'host' => $box->name,
+            'user' => $box->user,
+            'address' => $box->address,
+            'mac' => $box->mac,
+            'fingerprint' => $box->host_key,
+            'disk' => $this->run->learnedText('disk'),
+            'disk_serial' => $this->run->learnedText('disk_serial'),
+            'disk_partition' => $this->run->learnedText('disk_partition'),
             ...self::STORE,
         ];
         $uuid = $this->run->learnedText('uuid');
@@ -68,13 +74,15 @@ final readonly class RunBook
             return null;
         }
 
-        return Countdown::of($template, $step->began_at->toDateTimeImmutable(), new DateTimeImmutable, $this->measured($template), $this->speed());
+        return Countdown::of($template, $step->began_at->toDateTimeImmutable(), new DateTimeImmutable(), $this->measured($template), $this->speed());
     }
 
     /** @return list<string> ids of the steps that are over */
     public function finished(): array
     {
-        return array_values($this->run->steps->filter(fn (RunStep $step): bool => $step->isFinished())->map(fn (RunStep $step): string => $step->step)->all());
+        return array_values(
+            $this->run->steps->filter(fn (RunStep $step): bool => $step->isFinished())->map(fn (RunStep $step): string => $step->step)->all(),
+        );
     }
 
     /** "Step 8 of 15. 21 min of your hands left, 34 min of waiting." */
@@ -85,7 +93,11 @@ final readonly class RunBook
             return "All {$this->run->steps->count()} steps are over, and {$this->run->box->called()} is in service.";
         }
 
-        return 'Step '.(count($finished) + 1)." of {$this->run->steps->count()}. {$this->playbook->handsLeft($finished)} of your hands left, {$this->playbook->waitLeft($finished)} of waiting.";
+        $step = count($finished) + 1;
+        $hands = $this->playbook->handsLeft($finished);
+        $waiting = $this->playbook->waitLeft($finished);
+
+        return "Step {$step} of {$this->run->steps->count()}. {$hands} of your hands left, {$waiting} of waiting.";
     }
 
     private function speed(): float
@@ -104,11 +116,21 @@ final readonly class RunBook
     private function measured(StepTemplate $template): array
     {
         $box = $this->run->box;
-        $longest = ($template->waitTo->seconds ?? 0) * 1.5 / $this->speed();
+        $longest = (($template->waitTo->seconds ?? 0) * 1.5) / $this->speed();
         $times = RunStep::query()
-            ->where('step', $template->id)->where('state', RunStep::DONE)->whereNotNull('began_at')->where('run_id', '!=', $this->run->id)
-            ->whereIn('run_id', Run::query()->select('id')->whereIn('box_id', Box::query()->select('id')->where('board', $box->board)->where('on_bench', $box->on_bench)))
-            ->latest('id')->limit(10)->get()
+            ->where('step', $template->id)
+            ->where('state', RunStep::DONE)
+            ->whereNotNull('began_at')
+            ->where('run_id', '!=', $this->run->id)
+            ->whereIn(
+                'run_id',
+                Run::query()
+                    ->select('id')
+                    ->whereIn('box_id', Box::query()->select('id')->where('board', $box->board)->where('on_bench', $box->on_bench)),
+            )
+            ->latest('id')
+            ->limit(10)
+            ->get()
             ->map(fn (RunStep $step): float => (float) $step->began_at?->diffInSeconds($step->finished_at))
             ->filter(fn (float $seconds): bool => $seconds > 0 && $seconds <= $longest);
 

@@ -22,11 +22,8 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class RunDesk
 {
-    public function __construct(
-        private Catalogue $catalogue,
-        private BenchClient $bench,
-        private Intake $intake,
-    ) {
+    public function __construct(private Catalogue $catalogue, private BenchClient $bench, private Intake $intake)
+    {
     }
 
     /** The box's run; begun when there is none or the last one is over. */
@@ -57,9 +54,17 @@ final readonly class RunDesk
         return DB::transaction(function () use ($box, $jobs): Run {
             $box->jobs()->createMany($jobs);
             $adds = array_column($jobs, 'role');
-            JournalEntry::write($box, 'run', "More to do for {$box->called()}: ".implode(', ', array_map(fn (string $role): string => $this->catalogue->role($role)->label ?? $role, $adds)).'.');
+            JournalEntry::write(
+                $box,
+                'run',
+                "More to do for {$box->called()}: ".
+                    implode(', ', array_map(fn (string $role): string => $this->catalogue->role($role)->label ?? $role, $adds)).
+                    '.',
+            );
 
-            return $this->layOut(Run::query()->create(['box_id' => $box->id, 'learned' => $box->on_bench ? $this->benchBefore() : [], 'adds' => $adds]));
+            return $this->layOut(
+                Run::query()->create(['box_id' => $box->id, 'learned' => $box->on_bench ? $this->benchBefore() : [], 'adds' => $adds]),
+            );
         });
     }
 
@@ -96,11 +101,21 @@ final readonly class RunDesk
     public function reopen(RunStep $seen, int $version): void
     {
         DB::transaction(function () use ($seen, $version): void {
-            $step = RunStep::query()->with(['run.box', 'run.steps'])->lockForUpdate()->findOrFail($seen->id);
+            $step = RunStep::query()
+                ->with(['run.box', 'run.steps'])
+                ->lockForUpdate()
+                ->findOrFail($seen->id);
             if ($step->version !== $version || $step->run->last()?->id !== $step->id) {
                 throw new StepTold('Only the last step can be taken back, and this one is no longer the last. Nothing was changed.');
             }
-            $step->update(['state' => RunStep::OPEN, 'began_at' => null, 'finished_at' => null, 'outcome' => null, 'findings' => null, 'version' => $version + 1]);
+            $step->update([
+                'state' => RunStep::OPEN,
+                'began_at' => null,
+                'finished_at' => null,
+                'outcome' => null,
+                'findings' => null,
+                'version' => $version + 1,
+            ]);
             JournalEntry::write($step->run->box, 'run', "Step “{$step->step}” was taken back.");
         });
     }
@@ -109,7 +124,17 @@ final readonly class RunDesk
     public function settle(RunStep $step, int $version, StepTemplate $template, Outcome $outcome): void
     {
         $this->change($step, $version, function (RunStep $step) use ($template, $outcome): void {
-            $step->findings = array_map(fn ($finding): array => ['severity' => $finding->severity->value, 'code' => $finding->code, 'found' => $finding->found, 'why' => $finding->why, 'do' => $finding->do, 'field' => $finding->place?->field], $outcome->findings->list);
+            $step->findings = array_map(
+                fn ($finding): array => [
+                    'severity' => $finding->severity->value,
+                    'code' => $finding->code,
+                    'found' => $finding->found,
+                    'why' => $finding->why,
+                    'do' => $finding->do,
+                    'field' => $finding->place?->field,
+                ],
+                $outcome->findings->list,
+            );
             if (! $outcome->over) {
                 return;
             }
@@ -125,12 +150,21 @@ final readonly class RunDesk
     private function change(RunStep $seen, int $version, callable $change): void
     {
         DB::transaction(function () use ($seen, $version, $change): void {
-            $step = RunStep::query()->with(['run.box.jobs', 'run.steps'])->lockForUpdate()->findOrFail($seen->id);
+            $step = RunStep::query()
+                ->with(['run.box.jobs', 'run.steps'])
+                ->lockForUpdate()
+                ->findOrFail($seen->id);
             if ($step->isFinished()) {
-                throw new StepTold('This step is already over: it was finished '.($step->finished_at?->diffForHumans() ?? 'meanwhile').', perhaps in another tab. Nothing was changed.');
+                throw new StepTold(
+                    'This step is already over: it was finished '.
+                        ($step->finished_at?->diffForHumans() ?? 'meanwhile').
+                        ', perhaps in another tab. Nothing was changed.',
+                );
             }
             if ($step->version !== $version) {
-                throw new StepTold('This step has moved on since this page was loaded, perhaps in another tab. Here is how it stands now; nothing was changed.');
+                throw new StepTold(
+                    'This step has moved on since this page was loaded, perhaps in another tab. Here is how it stands now; nothing was changed.',
+                );
             }
             if ($step->run->current()?->id !== $step->id) {
                 throw new StepTold('Another step comes first. Nothing was changed.');
@@ -170,7 +204,7 @@ final readonly class RunDesk
         $run = $step->run;
         $left = $run->steps->filter(fn (RunStep $other): bool => $other->id !== $step->id && ! $other->isFinished());
         if ($left->isEmpty()) {
-            (new Moving)->in($run, new RunBook($run, $this->catalogue));
+            (new Moving())->in($run, new RunBook($run, $this->catalogue));
         }
     }
 
@@ -184,7 +218,10 @@ final readonly class RunDesk
         try {
             $leases = $this->intake->read('leases', $this->bench->text('leases', 'text'))->all(Lease::class);
 
-            return ['leases_before' => array_map(fn (Lease $lease): string => (string) $lease->mac, $leases), 'speed' => $this->bench->ask(['do' => 'status'])['speed'] ?? 1];
+            return [
+                'leases_before' => array_map(fn (Lease $lease): string => (string) $lease->mac, $leases),
+                'speed' => $this->bench->ask(['do' => 'status'])['speed'] ?? 1,
+            ];
         } catch (BenchAway) {
             return [];
         }

@@ -72,7 +72,21 @@ final readonly class CardRequest
     /** @return array<string, string> the fields as they stand before anything was typed */
     public static function blank(ImageKind $image): array
     {
-        $fields = ['user' => 'warden', 'public_key' => '', 'time_zone' => '', 'keyboard' => 'gb', 'country' => '', 'fixed' => 'router', 'user_data' => '', 'kernel_line' => '', 'firmware' => '', 'marker' => $image->markers[0] ?? '', 'series_base' => '', 'series_count' => '1', 'series_first' => ''];
+        $fields = [
+            'user' => 'warden',
+            'public_key' => '',
+            'time_zone' => '',
+            'keyboard' => 'gb',
+            'country' => '',
+            'fixed' => 'router',
+            'user_data' => '',
+            'kernel_line' => '',
+            'firmware' => '',
+            'marker' => $image->markers[0] ?? '',
+            'series_base' => '',
+            'series_count' => '1',
+            'series_first' => '',
+        ];
         foreach (self::NETWORKS as $n) {
             $fields += ["ssid_{$n}" => '', "security_{$n}" => WifiSecurity::Wpa2->value, "hidden_{$n}" => ''];
         }
@@ -95,7 +109,9 @@ final readonly class CardRequest
             instance: $box->name.'-'.bin2hex(random_bytes(4)),
             user: $this->typed['user'],
             key: $this->typed['public_key'] === '' ? null : LoginCheck::key($this->typed['public_key']),
-            passwordHash: $this->password === '' ? null : Sha512Crypt::hash($this->password, substr(strtr(base64_encode(random_bytes(12)), '+', '.'), 0, 16)),
+            passwordHash: $this->password === ''
+                ? null
+                : Sha512Crypt::hash($this->password, substr(strtr(base64_encode(random_bytes(12)), '+', '.'), 0, 16)),
             timeZone: $this->typed['time_zone'],
             keyboard: $this->typed['keyboard'],
             packages: $packages,
@@ -109,8 +125,13 @@ final readonly class CardRequest
     public function order(ImageKind $image): CardOrder
     {
         return new CardOrder(
-            $image, $this->schools === [] ? [$image->schools[0]] : $this->schools, $this->known->containers, $this->known->sixtyFour,
-            str_replace("\r\n", "\n", $this->typed['user_data']), $this->typed['kernel_line'], $this->typed['firmware'],
+            $image,
+            $this->schools === [] ? [$image->schools[0]] : $this->schools,
+            $this->known->containers,
+            $this->known->sixtyFour,
+            str_replace("\r\n", "\n", $this->typed['user_data']),
+            $this->typed['kernel_line'],
+            $this->typed['firmware'],
             in_array($this->typed['marker'], $image->markers, true) ? $this->typed['marker'] : '',
         );
     }
@@ -128,7 +149,13 @@ final readonly class CardRequest
         $wifis = [];
         foreach (self::NETWORKS as $n) {
             if ($this->typed["ssid_{$n}"] !== '') {
-                $wifis[] = WifiNetwork::of($this->typed["ssid_{$n}"], WifiSecurity::from($this->typed["security_{$n}"]), $this->passphrases[$n], count(self::NETWORKS) - $n, $this->typed["hidden_{$n}"] !== '');
+                $wifis[] = WifiNetwork::of(
+                    $this->typed["ssid_{$n}"],
+                    WifiSecurity::from($this->typed["security_{$n}"]),
+                    $this->passphrases[$n],
+                    count(self::NETWORKS) - $n,
+                    $this->typed["hidden_{$n}"] !== '',
+                );
             }
         }
 
@@ -140,7 +167,15 @@ final readonly class CardRequest
         $typed = $this->typed;
         $findings = LoginCheck::userFindings($typed['user']);
         if ($typed['public_key'] === '' && $this->password === '') {
-            $findings = $findings->and([Finding::stop('card.no_login', 'Nobody could log in.', 'A box without screen and keyboard needs a key or a password from the start.', 'Paste a public key, or choose a password.', Place::field('public_key'))]);
+            $findings = $findings->and([
+                Finding::stop(
+                    'card.no_login',
+                    'Nobody could log in.',
+                    'A box without screen and keyboard needs a key or a password from the start.',
+                    'Paste a public key, or choose a password.',
+                    Place::field('public_key'),
+                ),
+            ]);
         }
         if ($typed['public_key'] !== '') {
             $findings = $findings->and(LoginCheck::keyFindings($typed['public_key']));
@@ -149,10 +184,26 @@ final readonly class CardRequest
             $findings = $findings->and(LoginCheck::passwordFindings($this->password, 'first_password'));
         }
         if (! TimeZone::isKnown($typed['time_zone'])) {
-            $findings = $findings->and([Finding::stop('card.time_zone', "“{$typed['time_zone']}” is no time zone.", 'It is a region and a city; a bare offset has no summer time and is wrong half the year.', 'Choose one from the list.', Place::field('time_zone'))]);
+            $findings = $findings->and([
+                Finding::stop(
+                    'card.time_zone',
+                    "“{$typed['time_zone']}” is no time zone.",
+                    'It is a region and a city; a bare offset has no summer time and is wrong half the year.',
+                    'Choose one from the list.',
+                    Place::field('time_zone'),
+                ),
+            ]);
         }
         if (preg_match('/^[a-z]{2}$/D', $typed['keyboard']) !== 1) {
-            $findings = $findings->and([Finding::stop('card.keyboard', "“{$typed['keyboard']}” is no keyboard layout.", 'Layouts have two small letters, such as gb, us or de.', 'Type two letters.', Place::field('keyboard'))]);
+            $findings = $findings->and([
+                Finding::stop(
+                    'card.keyboard',
+                    "“{$typed['keyboard']}” is no keyboard layout.",
+                    'Layouts have two small letters, such as gb, us or de.',
+                    'Type two letters.',
+                    Place::field('keyboard'),
+                ),
+            ]);
         }
 
         return $findings->and($this->radio());
@@ -170,9 +221,19 @@ final readonly class CardRequest
             }
             $any = true;
             $findings = $findings->and(WifiCheck::ssid($ssid, Place::field("ssid_{$n}"), $this->known->ssids));
-            $findings = $findings->and($security === null
-                ? [Finding::stop('card.wifi_security', 'How is this network kept?', 'The file says it in so many words.', 'Choose one of the list.', Place::field("security_{$n}"))]
-                : WifiCheck::passphrase($this->passphrases[$n], $security, Place::field("passphrase_{$n}")));
+            $findings = $findings->and(
+                $security === null
+                    ? [
+                        Finding::stop(
+                            'card.wifi_security',
+                            'How is this network kept?',
+                            'The file says it in so many words.',
+                            'Choose one of the list.',
+                            Place::field("security_{$n}"),
+                        ),
+                    ]
+                    : WifiCheck::passphrase($this->passphrases[$n], $security, Place::field("passphrase_{$n}")),
+            );
         }
 
         return $any ? $findings->and(WifiCheck::country($this->typed['country'], $this->typed['time_zone'], Place::field('country'))) : $findings;

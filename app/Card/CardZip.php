@@ -19,7 +19,7 @@ final class CardZip
     public static function of(CardFolder $folder): string
     {
         return self::inTemporaryFile(function (string $path) use ($folder): string {
-            $zip = new ZipArchive;
+            $zip = new ZipArchive();
             $zip->open($path, ZipArchive::OVERWRITE);
             foreach ($folder->files as $name => $text) {
                 $zip->addFromString((string) $name, $text);
@@ -48,7 +48,7 @@ final class CardZip
     {
         return self::inTemporaryFile(function (string $path) use ($bytes): ?CardFolder {
             file_put_contents($path, $bytes);
-            $zip = new ZipArchive;
+            $zip = new ZipArchive();
             if ($zip->open($path, ZipArchive::RDONLY) !== true) {
                 return null;
             }

@@ -18,7 +18,9 @@ final class HouseKnowledge
     /** @param  ?Box  $box  null when the card belongs to none that is known */
     public static function of(?Box $box, Network $network, Catalogue $catalogue): CardContext
     {
-        $others = Box::query()->when($box, fn ($query, Box $one) => $query->whereKeyNot($one->id))->get(['id', 'name', 'address']);
+        $others = Box::query()
+            ->when($box, fn ($query, Box $one) => $query->whereKeyNot($one->id))
+            ->get(['id', 'name', 'address']);
         $taken = [];
         foreach ($others as $other) {
             $address = $other->ipv4();
@@ -37,7 +39,8 @@ final class HouseKnowledge
             ssids: $network->ssids(),
             started: $box?->host_key !== null,
             lastInstance: $box?->instance,
-            containers: in_array('container', $schools, true) || array_filter($roles, fn (Role $role): bool => in_array($role->id, ['container-host', 'cluster-node'], true)) !== [],
+            containers: in_array('container', $schools, true) ||
+                array_filter($roles, fn (Role $role): bool => in_array($role->id, ['container-host', 'cluster-node'], true)) !== [],
             sixtyFour: array_filter($roles, fn (Role $role): bool => $role->bits === 64) !== [],
         );
     }

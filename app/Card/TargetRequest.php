@@ -52,7 +52,9 @@ final readonly class TargetRequest
     public static function from(Request $request, Catalogue $catalogue): self
     {
         $typed = [];
-        foreach (['desk' => 120, 'card' => 40, 'before' => Intake::LIMIT, 'after' => Intake::LIMIT, 'file' => 120, 'typed_name' => 200] as $field => $longest) {
+        foreach (
+            ['desk' => 120, 'card' => 40, 'before' => Intake::LIMIT, 'after' => Intake::LIMIT, 'file' => 120, 'typed_name' => 200] as $field => $longest
+        ) {
             $typed[$field] = mb_substr($request->string($field)->value(), 0, $longest);
         }
         $typed['drive'] = $request->boolean('drive') ? '1' : '';
@@ -69,23 +71,62 @@ final readonly class TargetRequest
             [$after, $read] = self::disks($typed['after'], $system, 'after');
             [$before, $readBefore] = trim($typed['before']) === '' ? [null, Findings::of()] : self::disks($typed['before'], $system, 'before');
             $findings = $read->and($readBefore);
-            $guard = $findings->blocks() ? null : TargetGuard::among($after, $before, self::size($record, $image), $typed['drive'] !== '', array_values(Medium::query()->get()->map(fn (Medium $one) => $one->known())->all()));
+            $guard = $findings->blocks()
+                ? null
+                : TargetGuard::among(
+                    $after,
+                    $before,
+                    self::size($record, $image),
+                    $typed['drive'] !== '',
+                    array_values(Medium::query()->get()->map(fn (Medium $one) => $one->known())->all()),
+                );
         }
         [$commands, $capacity, $told] = self::commands($guard?->target, $system, $typed);
 
         $serial = $guard?->target?->serial;
 
-        return new self($typed, $record, $image, $card, $system, $guard, $findings->and($told), $commands, $capacity, $serial === null ? null : Medium::query()->where('serial', $serial)->first(), self::size($record, $image), $desk === null || $desk->cardSlot ? null : $shelf->small->cheapest(AdapterKind::Reader, $desk->usbPlug)?->bus);
+        return new self(
+            $typed,
+            $record,
+            $image,
+            $card,
+            $system,
+            $guard,
+            $findings->and($told),
+            $commands,
+            $capacity,
+            $serial === null ? null : Medium::query()->where('serial', $serial)->first(),
+            self::size($record, $image),
+            $desk === null || $desk->cardSlot ? null : $shelf->small->cheapest(AdapterKind::Reader, $desk->usbPlug)?->bus,
+        );
     }
 
     /** By what was measured on this very card before, else by the catalogue: card, and the reader of a desk computer without a slot. */
+    /** What is known so far, as the page's heading sentence. */
+    public function sentence(): string
+    {
+        $named = $this->guard?->target?->name;
+
+        return match (true) {
+            $this->guard === null => 'Which disk is the card?',
+            $named === null => 'No disk is named: there is doubt.',
+            $this->commands !== [] => "The commands name {$named} and no other disk.",
+            default => "The card is {$named}. Type its name to see the commands.",
+        };
+    }
+
     public function time(): WriteTime
     {
         $measured = $this->medium?->write_mbyte;
         $bus = $this->reader !== null && $this->reader->rate()->isBelow($this->card->bus->rate()) ? $this->reader->rate() : $this->card->bus->rate();
         $through = fn (Rate $card): Rate => $bus->isBelow($card) ? $bus : $card;
 
-        return new WriteTime($this->size, $measured === null ? $through($this->card->write) : Rate::megabytesPerSecond($measured), $through($this->card->read), $measured !== null);
+        return new WriteTime(
+            $this->size,
+            $measured === null ? $through($this->card->write) : Rate::megabytesPerSecond($measured),
+            $through($this->card->read),
+            $measured !== null,
+        );
     }
 
     /** @return array{list<BlockDevice>, Findings} */
@@ -93,7 +134,10 @@ final readonly class TargetRequest
     {
         $reading = Intake::standard()->read($system->value, $text);
 
-        return [$reading->all(BlockDevice::class), Findings::of(...array_map(fn (Finding $finding): Finding => $finding->at(Place::field($field)), $reading->findings->list))];
+        return [
+            $reading->all(BlockDevice::class),
+            Findings::of(...array_map(fn (Finding $finding): Finding => $finding->at(Place::field($field)), $reading->findings->list)),
+        ];
     }
 
     private static function size(?ImageRecord $record, ImageKind $image): Bytes
@@ -111,18 +155,58 @@ final readonly class TargetRequest
             return [[], null, Findings::of()];
         }
         if ($target->stable === null && $system !== DeskSystem::Diskutil) {
-            return [[], null, Findings::of(Finding::stop('card.target_without_name', 'The list holds no name that stays this disk\'s own.', 'Its letter or number may belong to another disk after the next replugging.', 'Make the list with the command as it is shown, its second line too.', Place::field('after')))];
+            return [
+                [],
+                null,
+                Findings::of(
+                    Finding::stop(
+                        'card.target_without_name',
+                        'The list holds no name that stays this disk\'s own.',
+                        'Its letter or number may belong to another disk after the next replugging.',
+                        'Make the list with the command as it is shown, its second line too.',
+                        Place::field('after'),
+                    ),
+                ),
+            ];
         }
         if ($typed['typed_name'] === '') {
             return [[], null, Findings::of()];
         }
         if (trim($typed['typed_name']) !== WriteCommands::nameOf($target)) {
-            return [[], null, Findings::of(Finding::stop('card.target_not_typed', 'That is not the name of this disk.', 'The commands are shown when it was typed letter by letter.', 'Compare it with the name above.', Place::field('typed_name')))];
+            return [
+                [],
+                null,
+                Findings::of(
+                    Finding::stop(
+                        'card.target_not_typed',
+                        'That is not the name of this disk.',
+                        'The commands are shown when it was typed letter by letter.',
+                        'Compare it with the name above.',
+                        Place::field('typed_name'),
+                    ),
+                ),
+            ];
         }
         if (preg_match('~[/\\\\\r\n]|^-~', $typed['file']) === 1) {
-            return [[], null, Findings::of(Finding::stop('card.image_file_name', '“'.$typed['file'].'” is not one file name.', 'The commands are typed in the folder where the image lies.', 'Its name without a path.', Place::field('file')))];
+            return [
+                [],
+                null,
+                Findings::of(
+                    Finding::stop(
+                        'card.image_file_name',
+                        '“'.$typed['file'].'” is not one file name.',
+                        'The commands are typed in the folder where the image lies.',
+                        'Its name without a path.',
+                        Place::field('file'),
+                    ),
+                ),
+            ];
         }
 
-        return [WriteCommands::for($system, $target, $typed['file']), $system === DeskSystem::Lsblk ? WriteCommands::capacityTest($target) : null, Findings::of()];
+        return [
+            WriteCommands::for($system, $target, $typed['file']),
+            $system === DeskSystem::Lsblk ? WriteCommands::capacityTest($target) : null,
+            Findings::of(),
+        ];
     }
 }

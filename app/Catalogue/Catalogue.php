@@ -27,9 +27,18 @@ final class Catalogue
 {
     /** kind => [what one of them is called, what all of them are called] */
     public const KINDS = [
-        'role' => ['job', 'Jobs'], 'board' => ['board class', 'Boards'], 'supply' => ['supply', 'Supplies'], 'cable' => ['supply cable', 'Supply cables'], 'drive' => ['disk', 'Disks'],
-        'image' => ['image kind', 'Images'], 'card' => ['memory card', 'Cards'], 'case' => ['case', 'Cases'], 'cooling' => ['sink or fan', 'Sinks and fans'],
-        'addon' => ['add-on', 'Add-ons'], 'adapter' => ['adapter', 'Adapters, hubs, readers'], 'kit' => ['kit', 'Kits'],
+        'role' => ['job', 'Jobs'],
+        'board' => ['board class', 'Boards'],
+        'supply' => ['supply', 'Supplies'],
+        'cable' => ['supply cable', 'Supply cables'],
+        'drive' => ['disk', 'Disks'],
+        'image' => ['image kind', 'Images'],
+        'card' => ['memory card', 'Cards'],
+        'case' => ['case', 'Cases'],
+        'cooling' => ['sink or fan', 'Sinks and fans'],
+        'addon' => ['add-on', 'Add-ons'],
+        'adapter' => ['adapter', 'Adapters, hubs, readers'],
+        'kit' => ['kit', 'Kits'],
     ];
 
     /** @var array<string, array<string, array<string, mixed>>>|null */
@@ -48,14 +57,21 @@ final class Catalogue
         if ($this->shelf !== null) {
             return $this->shelf;
         }
-        $reader = new CatalogueReader;
+        $reader = new CatalogueReader();
         $boards = array_map($reader->board(...), $this->entries('board'));
         uasort($boards, fn (BoardClass $a, BoardClass $b): int => [$a->speed, $a->memory->count] <=> [$b->speed, $b->memory->count]);
 
         return $this->shelf = new Shelf(
-            array_map((new RoleReader)->role(...), $this->entries('role')), $boards, array_map($reader->supply(...), $this->entries('supply')), array_map($reader->cable(...), $this->entries('cable')),
-            array_map($reader->drive(...), $this->entries('drive')), array_map($reader->image(...), $this->entries('image')), array_map($reader->card(...), $this->entries('card')),
-            array_map($reader->case(...), $this->entries('case')), array_map($reader->cooling(...), $this->entries('cooling')), array_map($reader->addOn(...), $this->entries('addon')),
+            array_map((new RoleReader())->role(...), $this->entries('role')),
+            $boards,
+            array_map($reader->supply(...), $this->entries('supply')),
+            array_map($reader->cable(...), $this->entries('cable')),
+            array_map($reader->drive(...), $this->entries('drive')),
+            array_map($reader->image(...), $this->entries('image')),
+            array_map($reader->card(...), $this->entries('card')),
+            array_map($reader->case(...), $this->entries('case')),
+            array_map($reader->cooling(...), $this->entries('cooling')),
+            array_map($reader->addOn(...), $this->entries('addon')),
             new SmallParts(array_map($reader->adapter(...), array_values($this->entries('adapter')))),
         );
     }
@@ -63,7 +79,7 @@ final class Catalogue
     /** @return list<Kit> */
     public function kits(): array
     {
-        return array_map((new CatalogueReader)->kit(...), array_values($this->entries('kit')));
+        return array_map((new CatalogueReader())->kit(...), array_values($this->entries('kit')));
     }
 
     /** @return array{before: non-empty-list<StepTemplate>, again: non-empty-list<StepTemplate>, after: list<StepTemplate>} "again": those of "before" that also come before a job added later */
@@ -72,7 +88,7 @@ final class Catalogue
         $file = self::path('BringUp/data/common.yaml');
         /** @var array{before: non-empty-list<array<string, mixed>>, again: list<string>, after: list<array<string, mixed>>} $data */
         $data = self::parsed('common steps', [$file])[$file];
-        $reader = new RoleReader;
+        $reader = new RoleReader();
         /** @var non-empty-list<StepTemplate> $before */
         $before = $reader->steps($data['before']);
 
@@ -184,7 +200,10 @@ final class Catalogue
         /** @var array{state: string, data: array<string, array<string, mixed>>}|null $kept */
         $kept = Cache::store('file')->get($what);
         if ($kept === null || $kept['state'] !== $state) {
-            $kept = ['state' => $state, 'data' => array_map(fn (string $file): mixed => Yaml::parse(self::text($file)), array_combine($files, $files))];
+            $kept = [
+                'state' => $state,
+                'data' => array_map(fn (string $file): mixed => Yaml::parse(self::text($file)), array_combine($files, $files)),
+            ];
             Cache::store('file')->forever($what, $kept);
         }
 

@@ -25,11 +25,26 @@ final class DemoBench
         return [
             'speed' => 20,
             'router' => ['reservations' => $reservations, 'leases' => $leases],
-            'boards' => array_values($boxes->map(fn (Box $box): array => [
-                'id' => 'box-'.$box->id, 'mac' => (string) $box->mac, 'class' => ucfirst($box->board), 'networkAfter' => 30,
-                'powered' => ! $box->isSilent(), 'firstBootDone' => true, 'name' => (string) $box->name,
-                'services' => array_values($box->services->map(fn (Service $service): array => ['port' => $service->port, 'protocol' => $service->protocol])->all()),
-            ])->all()),
+            'boards' => array_values(
+                $boxes
+                    ->map(
+                        fn (Box $box): array => [
+                            'id' => 'box-'.$box->id,
+                            'mac' => (string) $box->mac,
+                            'class' => ucfirst($box->board),
+                            'networkAfter' => 30,
+                            'powered' => ! $box->isSilent(),
+                            'firstBootDone' => true,
+                            'name' => (string) $box->name,
+                            'services' => array_values(
+                                $box->services
+                                    ->map(fn (Service $service): array => ['port' => $service->port, 'protocol' => $service->protocol])
+                                    ->all(),
+                            ),
+                        ],
+                    )
+                    ->all(),
+            ),
         ];
     }
 }

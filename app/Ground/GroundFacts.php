@@ -32,37 +32,58 @@ final readonly class GroundFacts
 
     public function __construct(private Network $network, private Catalogue $catalogue, Calendar $calendar)
     {
-        $this->boxes = Box::query()->where('network_id', $network->id)->whereNotNull('name')->with(['jobs', 'openings', 'dependencies.provider'])->orderBy('id')->get();
+        $this->boxes = Box::query()
+            ->where('network_id', $network->id)
+            ->whereNotNull('name')
+            ->with(['jobs', 'openings', 'dependencies.provider'])
+            ->orderBy('id')
+            ->get();
         $this->dues = $calendar->of($this->inService());
     }
 
     /** @return list<Dwelling> */
     public function dwellings(): array
     {
-        return array_values($this->boxes->map(fn (Box $box): Dwelling => new Dwelling(
-            (string) $box->name,
-            $box->address ?? 'no address yet',
-            $this->note($box),
-            match (true) {
-                $box->stage !== Box::IN_SERVICE => ChamberState::Building,
-                $box->isSilent() => ChamberState::Silent,
-                default => ChamberState::Answers,
-            },
-            $this->openings($box),
-            $box->dependencies->mapWithKeys(fn (Dependency $dependency): array => [(string) $dependency->provider->name => $dependency->what])->all(),
-        ))->all());
+        return array_values(
+            $this->boxes
+                ->map(
+                    fn (Box $box): Dwelling => new Dwelling(
+                        (string) $box->name,
+                        $box->address ?? 'no address yet',
+                        $this->note($box),
+                        match (true) {
+                            $box->stage !== Box::IN_SERVICE => ChamberState::Building,
+                            $box->isSilent() => ChamberState::Silent,
+                            default => ChamberState::Answers,
+                        },
+                        $this->openings($box),
+                        $box->dependencies
+                            ->mapWithKeys(fn (Dependency $dependency): array => [(string) $dependency->provider->name => $dependency->what])
+                            ->all(),
+                    ),
+                )
+                ->all(),
+        );
     }
 
     public function outlook(): Outlook
     {
         return new Outlook(
-            array_values($this->inService()->map(fn (Box $box): Standing => new Standing(
-                (string) $box->name,
-                $box->silent_since?->setTimezone($this->network->time_zone)->toDateTimeImmutable(),
-                $this->openings($box),
-                $this->roles($box)->contains(fn (Role $role): bool => $role->facesWorld),
-                (string) $this->roles($box)->map(fn (Role $role): string => $role->servesAll)->first(fn (string $what): bool => $what !== ''),
-            ))->all()),
+            array_values(
+                $this->inService()
+                    ->map(
+                        fn (Box $box): Standing => new Standing(
+                            (string) $box->name,
+                            $box->silent_since?->setTimezone($this->network->time_zone)->toDateTimeImmutable(),
+                            $this->openings($box),
+                            $this->roles($box)->contains(fn (Role $role): bool => $role->facesWorld),
+                            (string) $this->roles($box)
+                                ->map(fn (Role $role): string => $role->servesAll)
+                                ->first(fn (string $what): bool => $what !== ''),
+                        ),
+                    )
+                    ->all(),
+            ),
             Findings::of(...array_map(fn (Due $due): Finding => $due->finding(), array_values($this->dues))),
         );
     }

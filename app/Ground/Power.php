@@ -16,10 +16,18 @@ final class Power
     /** @param  Collection<int, Box>  $boxes with their dependencies and who provides them */
     public static function graph(Collection $boxes): PowerGraph
     {
-        return new PowerGraph(array_values($boxes->map(fn (Box $box): Feed => new Feed(
-            $box->called(),
-            $box->fed_by ?? '',
-            array_values($box->dependencies->map(fn (Dependency $dependency): string => $dependency->provider->called())->all()),
-        ))->all()));
+        return new PowerGraph(
+            array_values(
+                $boxes
+                    ->map(
+                        fn (Box $box): Feed => new Feed(
+                            $box->called(),
+                            $box->fed_by ?? '',
+                            array_values($box->dependencies->map(fn (Dependency $dependency): string => $dependency->provider->called())->all()),
+                        ),
+                    )
+                    ->all(),
+            ),
+        );
     }
 }

@@ -25,7 +25,11 @@ final class LookAround implements ShouldQueue
         if ($network === null) {
             return;
         }
-        $boxes = Box::query()->inService()->whereNotNull('address')->with(['network', 'services'])->get();
+        $boxes = Box::query()
+            ->inService()
+            ->whereNotNull('address')
+            ->with(['network', 'services'])
+            ->get();
         $targets = [];
         foreach ($boxes as $box) {
             foreach ($box->services->where('protocol', 'tcp') as $service) {
@@ -52,7 +56,9 @@ final class LookAround implements ShouldQueue
             }
             // A refusal comes from the box itself, so it is there.
             $alive = $alive || $state !== DoorState::Silent;
-            Service::query()->whereKey($service->id)->update(['state' => $state->value, 'looked_at' => now()]);
+            Service::query()
+                ->whereKey($service->id)
+                ->update(['state' => $state->value, 'looked_at' => now()]);
         }
         if ($box->services->where('protocol', 'tcp')->isEmpty()) {
             return;

@@ -29,8 +29,14 @@ class Box extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'pinned_at' => 'datetime', 'card_written_at' => 'datetime', 'host_key_at' => 'datetime', 'answered_at' => 'datetime',
-        'silent_since' => 'datetime', 'in_service_at' => 'datetime', 'updated_system_at' => 'datetime', 'on_bench' => 'boolean',
+        'pinned_at' => 'datetime',
+        'card_written_at' => 'datetime',
+        'host_key_at' => 'datetime',
+        'answered_at' => 'datetime',
+        'silent_since' => 'datetime',
+        'in_service_at' => 'datetime',
+        'updated_system_at' => 'datetime',
+        'on_bench' => 'boolean',
     ];
 
     /** @return BelongsTo<Network, $this> */

@@ -16,15 +16,34 @@ class Desk extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'card_slot' => 'boolean', 'local_names' => 'boolean', 'login_client' => 'boolean', 'plain_editor' => 'boolean', 'file_copier' => 'boolean',
-        'administrator' => 'boolean', 'sleeps' => 'boolean', 'restarts' => 'boolean', 'hours' => 'float', 'watts' => 'float',
+        'card_slot' => 'boolean',
+        'local_names' => 'boolean',
+        'login_client' => 'boolean',
+        'plain_editor' => 'boolean',
+        'file_copier' => 'boolean',
+        'administrator' => 'boolean',
+        'sleeps' => 'boolean',
+        'restarts' => 'boolean',
+        'hours' => 'float',
+        'watts' => 'float',
     ];
 
     public function computer(): DeskComputer
     {
         return new DeskComputer(
-            $this->name, DeskSystem::from($this->system), $this->usb_plug, $this->card_slot, $this->local_names, $this->login_client,
-            $this->plain_editor, $this->file_copier, $this->administrator, $this->sleeps, $this->restarts, $this->hours, $this->watts,
+            $this->name,
+            DeskSystem::from($this->system),
+            $this->usb_plug,
+            $this->card_slot,
+            $this->local_names,
+            $this->login_client,
+            $this->plain_editor,
+            $this->file_copier,
+            $this->administrator,
+            $this->sleeps,
+            $this->restarts,
+            $this->hours,
+            $this->watts,
         );
     }
 }

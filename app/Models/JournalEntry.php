@@ -31,7 +31,7 @@ class JournalEntry extends Model
             'box_id' => $about instanceof Box ? $about->id : null,
             'kind' => $kind,
             'text' => $text,
-            'by' => $by ?? auth()->user()->name ?? 'the burrow itself',
+            'by' => $by ?? (auth()->user()->name ?? 'the burrow itself'),
             'at' => now(),
         ]);
     }

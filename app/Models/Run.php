@@ -47,7 +47,11 @@ class Run extends Model
     /** The run in progress that every page shows. */
     public static function inProgress(): ?self
     {
-        return self::query()->whereNull('finished_at')->with(['box.jobs', 'steps'])->latest('id')->first();
+        return self::query()
+            ->whereNull('finished_at')
+            ->with(['box.jobs', 'steps'])
+            ->latest('id')
+            ->first();
     }
 
     public function learnedText(string $name): ?string

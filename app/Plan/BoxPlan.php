@@ -31,7 +31,16 @@ final class BoxPlan
         }
 
         return new PlanInput(
-            $roles, $board, $supply, $cable, $shelf->drives[$box->drive ?? ''] ?? null, LinkKind::from($box->link), $image, $card, $case, $shelf->small,
+            $roles,
+            $board,
+            $supply,
+            $cable,
+            $shelf->drives[$box->drive ?? ''] ?? null,
+            LinkKind::from($box->link),
+            $image,
+            $card,
+            $case,
+            $shelf->small,
             hub: array_column($shelf->small->hubs(), null, 'id')[$box->hub ?? ''] ?? null,
             cooling: $shelf->coolings[$box->cooling ?? ''] ?? null,
             addOn: $shelf->addOns[$box->addon ?? ''] ?? null,

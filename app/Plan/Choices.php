@@ -13,6 +13,7 @@ use Burrow\Plan\Duty;
 use Burrow\Plan\Host;
 use Burrow\Plan\PlanInput;
 use Burrow\Plan\SchoolChoice;
+use Burrow\Plan\Seat;
 use Burrow\Plan\WayOut;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Money;
@@ -24,11 +25,8 @@ use Illuminate\Http\Request;
 final readonly class Choices
 {
     /** @param  array<string, string>  $chosen by the names of the sheet's fields */
-    private function __construct(
-        private Catalogue $catalogue,
-        private Household $household,
-        private array $chosen,
-    ) {
+    private function __construct(private Catalogue $catalogue, private Household $household, private array $chosen)
+    {
     }
 
     public static function from(Request $request, Catalogue $catalogue, Household $household): self
@@ -53,17 +51,31 @@ final readonly class Choices
             $shelf->cases[$this->chosen['case']],
             $shelf->small,
             new Circumstances(
-                $this->number('room'), $this->number('price'), Bytes::giga($this->number('copy')), Duty::from($this->chosen['on']), $this->number('down'), $this->number('up'), $this->number('battery'),
-                Money::of($this->number('subscription')), $this->chosen['client'], Bytes::giga($this->number('daily')), $this->number('away'), $this->number('far'), $this->number('relay'), $this->number('stream'),
+                $this->number('room'),
+                $this->number('price'),
+                Bytes::giga($this->number('copy')),
+                Duty::from($this->chosen['on']),
+                $this->number('down'),
+                $this->number('up'),
+                $this->number('battery'),
+                Money::of($this->number('subscription')),
+                $this->chosen['client'],
+                Bytes::giga($this->number('daily')),
+                $this->number('away'),
+                $this->number('far'),
+                $this->number('relay'),
+                $this->number('stream'),
             ),
             array_column($shelf->small->hubs(), null, 'id')[$this->chosen['hub']] ?? null,
             $shelf->coolings[$this->chosen['cooling']] ?? null,
             $shelf->addOns[$this->chosen['addon']] ?? null,
-            new SchoolChoice([...($this->host()->plan->schools->chosen ?? []), ...$this->schools()]),
+            new SchoolChoice([...$this->host()->plan->schools->chosen ?? [], ...$this->schools()]),
             ImageOrigin::from($this->chosen['from']),
             $this->household->desks()->get($this->chosen['desk']),
             $this->household->feeds(explode(',', $this->chosen['along'])),
-            plugged: array_values(array_intersect_key(SheetFields::peripherals($this->catalogue), array_flip(explode(',', $this->chosen['plugged'])))),
+            plugged: array_values(
+                array_intersect_key(SheetFields::peripherals($this->catalogue), array_flip(explode(',', $this->chosen['plugged']))),
+            ),
         );
 
         return $plan->with(calibration: $this->household->calibration($plan));
@@ -86,10 +98,31 @@ final readonly class Choices
         return $this->chosen['seat'] === 'desk';
     }
 
+    /** @param  non-empty-list<Seat>  $seats  where the jobs could run; the one that is chosen comes back */
+    public function seat(array $seats): Seat
+    {
+        $host = $this->host();
+        foreach ($seats as $seat) {
+            $chosen = match (true) {
+                $this->onDesk() => $seat->kind === 'desk',
+                $host !== null => $seat->kind === 'box' && $seat->label === $host->name,
+                default => $seat->kind === 'own',
+            };
+            if ($chosen) {
+                return $seat;
+            }
+        }
+
+        return $seats[0];
+    }
+
     /** @return non-empty-list<string> ids of the jobs, each once */
     public function jobs(): array
     {
-        $jobs = array_filter(array_map(fn (string $name): string => $this->chosen[$name], array_keys(SheetFields::JOBS)), fn (string $id): bool => $id !== 'none');
+        $jobs = array_filter(
+            array_map(fn (string $name): string => $this->chosen[$name], array_keys(SheetFields::JOBS)),
+            fn (string $id): bool => $id !== 'none',
+        );
         $there = array_map(fn (Role $role): string => $role->id, $this->host()->plan->roles ?? []);
 
         /** @var non-empty-list<string> */
@@ -107,6 +140,24 @@ final readonly class Choices
         }
 
         return $schools;
+    }
+
+    /** One of the typed numbers is not the usual one. */
+    public function hasOwnNumbers(): bool
+    {
+        foreach (SheetFields::NUMBERS as $name => [, $usual]) {
+            if ((float) $this->get($name) !== (float) $usual) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Something is planned beside board, supply, cable, storage, image, case and link. */
+    public function hasExtras(): bool
+    {
+        return [$this->get('hub'), $this->get('cooling'), $this->get('addon')] !== ['none', 'none', 'none'] || $this->get('plugged').$this->get('fed') !== '';
     }
 
     /** The field that holds the school of a job, or null when the job is the host's own. */
@@ -156,9 +207,17 @@ final readonly class Choices
     /** @return array<string, mixed> what of it a box keeps */
     public function forBox(): array
     {
-        $parts = array_intersect_key($this->chosen, array_flip(['board', 'supply', 'cable', 'drive', 'link', 'image', 'card', 'case', 'hub', 'cooling', 'addon']));
+        $parts = array_intersect_key(
+            $this->chosen,
+            array_flip(['board', 'supply', 'cable', 'drive', 'link', 'image', 'card', 'case', 'hub', 'cooling', 'addon']),
+        );
 
-        return array_map(fn (string $id): ?string => $id === 'none' ? null : $id, $parts) + ['image_from' => $this->chosen['from'], 'plugged' => $this->chosen['plugged'], 'fed_by' => $this->chosen['fed'] === '' ? null : $this->chosen['fed'], 'stage' => Box::PLANNED];
+        return array_map(fn (string $id): ?string => $id === 'none' ? null : $id, $parts) + [
+            'image_from' => $this->chosen['from'],
+            'plugged' => $this->chosen['plugged'],
+            'fed_by' => $this->chosen['fed'] === '' ? null : $this->chosen['fed'],
+            'stage' => Box::PLANNED,
+        ];
     }
 
     private function number(string $name): float

@@ -24,10 +24,8 @@ use Illuminate\Support\Facades\DB;
 /** Turns a plan into a box, or into more work for a box, and keeps why: what was overruled, tried and dropped. */
 final readonly class Deciding
 {
-    public function __construct(
-        private Catalogue $catalogue,
-        private RunDesk $runs,
-    ) {
+    public function __construct(private Catalogue $catalogue, private RunDesk $runs)
+    {
     }
 
     /** Everything that speaks for and against the plan in the place it is to have. */
@@ -50,16 +48,30 @@ final readonly class Deciding
             $overruled = implode(' ', array_map(fn (Finding $finding): string => $finding->found, $stops));
             $jobs = array_map(fn (string $id): string => $this->catalogue->role($id)->label ?? $id, $choices->jobs());
             $box = $choices->onDesk() ? null : $choices->hostBox() ?? $this->newBox($choices);
-            $seat = $choices->onDesk() ? $choices->get('desk') : ($choices->host()->name ?? 'a box of its own');
+            $seat = $choices->onDesk() ? $choices->get('desk') : $choices->host()->name ?? 'a box of its own';
             if ($choices->host() !== null && $box !== null) {
                 $box->update(['drive' => $choices->input()->drive?->id]);
                 $this->runs->add($box, $this->jobs($choices));
             }
             Decision::query()->create([
-                'box_id' => $box?->id, 'seat' => $seat, 'sentence' => ucfirst(implode(', ', $jobs))." on {$seat}. ".($choices->onDesk() ? '' : $answer->sentence()),
-                'because' => $because, 'overruled' => $overruled, 'choices' => $choices->toArray(), 'tried' => $this->takeTried($choices, $household), 'by' => Auth::user()->name ?? 'the burrow itself',
+                'box_id' => $box?->id,
+                'seat' => $seat,
+                'sentence' => ucfirst(implode(', ', $jobs))." on {$seat}. ".($choices->onDesk() ? '' : $answer->sentence()),
+                'because' => $because,
+                'overruled' => $overruled,
+                'choices' => $choices->toArray(),
+                'tried' => $this->takeTried($choices, $household),
+                'by' => Auth::user()->name ?? 'the burrow itself',
             ]);
-            JournalEntry::write($box ?? Network::home(), 'plan', 'Planned as '.implode(', ', $jobs)." on {$seat}".($because === '' || $overruled !== '' ? '' : ", because {$because}").($choices->onDesk() ? '.' : ": {$answer->sentence()}"));
+            JournalEntry::write(
+                $box ?? Network::home(),
+                'plan',
+                'Planned as '.
+                    implode(', ', $jobs).
+                    " on {$seat}".
+                    ($because === '' || $overruled !== '' ? '' : ", because {$because}").
+                    ($choices->onDesk() ? '.' : ": {$answer->sentence()}"),
+            );
             if ($overruled !== '') {
                 JournalEntry::write($box ?? Network::home(), 'overruled', "{$overruled} Overruled: {$because}");
             }
@@ -96,7 +108,11 @@ final readonly class Deciding
         foreach (Plan::query()->orderBy('id')->get() as $plan) {
             if (($plan->choices['role'] ?? '') === $decided->get('role')) {
                 $choices = Choices::from(Request::create('/', 'GET', $plan->choices), $this->catalogue, $household);
-                $tried[] = ['sentence' => PlanAnswer::to($choices->input())->sentence(), 'because' => $plan->dropped_because, 'choices' => $choices->toArray()];
+                $tried[] = [
+                    'sentence' => PlanAnswer::to($choices->input())->sentence(),
+                    'because' => $plan->dropped_because,
+                    'choices' => $choices->toArray(),
+                ];
                 $plan->delete();
             }
         }

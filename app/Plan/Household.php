@@ -43,7 +43,11 @@ final class Household
     /** @return list<Host> */
     public function hosts(): array
     {
-        return array_map(fn (string $name, array $one): Host => new Host($name, $one['plan']), array_keys($this->boxes()), array_values($this->boxes()));
+        return array_map(
+            fn (string $name, array $one): Host => new Host($name, $one['plan']),
+            array_keys($this->boxes()),
+            array_values($this->boxes()),
+        );
     }
 
     public function host(string $name): ?Host
@@ -64,7 +68,11 @@ final class Household
     {
         $known = array_intersect_key($this->boxes(), array_flip($names));
 
-        return array_map(fn (string $name, array $one): Feed => new Feed($name, SupplyFit::of($one['plan'])->peak()), array_keys($known), array_values($known));
+        return array_map(
+            fn (string $name, array $one): Feed => new Feed($name, SupplyFit::of($one['plan'])->peak()),
+            array_keys($known),
+            array_values($known),
+        );
     }
 
     /** What was read on boxes with the same board: the middle of each limit's factors, and of the warming in the same case. */
@@ -86,7 +94,12 @@ final class Household
                 }
             }
             $heat = $box->measurements->first(fn (Measurement $one): bool => $one->board_celsius !== null);
-            if ($heat !== null && $its->case->id === $plan->case->id && $its->cooling?->id === $plan->cooling?->id && $heat->board_celsius > $heat->room_celsius) {
+            if (
+                $heat !== null &&
+                $its->case->id === $plan->case->id &&
+                $its->cooling?->id === $plan->cooling?->id &&
+                $heat->board_celsius > $heat->room_celsius
+            ) {
                 $kelvins[] = (new MeasuredHeat($its, (float) $heat->board_celsius, (float) $heat->room_celsius))->kelvinPerWatt();
                 $names[$name] = $name;
             }
@@ -107,7 +120,7 @@ final class Household
         $new = (new Box(['fed_by' => $switch]))->setRelation('dependencies', collect());
         $boxes = array_filter(array_map(fn (array $one): Box => $one['box'], $this->boxes()), fn (Box $box): bool => $box->fed_by === $switch);
 
-        return $switch === '' ? null : (Power::graph(collect([...array_values($boxes), $new]))->findings()->list[0] ?? null);
+        return $switch === '' ? null : Power::graph(collect([...array_values($boxes), $new]))->findings()->list[0] ?? null;
     }
 
     /** @param  non-empty-list<float>  $values */
@@ -123,7 +136,13 @@ final class Household
     {
         if ($this->boxes === null) {
             $this->boxes = [];
-            foreach (Box::query()->inService()->with(['jobs', 'measurements', 'dependencies.provider'])->orderBy('name')->get() as $box) {
+            foreach (
+                Box::query()
+                    ->inService()
+                    ->with(['jobs', 'measurements', 'dependencies.provider'])
+                    ->orderBy('name')
+                    ->get() as $box
+            ) {
                 $plan = BoxPlan::of($box, $this->catalogue);
                 if ($plan !== null) {
                     $this->boxes[(string) $box->name] = ['box' => $box, 'plan' => $plan];

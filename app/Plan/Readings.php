@@ -23,14 +23,18 @@ final readonly class Readings
     {
         $newest = $this->newest('megabytes');
 
-        return $newest === null || $this->plan === null ? null : (new MeasuredRate($this->plan, Rate::megabytesPerSecond((float) $newest->megabytes), (float) $newest->idle))->finding();
+        return $newest === null || $this->plan === null
+            ? null
+            : (new MeasuredRate($this->plan, Rate::megabytesPerSecond((float) $newest->megabytes), (float) $newest->idle))->finding();
     }
 
     public function heat(): ?Finding
     {
         $newest = $this->newest('board_celsius');
 
-        return $newest === null || $this->plan === null ? null : (new MeasuredHeat($this->plan, (float) $newest->board_celsius, (float) $newest->room_celsius))->finding();
+        return $newest === null || $this->plan === null
+            ? null
+            : (new MeasuredHeat($this->plan, (float) $newest->board_celsius, (float) $newest->room_celsius))->finding();
     }
 
     private function newest(string $kind): ?Measurement

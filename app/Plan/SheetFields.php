@@ -17,15 +17,45 @@ use Illuminate\Http\Request;
 /** The fields of the plan sheet: what each may hold, what it holds when nothing was said, and what a plan makes of them. */
 final class SheetFields
 {
-    private const USUAL = ['role' => 'file-store', 'board' => 'flint', 'supply' => 'supply-3a', 'cable' => 'usual-1m', 'drive' => 'ssd-500', 'image' => 'server-64', 'card' => 'card-32-a1', 'case' => 'vented', 'link' => 'wired', 'on' => 'always', 'client' => 'desktop', 'from' => 'author', 'seat' => 'own'];
-
-    /** Typed numbers: the usual one, the least, the most. */
-    public const NUMBERS = [
-        'room' => ['24', -20, 60], 'price' => ['0.30', 0, 10], 'copy' => ['50', 1, 100000], 'subscription' => ['0', 0, 1000], 'battery' => ['0', 0, 10000],
-        'down' => ['50', 0.1, 10000], 'up' => ['10', 0.1, 10000], 'far' => ['50', 0.1, 10000], 'relay' => ['0', 0, 10000], 'daily' => ['1', 0, 10000], 'stream' => ['40', 0.1, 10000], 'away' => ['7', 0, 365],
+    private const USUAL = [
+        'role' => 'file-store',
+        'board' => 'flint',
+        'supply' => 'supply-3a',
+        'cable' => 'usual-1m',
+        'drive' => 'ssd-500',
+        'image' => 'server-64',
+        'card' => 'card-32-a1',
+        'case' => 'vented',
+        'link' => 'wired',
+        'on' => 'always',
+        'client' => 'desktop',
+        'from' => 'author',
+        'seat' => 'own',
     ];
 
-    public const CLIENTS = ['desktop' => 'a desktop computer', 'phone' => 'phones and tablets', 'browser' => 'a browser', 'television' => 'a television', 'program' => 'another program'];
+    /** Typed numbers: what they are called, the usual one, the least, the most. */
+    public const NUMBERS = [
+        'room' => ['Room, °C', '24', -20, 60],
+        'price' => ['Price of a kWh', '0.30', 0, 10],
+        'copy' => ['Copy, GB', '50', 1, 100000],
+        'subscription' => ['Ends, a month', '0', 0, 1000],
+        'down' => ['Down, Mb/s', '50', 0.1, 10000],
+        'up' => ['Up, Mb/s', '10', 0.1, 10000],
+        'far' => ['Far down, Mb/s', '50', 0.1, 10000],
+        'relay' => ['Relay, Mb/s', '0', 0, 10000],
+        'daily' => ['Change, GB a day', '1', 0, 10000],
+        'stream' => ['Stream, Mb/s', '40', 0.1, 10000],
+        'away' => ['Away, days', '7', 0, 365],
+        'battery' => ['Battery, Wh', '0', 0, 10000],
+    ];
+
+    public const CLIENTS = [
+        'desktop' => 'a desktop computer',
+        'phone' => 'phones and tablets',
+        'browser' => 'a browser',
+        'television' => 'a television',
+        'program' => 'another program',
+    ];
 
     /** A box begins with one job and gets its second within the hour: field of a job => field of its school. */
     public const JOBS = ['role' => 'school', 'also' => 'school_also', 'too' => 'school_too'];
@@ -51,17 +81,25 @@ final class SheetFields
                 default => $ids[0],
             };
         }
-        if (! $request->has('drive') && array_filter(array_keys(self::JOBS), fn (string $job): bool => $catalogue->role($chosen[$job])->needsDisk ?? false) === []) {
+        if (
+            ! $request->has('drive') &&
+            array_filter(array_keys(self::JOBS), fn (string $job): bool => $catalogue->role($chosen[$job])->needsDisk ?? false) === []
+        ) {
             $chosen['drive'] = 'none';
         }
         $first = $catalogue->role($chosen['role'])?->schools;
-        if (! $request->has('image') && $first !== null && array_filter($first, fn (School $school): bool => ! $school->isReadyMade()) === [] && isset($catalogue->shelf()->images[self::READY_MADE])) {
+        if (
+            ! $request->has('image') &&
+            $first !== null &&
+            array_filter($first, fn (School $school): bool => ! $school->isReadyMade()) === [] &&
+            isset($catalogue->shelf()->images[self::READY_MADE])
+        ) {
             $chosen['image'] = self::READY_MADE;
         }
         if (! $request->has('desk') && $household->desks()->isNotEmpty()) {
             $chosen['desk'] = (string) $household->desks()->keys()->first();
         }
-        foreach (self::NUMBERS as $name => [$usual, $least, $most]) {
+        foreach (self::NUMBERS as $name => [, $usual, $least, $most]) {
             $typed = str_replace(',', '.', $request->string($name)->trim()->value());
             $chosen[$name] = is_numeric($typed) && $typed >= $least && $typed <= $most ? $typed : $usual;
         }
@@ -86,8 +124,20 @@ final class SheetFields
     {
         $so = $plan->circumstances;
         $fields = [
-            'board' => $plan->board->id, 'supply' => $plan->supply->id, 'cable' => $plan->cable->id, 'drive' => $plan->drive->id ?? 'none', 'link' => $plan->link->value, 'image' => $plan->image->id, 'from' => $plan->imageFrom->value,
-            'card' => $plan->card->id, 'case' => $plan->case->id, 'hub' => $plan->hub->id ?? 'none', 'cooling' => $plan->cooling->id ?? 'none', 'addon' => $plan->addOn->id ?? 'none', 'on' => $so->duty->value, 'client' => $so->client,
+            'board' => $plan->board->id,
+            'supply' => $plan->supply->id,
+            'cable' => $plan->cable->id,
+            'drive' => $plan->drive->id ?? 'none',
+            'link' => $plan->link->value,
+            'image' => $plan->image->id,
+            'from' => $plan->imageFrom->value,
+            'card' => $plan->card->id,
+            'case' => $plan->case->id,
+            'hub' => $plan->hub->id ?? 'none',
+            'cooling' => $plan->cooling->id ?? 'none',
+            'addon' => $plan->addOn->id ?? 'none',
+            'on' => $so->duty->value,
+            'client' => $so->client,
             'plugged' => implode(',', array_map(fn (Peripheral $one): string => $one->what, $plan->plugged)),
         ];
         foreach (array_keys(self::JOBS) as $at => $job) {
@@ -96,8 +146,18 @@ final class SheetFields
             $fields[self::JOBS[$job]] = $role === null ? '' : $plan->school($role)->id;
         }
         $numbers = [
-            'room' => $so->roomCelsius, 'price' => $so->pricePerKilowattHour, 'copy' => $so->copy->count / 1e9, 'subscription' => ($so->subscription->cents ?? 0) / 100, 'battery' => $so->batteryWattHours, 'down' => $so->downMegabits,
-            'up' => $so->upMegabits, 'far' => $so->farDownMegabits, 'relay' => $so->relayMegabits, 'daily' => $so->dailyChange->count / 1e9, 'away' => $so->awayDays, 'stream' => $so->streamMegabits,
+            'room' => $so->roomCelsius,
+            'price' => $so->pricePerKilowattHour,
+            'copy' => $so->copy->count / 1e9,
+            'subscription' => ($so->subscription->cents ?? 0) / 100,
+            'battery' => $so->batteryWattHours,
+            'down' => $so->downMegabits,
+            'up' => $so->upMegabits,
+            'far' => $so->farDownMegabits,
+            'relay' => $so->relayMegabits,
+            'daily' => $so->dailyChange->count / 1e9,
+            'away' => $so->awayDays,
+            'stream' => $so->streamMegabits,
         ];
 
         return $fields + array_map(strval(...), $numbers);
@@ -147,8 +207,17 @@ final class SheetFields
             return $chosen['seat'] === 'desk' && $chosen['desk'] === 'none' ? ['seat' => 'own'] + $chosen : $chosen;
         }
         $its = [
-            'board' => $plan->board->id, 'supply' => $plan->supply->id, 'cable' => $plan->cable->id, 'card' => $plan->card->id, 'case' => $plan->case->id, 'image' => $plan->image->id, 'from' => $plan->imageFrom->value,
-            'link' => $plan->link->value, 'hub' => $plan->hub->id ?? 'none', 'cooling' => $plan->cooling->id ?? 'none', 'addon' => $plan->addOn->id ?? 'none',
+            'board' => $plan->board->id,
+            'supply' => $plan->supply->id,
+            'cable' => $plan->cable->id,
+            'card' => $plan->card->id,
+            'case' => $plan->case->id,
+            'image' => $plan->image->id,
+            'from' => $plan->imageFrom->value,
+            'link' => $plan->link->value,
+            'hub' => $plan->hub->id ?? 'none',
+            'cooling' => $plan->cooling->id ?? 'none',
+            'addon' => $plan->addOn->id ?? 'none',
         ];
 
         return array_replace($chosen, $its, ['drive' => $plan->drive->id ?? $chosen['drive']]);
@@ -162,9 +231,15 @@ final class SheetFields
             $known[$kind] = array_map(strval(...), array_keys($catalogue->entries($kind)));
         }
         $known += [
-            'also' => $known['role'], 'too' => $known['role'], 'hub' => array_column($catalogue->shelf()->small->hubs(), 'id'), 'link' => array_column(LinkKind::cases(), 'value'),
-            'on' => array_column(Duty::cases(), 'value'), 'client' => array_keys(self::CLIENTS), 'from' => array_column(ImageOrigin::cases(), 'value'),
-            'desk' => $household->desks()->keys()->all(), 'seat' => ['own', 'desk', ...array_map(fn (Host $host): string => self::BOX.$host->name, $household->hosts())],
+            'also' => $known['role'],
+            'too' => $known['role'],
+            'hub' => array_column($catalogue->shelf()->small->hubs(), 'id'),
+            'link' => array_column(LinkKind::cases(), 'value'),
+            'on' => array_column(Duty::cases(), 'value'),
+            'client' => array_keys(self::CLIENTS),
+            'from' => array_column(ImageOrigin::cases(), 'value'),
+            'desk' => $household->desks()->keys()->all(),
+            'seat' => ['own', 'desk', ...array_map(fn (Host $host): string => self::BOX.$host->name, $household->hosts())],
         ];
         foreach (self::MAY_BE_NONE as $name) {
             $known[$name][] = 'none';

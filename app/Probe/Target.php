@@ -22,11 +22,8 @@ final readonly class Target
      * @param  ?int  $presence  on loopback the kernel refuses in the name of machines that are not there, so a refusal
      *                          only counts when this port of the same host is open
      */
-    private function __construct(
-        public string $host,
-        public int $port,
-        public ?int $presence = null,
-    ) {
+    private function __construct(public string $host, public int $port, public ?int $presence = null)
+    {
     }
 
     /** @throws InvalidArgumentException when the network in the database does not cover the address */
@@ -38,9 +35,7 @@ final readonly class Target
 
         $offset = config()->integer('burrow.bench_offset');
 
-        return $box->on_bench
-            ? new self((string) $address->onLoopback(), $port + $offset, self::ECHO + $offset)
-            : new self((string) $address, $port);
+        return $box->on_bench ? new self((string) $address->onLoopback(), $port + $offset, self::ECHO + $offset) : new self((string) $address, $port);
     }
 
     /** The question whether the machine is there at all; null where a refusal answers that. */

@@ -68,7 +68,13 @@ final readonly class TcpProbe
         $states = array_map(fn (): DoorState => DoorState::Silent, $targets);
         $waiting = [];
         foreach ($targets as $key => $target) {
-            $stream = @stream_socket_client("tcp://{$target->host}:{$target->port}", $code, $message, $this->timeout, STREAM_CLIENT_ASYNC_CONNECT | STREAM_CLIENT_CONNECT);
+            $stream = @stream_socket_client(
+                "tcp://{$target->host}:{$target->port}",
+                $code,
+                $message,
+                $this->timeout,
+                STREAM_CLIENT_ASYNC_CONNECT | STREAM_CLIENT_CONNECT,
+            );
             if ($stream === false) {
                 $states[$key] = $code === SOCKET_ECONNREFUSED ? DoorState::Refused : DoorState::Silent;
             } else {

@@ -20,10 +20,8 @@ final readonly class AddressBook
     private const FIRST_OFFSET = 10;
 
     /** @param  list<Taken>  $taken */
-    public function __construct(
-        private LocalNetwork $network,
-        private array $taken,
-    ) {
+    public function __construct(private LocalNetwork $network, private array $taken)
+    {
     }
 
     /** The lowest free address outside the DHCP pool, from the tenth on where there is one; null when the network is full. */
@@ -63,7 +61,11 @@ final readonly class AddressBook
             Line::given('network', (string) $prefix, "{$prefix->network} to {$prefix->broadcast()}"),
             Line::given('router', (string) $this->network->router),
             Line::given('handed out by the router', (string) $this->network->pool, 'DHCP pool, left alone'),
-            Line::computed('taken', implode(', ', array_map(fn (Taken $t): string => $t->owner.' '.$t->address, array_slice($this->taken, 0, 12))) ?: 'none', (string) count($this->taken)),
+            Line::computed(
+                'taken',
+                implode(', ', array_map(fn (Taken $t): string => $t->owner.' '.$t->address, array_slice($this->taken, 0, 12))) ?: 'none',
+                (string) count($this->taken),
+            ),
             Line::computed('lowest free', 'from .'.self::FIRST_OFFSET.' on, outside the pool', (string) $proposed),
         );
     }
@@ -76,7 +78,15 @@ final readonly class AddressBook
         $instead = $this->propose();
         $do = $instead === null ? 'The network is full; look for boxes that are gone.' : "Free is {$instead}.";
         if ($address === null) {
-            return Findings::of(Finding::stop('addresses.not_an_address', "“{$text}” is no IPv4 address.", 'Four numbers from 0 to 255 with dots between, without leading zeros.', $do, $place));
+            return Findings::of(
+                Finding::stop(
+                    'addresses.not_an_address',
+                    "“{$text}” is no IPv4 address.",
+                    'Four numbers from 0 to 255 with dots between, without leading zeros.',
+                    $do,
+                    $place,
+                ),
+            );
         }
         $finding = $this->network->against($address, $do)?->at($place);
         if ($finding !== null) {
@@ -84,7 +94,15 @@ final readonly class AddressBook
         }
         foreach ($this->taken as $taken) {
             if ($taken->address->equals($address)) {
-                return Findings::of(Finding::stop('addresses.taken', "{$address} belongs to {$taken->owner}.", 'Two machines with one address answer in turns, and both seem broken.', $do, $place));
+                return Findings::of(
+                    Finding::stop(
+                        'addresses.taken',
+                        "{$address} belongs to {$taken->owner}.",
+                        'Two machines with one address answer in turns, and both seem broken.',
+                        $do,
+                        $place,
+                    ),
+                );
             }
         }
 

@@ -9,9 +9,7 @@ use Burrow\Net\Ipv4;
 /** An address somebody already has, with the name to show for it. */
 final readonly class Taken
 {
-    public function __construct(
-        public Ipv4 $address,
-        public string $owner,
-    ) {
+    public function __construct(public Ipv4 $address, public string $owner)
+    {
     }
 }

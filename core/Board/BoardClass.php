@@ -52,7 +52,7 @@ final readonly class BoardClass
         public string $lights,
         public int $usbCount,
         public int $headerPins,
-        public Market $market = new Market,
+        public Market $market = new Market(),
     ) {
     }
 

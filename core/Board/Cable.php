@@ -16,7 +16,7 @@ final readonly class Cable
         public float $metres,
         public Money $price,
         public string $plug,
-        public Market $market = new Market,
+        public Market $market = new Market(),
     ) {
     }
 }

@@ -20,7 +20,7 @@ final readonly class CardKind
         public int $eraseCycles,
         public Money $price,
         public SdBus $bus,
-        public Market $market = new Market,
+        public Market $market = new Market(),
     ) {
     }
 }

@@ -26,14 +26,32 @@ final readonly class CatalogueReader
             id: $entry['id'],
             label: $entry['label'],
             summary: $entry['summary'],
-            processor: new Processor($entry['processor']['cores'], $entry['processor']['bits'], (float) $cost['serve'], (float) $cost['network'], (float) $cost['usb']),
+            processor: new Processor(
+                $entry['processor']['cores'],
+                $entry['processor']['bits'],
+                (float) $cost['serve'],
+                (float) $cost['network'],
+                (float) $cost['usb'],
+            ),
             speed: (float) $entry['speed'],
             year: $entry['year'],
             memory: Bytes::mebi($entry['memory_mib']),
             wiredMegabits: isset($entry['links']['wired_mbit']) ? (float) $entry['links']['wired_mbit'] : null,
-            wirelessMegabits: $radio !== null ? Wireless::megabits($radio['standard'], $radio['mhz'], $radio['streams'], $radio['short_guard']) : (isset($entry['links']['wireless_mbit']) ? (float) $entry['links']['wireless_mbit'] : null),
+            wirelessMegabits: $radio !== null
+                ? Wireless::megabits($radio['standard'], $radio['mhz'], $radio['streams'], $radio['short_guard'])
+                : (isset($entry['links']['wireless_mbit'])
+                    ? (float) $entry['links']['wireless_mbit']
+                    : null),
             diskPort: Rate::megabytesPerSecond($entry['links']['disk_mbyte']),
-            buses: array_map(fn (array $bus): Bus => new Bus($bus['name'], self::payload(Rate::megabytesPerSecond($bus['mbyte']), $bus['usb'] ?? null), $bus['carries'], isset($bus['amps']) ? Amps::of($bus['amps']) : null), $entry['buses']),
+            buses: array_map(
+                fn (array $bus): Bus => new Bus(
+                    $bus['name'],
+                    self::payload(Rate::megabytesPerSecond($bus['mbyte']), $bus['usb'] ?? null),
+                    $bus['carries'],
+                    isset($bus['amps']) ? Amps::of($bus['amps']) : null,
+                ),
+                $entry['buses'],
+            ),
             usbSocket: $entry['sockets']['usb'],
             videoSocket: $entry['sockets']['video'],
             bootsFrom: $entry['boots_from'],
@@ -56,14 +74,33 @@ final readonly class CatalogueReader
     public function supply(array $entry): Supply
     {
         /** @var array{id: string, label: string, volts: int|float, amps: int|float, poe_type?: int, poe_watts?: int|float, outputs?: int, together_amps?: int|float, price: int|float} $entry */
-        return new Supply($entry['id'], $entry['label'], Volts::of($entry['volts']), Amps::of($entry['amps']), Money::of($entry['price']), $entry['poe_type'] ?? null, isset($entry['poe_watts']) ? (float) $entry['poe_watts'] : null, $entry['outputs'] ?? 1, Amps::of($entry['together_amps'] ?? $entry['amps']), self::market($entry));
+        return new Supply(
+            $entry['id'],
+            $entry['label'],
+            Volts::of($entry['volts']),
+            Amps::of($entry['amps']),
+            Money::of($entry['price']),
+            $entry['poe_type'] ?? null,
+            isset($entry['poe_watts']) ? (float) $entry['poe_watts'] : null,
+            $entry['outputs'] ?? 1,
+            Amps::of($entry['together_amps'] ?? $entry['amps']),
+            self::market($entry),
+        );
     }
 
     /** @param  array<string, mixed>  $entry an entry valid under cable.schema.json */
     public function cable(array $entry): Cable
     {
         /** @var array{id: string, label: string, plug: string, awg: int, metres: int|float, price: int|float} $entry */
-        return new Cable($entry['id'], $entry['label'], $entry['awg'], (float) $entry['metres'], Money::of($entry['price']), $entry['plug'], self::market($entry));
+        return new Cable(
+            $entry['id'],
+            $entry['label'],
+            $entry['awg'],
+            (float) $entry['metres'],
+            Money::of($entry['price']),
+            $entry['plug'],
+            self::market($entry),
+        );
     }
 
     /** @param  array<string, mixed>  $entry an entry valid under drive.schema.json */
@@ -88,42 +125,106 @@ final readonly class CatalogueReader
     public function card(array $entry): CardKind
     {
         /** @var array{id: string, label: string, capacity_gb: int|float, write_mbyte: int|float, read_mbyte: int|float, erase_cycles: int, bus?: string, price: int|float} $entry */
-        return new CardKind($entry['id'], $entry['label'], Bytes::giga($entry['capacity_gb']), Rate::megabytesPerSecond($entry['write_mbyte']), Rate::megabytesPerSecond($entry['read_mbyte']), $entry['erase_cycles'], Money::of($entry['price']), SdBus::from($entry['bus'] ?? 'sdr104'), self::market($entry));
+        return new CardKind(
+            $entry['id'],
+            $entry['label'],
+            Bytes::giga($entry['capacity_gb']),
+            Rate::megabytesPerSecond($entry['write_mbyte']),
+            Rate::megabytesPerSecond($entry['read_mbyte']),
+            $entry['erase_cycles'],
+            Money::of($entry['price']),
+            SdBus::from($entry['bus'] ?? 'sdr104'),
+            self::market($entry),
+        );
     }
 
     /** @param  array<string, mixed>  $entry an entry valid under case.schema.json */
     public function case(array $entry): Enclosure
     {
         /** @var array{id: string, label: string, kelvin_per_watt: int|float, takes_addon: bool, price: int|float} $entry */
-        return new Enclosure($entry['id'], $entry['label'], (float) $entry['kelvin_per_watt'], $entry['takes_addon'], Money::of($entry['price']), self::market($entry));
+        return new Enclosure(
+            $entry['id'],
+            $entry['label'],
+            (float) $entry['kelvin_per_watt'],
+            $entry['takes_addon'],
+            Money::of($entry['price']),
+            self::market($entry),
+        );
     }
 
     /** @param  array<string, mixed>  $entry an entry valid under image.schema.json */
     public function image(array $entry): ImageKind
     {
         /** @var array{id: string, label: string, bits: int, desktop: bool, memory_idle_mib: int|float, memory_wanted_mib: int|float, memory_least_mib: int|float, packed_gb: int|float, unpacked_gb: int|float, year: int, kernel_bits?: int, ready_made?: bool, wizard?: bool, without?: list<string>, first_boot?: list<string>, markers?: list<string>, own_text?: array{file: string, lines: non-empty-list<string>}} $entry */
-        return new ImageKind($entry['id'], $entry['label'], $entry['bits'], $entry['desktop'], Bytes::mebi($entry['memory_idle_mib']), Bytes::mebi($entry['memory_wanted_mib']), Bytes::mebi($entry['memory_least_mib']), Bytes::giga($entry['packed_gb']), Bytes::giga($entry['unpacked_gb']), $entry['year'], $entry['kernel_bits'] ?? $entry['bits'], $entry['ready_made'] ?? false, $entry['wizard'] ?? false, $entry['without'] ?? [], array_map(CardSchool::from(...), $entry['first_boot'] ?? ['declarative']), $entry['markers'] ?? [], isset($entry['own_text']) ? new OwnText($entry['own_text']['file'], $entry['own_text']['lines']) : null);
+        return new ImageKind(
+            $entry['id'],
+            $entry['label'],
+            $entry['bits'],
+            $entry['desktop'],
+            Bytes::mebi($entry['memory_idle_mib']),
+            Bytes::mebi($entry['memory_wanted_mib']),
+            Bytes::mebi($entry['memory_least_mib']),
+            Bytes::giga($entry['packed_gb']),
+            Bytes::giga($entry['unpacked_gb']),
+            $entry['year'],
+            $entry['kernel_bits'] ?? $entry['bits'],
+            $entry['ready_made'] ?? false,
+            $entry['wizard'] ?? false,
+            $entry['without'] ?? [],
+            array_map(CardSchool::from(...), $entry['first_boot'] ?? ['declarative']),
+            $entry['markers'] ?? [],
+            isset($entry['own_text']) ? new OwnText($entry['own_text']['file'], $entry['own_text']['lines']) : null,
+        );
     }
 
     /** @param  array<string, mixed>  $entry an entry valid under adapter.schema.json */
     public function adapter(array $entry): Adapter
     {
         /** @var array{id: string, label: string, does: string, from?: string, to?: string, sockets?: int, amps?: int|float, mbit?: int|float, bus?: string, price: int|float} $entry */
-        return new Adapter($entry['id'], $entry['label'], AdapterKind::from($entry['does']), $entry['from'] ?? '', $entry['to'] ?? '', $entry['sockets'] ?? 0, Amps::of($entry['amps'] ?? 0), (float) ($entry['mbit'] ?? 0), SdBus::from($entry['bus'] ?? 'high'), Money::of($entry['price']), self::market($entry));
+        return new Adapter(
+            $entry['id'],
+            $entry['label'],
+            AdapterKind::from($entry['does']),
+            $entry['from'] ?? '',
+            $entry['to'] ?? '',
+            $entry['sockets'] ?? 0,
+            Amps::of($entry['amps'] ?? 0),
+            (float) ($entry['mbit'] ?? 0),
+            SdBus::from($entry['bus'] ?? 'high'),
+            Money::of($entry['price']),
+            self::market($entry),
+        );
     }
 
     /** @param  array<string, mixed>  $entry an entry valid under cooling.schema.json */
     public function cooling(array $entry): Cooling
     {
         /** @var array{id: string, label: string, share: int|float, amps: int|float, price: int|float} $entry */
-        return new Cooling($entry['id'], $entry['label'], (float) $entry['share'], Amps::of($entry['amps']), Money::of($entry['price']), self::market($entry));
+        return new Cooling(
+            $entry['id'],
+            $entry['label'],
+            (float) $entry['share'],
+            Amps::of($entry['amps']),
+            Money::of($entry['price']),
+            self::market($entry),
+        );
     }
 
     /** @param  array<string, mixed>  $entry an entry valid under addon.schema.json */
     public function addOn(array $entry): AddOn
     {
         /** @var array{id: string, label: string, gives: string, plug: string, pins?: int, amps: int|float, poe_type?: int, price: int|float} $entry */
-        return new AddOn($entry['id'], $entry['label'], $entry['gives'], $entry['plug'], $entry['pins'] ?? 0, Amps::of($entry['amps']), $entry['poe_type'] ?? null, Money::of($entry['price']), self::market($entry));
+        return new AddOn(
+            $entry['id'],
+            $entry['label'],
+            $entry['gives'],
+            $entry['plug'],
+            $entry['pins'] ?? 0,
+            Amps::of($entry['amps']),
+            $entry['poe_type'] ?? null,
+            Money::of($entry['price']),
+            self::market($entry),
+        );
     }
 
     /** @param  array<string, mixed>  $entry an entry valid under kit.schema.json */

@@ -22,7 +22,7 @@ final readonly class Drive
         public Amps $starting,
         public Money $price,
         public ?Bytes $endurance = null,
-        public Market $market = new Market,
+        public Market $market = new Market(),
     ) {
     }
 }

@@ -15,7 +15,7 @@ final readonly class Enclosure
         public float $kelvinPerWatt,
         public bool $takesAddOn,
         public Money $price,
-        public Market $market = new Market,
+        public Market $market = new Market(),
     ) {
     }
 }

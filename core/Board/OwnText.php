@@ -8,9 +8,7 @@ namespace Burrow\Board;
 final readonly class OwnText
 {
     /** @param  non-empty-list<string>  $lines */
-    public function __construct(
-        public string $file,
-        public array $lines,
-    ) {
+    public function __construct(public string $file, public array $lines)
+    {
     }
 }

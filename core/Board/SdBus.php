@@ -16,11 +16,13 @@ enum SdBus: string
 
     public function rate(): Rate
     {
-        return Rate::megabytesPerSecond(match ($this) {
-            self::DefaultSpeed => 12.5,
-            self::HighSpeed => 25,
-            self::Sdr50 => 50,
-            self::Sdr104 => 104,
-        });
+        return Rate::megabytesPerSecond(
+            match ($this) {
+                self::DefaultSpeed => 12.5,
+                self::HighSpeed => 25,
+                self::Sdr50 => 50,
+                self::Sdr104 => 104,
+            },
+        );
     }
 }

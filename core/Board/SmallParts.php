@@ -15,7 +15,10 @@ final readonly class SmallParts
     /** The cheapest that does this from that connector; null when the catalogue has none. */
     public function cheapest(AdapterKind $does, string $from = ''): ?Adapter
     {
-        $fitting = array_filter($this->adapters, fn (Adapter $one): bool => $one->does === $does && ($from === '' || $one->from === $from) && $one->market->available);
+        $fitting = array_filter(
+            $this->adapters,
+            fn (Adapter $one): bool => $one->does === $does && ($from === '' || $one->from === $from) && $one->market->available,
+        );
         usort($fitting, fn (Adapter $a, Adapter $b): int => $a->price->cents <=> $b->price->cents);
 
         return $fitting[0] ?? null;

@@ -21,7 +21,7 @@ final readonly class Supply
         public ?float $poeWatts,
         public int $outputs,
         public Amps $together,
-        public Market $market = new Market,
+        public Market $market = new Market(),
     ) {
     }
 }

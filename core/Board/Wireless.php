@@ -26,6 +26,6 @@ final class Wireless
     {
         $microseconds = $shortGuard ? 3.6 : 4.0;
 
-        return round(self::SUBCARRIERS[$megahertz] * self::BITS[$standard] * self::CODING / $microseconds * $streams, 1);
+        return round(((self::SUBCARRIERS[$megahertz] * self::BITS[$standard] * self::CODING) / $microseconds) * $streams, 1);
     }
 }

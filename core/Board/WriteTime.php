@@ -18,12 +18,8 @@ final readonly class WriteTime
     public const UNPACK_MEGABYTES = 50.0;
 
     /** @param  bool  $measured  the writing rate was measured here before */
-    public function __construct(
-        private Bytes $image,
-        private Rate $write,
-        private Rate $read,
-        private bool $measured = false,
-    ) {
+    public function __construct(private Bytes $image, private Rate $write, private Rate $read, private bool $measured = false)
+    {
     }
 
     public function time(): Duration
@@ -45,9 +41,22 @@ final readonly class WriteTime
             (string) $this->time(),
             $this->measured ? Source::measured('this card') : Source::catalogue('card')->and(Source::commonPractice()),
             Line::computed('unpacking', "{$this->image->decimal()} ÷ ".self::UNPACK_MEGABYTES.' MB/s', (string) $this->unpacking()),
-            Line::computed('writing', "{$this->image->decimal()} ÷ {$this->write}", (string) $this->writing(), $this->measured ? 'measured before' : 'catalogue'),
+            Line::computed(
+                'writing',
+                "{$this->image->decimal()} ÷ {$this->write}",
+                (string) $this->writing(),
+                $this->measured ? 'measured before' : 'catalogue',
+            ),
             Line::computed('reading back', "{$this->image->decimal()} ÷ {$this->read}", (string) $this->readingBack()),
-            ...($capacity === null ? [] : [Line::computed('full-capacity test', "{$capacity->decimal()} ÷ {$this->write} + {$capacity->decimal()} ÷ {$this->read}", (string) $this->capacityTest($capacity))]),
+            ...$capacity === null
+                ? []
+                : [
+                    Line::computed(
+                        'full-capacity test',
+                        "{$capacity->decimal()} ÷ {$this->write} + {$capacity->decimal()} ÷ {$this->read}",
+                        (string) $this->capacityTest($capacity),
+                    ),
+                ],
         );
     }
 

@@ -41,7 +41,8 @@ final readonly class Countdown
             Duration::seconds(max(0, $expected - $since)),
             Duration::seconds(max(0, $since - $expected)),
             $measured === []
-                ? ($speed === 1.0 ? '' : 'the bench runs '.(int) $speed.' times faster; ')."{$step->waitFrom} to {$step->waitTo}, common practice"
+                ? ($speed === 1.0 ? '' : 'the bench runs '.(int) $speed.' times faster; ').
+                    "{$step->waitFrom} to {$step->waitTo}, common practice"
                 : 'measured here before, '.count($measured).(count($measured) === 1 ? ' run' : ' runs'),
         );
     }

@@ -11,20 +11,22 @@ final readonly class Values
      * @param  array<string, string>  $words  put into a command as one shell word
      * @param  array<string, string>  $blocks  written by a core writer, put in as they are between here-document marks
      */
-    public function __construct(
-        public array $words,
-        public array $blocks = [],
-    ) {
+    public function __construct(public array $words, public array $blocks = [])
+    {
     }
 
     /** The command as it is typed, or null while a value it needs is not known yet. */
     public function fill(string $command): ?string
     {
-        $filled = preg_replace_callback('/\{\{([a-z_]+)\}\}/', function (array $match): string {
-            $name = $match[1];
+        $filled = preg_replace_callback(
+            '/\{\{([a-z_]+)\}\}/',
+            function (array $match): string {
+                $name = $match[1];
 
-            return $this->blocks[$name] ?? (isset($this->words[$name]) ? self::word($this->words[$name]) : $match[0]);
-        }, $command);
+                return $this->blocks[$name] ?? (isset($this->words[$name]) ? self::word($this->words[$name]) : $match[0]);
+            },
+            $command,
+        );
 
         return preg_match('/\{\{[a-z_]+\}\}/', (string) $filled) === 1 ? null : (string) $filled;
     }

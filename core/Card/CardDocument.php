@@ -15,32 +15,68 @@ use Symfony\Component\Yaml\Exception\ParseException;
 final readonly class CardDocument
 {
     /** @param  ?array<mixed>  $data null when the file cannot be read */
-    private function __construct(
-        private string $name,
-        private string $text,
-        public ?array $data,
-        public Findings $findings,
-    ) {
+    private function __construct(private string $name, private string $text, public ?array $data, public Findings $findings)
+    {
     }
 
     public static function read(string $name, string $text): self
     {
         $text = str_replace("\r\n", "\n", (string) preg_replace('/^\xEF\xBB\xBF/', '', $text));
         if (preg_match('/^ *\t/m', $text, $match, PREG_OFFSET_CAPTURE) === 1) {
-            return self::unread($name, $text, Finding::stop('card.yaml_tab', "A tab indents a line of {$name}.", 'YAML forbids tabs there; the whole file is ignored on the box.', 'Replace it with spaces.', Place::file($name, 1 + substr_count($text, "\n", 0, $match[0][1]))));
+            return self::unread(
+                $name,
+                $text,
+                Finding::stop(
+                    'card.yaml_tab',
+                    "A tab indents a line of {$name}.",
+                    'YAML forbids tabs there; the whole file is ignored on the box.',
+                    'Replace it with spaces.',
+                    Place::file($name, 1 + substr_count($text, "\n", 0, $match[0][1])),
+                ),
+            );
         }
         try {
             $data = YamlText::parse($text);
         } catch (ParseException $problem) {
             $doubled = YamlText::doubled($problem);
             if ($doubled !== null) {
-                return self::unread($name, $text, Finding::stop('card.yaml_key_twice', "“{$doubled}” stands twice in {$name}.", 'On the box the last one wins, and everything under the first is lost without a word.', 'Join the two into one.', Place::file($name, $problem->getParsedLine() > 0 ? $problem->getParsedLine() : null)));
+                return self::unread(
+                    $name,
+                    $text,
+                    Finding::stop(
+                        'card.yaml_key_twice',
+                        "“{$doubled}” stands twice in {$name}.",
+                        'On the box the last one wins, and everything under the first is lost without a word.',
+                        'Join the two into one.',
+                        Place::file($name, $problem->getParsedLine() > 0 ? $problem->getParsedLine() : null),
+                    ),
+                );
             }
 
-            return self::unread($name, $text, Finding::stop('card.yaml_does_not_parse', "{$name} cannot be read.", 'The whole file is ignored on the box, not only this line.', 'Look at the indentation and the quotes here and one line above.', Place::file($name, YamlLines::trouble($text, $problem->getParsedLine()))));
+            return self::unread(
+                $name,
+                $text,
+                Finding::stop(
+                    'card.yaml_does_not_parse',
+                    "{$name} cannot be read.",
+                    'The whole file is ignored on the box, not only this line.',
+                    'Look at the indentation and the quotes here and one line above.',
+                    Place::file($name, YamlLines::trouble($text, $problem->getParsedLine())),
+                ),
+            );
         }
         if (! is_array($data)) {
-            return self::unread($name, $text, Finding::stop('card.yaml_empty', "{$name} says nothing.", 'Every line is empty or a comment.', 'Take the comment marks away, or write the file anew.', Place::file($name, 1)));
+            return self::unread(
+                $name,
+                $text,
+                Finding::stop(
+                    'card.yaml_empty',
+                    "{$name} says nothing.",
+                    'Every line is empty or a comment.',
+                    'Take the comment marks away, or write the file anew.',
+                    Place::file($name, 1),
+                ),
+            );
         }
 
         return new self($name, $text, $data, Findings::of());
@@ -67,7 +103,13 @@ final readonly class CardDocument
     /** A key as it stands in the file, quotes and all. */
     public function rawKey(int $line): string
     {
-        return preg_match('/^\s*(?:- )*("(?:\\\\.|[^"])*"|\'(?:\'\'|[^\'])*\'|.*?)\s*:(?:\s|$)/', explode("\n", $this->text)[$line - 1] ?? '', $match) === 1 ? $match[1] : '';
+        return preg_match(
+            '/^\s*(?:- )*("(?:\\\\.|[^"])*"|\'(?:\'\'|[^\'])*\'|.*?)\s*:(?:\s|$)/',
+            explode("\n", $this->text)[$line - 1] ?? '',
+            $match,
+        ) === 1
+            ? $match[1]
+            : '';
     }
 
     private static function unread(string $name, string $text, Finding $finding): self

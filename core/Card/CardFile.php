@@ -8,10 +8,8 @@ namespace Burrow\Card;
 final readonly class CardFile
 {
     /** @param  list<CardLine>  $lines */
-    public function __construct(
-        public string $name,
-        public array $lines,
-    ) {
+    public function __construct(public string $name, public array $lines)
+    {
     }
 
     public function text(): string

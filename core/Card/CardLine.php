@@ -7,9 +7,7 @@ namespace Burrow\Card;
 /** One line of a first-boot file with the reason it is there. */
 final readonly class CardLine
 {
-    public function __construct(
-        public string $text,
-        public string $reason = '',
-    ) {
+    public function __construct(public string $text, public string $reason = '')
+    {
     }
 }

@@ -10,7 +10,7 @@ final class DeclarativeWriter
     /** @return array{CardFile, CardFile, CardFile} */
     public function write(FirstBoot $settings): array
     {
-        return [$this->userData($settings), $this->metaData($settings), (new NetworkConfigWriter)->write($settings)];
+        return [$this->userData($settings), $this->metaData($settings), (new NetworkConfigWriter())->write($settings)];
     }
 
     private function userData(FirstBoot $settings): CardFile
@@ -30,34 +30,42 @@ final class DeclarativeWriter
             new CardLine('    groups: [adm, sudo]', 'May read logs and use sudo.'),
             new CardLine('    shell: /bin/bash'),
             ...$this->login($settings),
-            new CardLine('ssh_pwauth: '.($settings->passwordHash === null ? 'false' : 'true'), $settings->passwordHash === null ? 'Keys only: guessing passwords is pointless.' : 'Login by password until a key is there.'),
+            new CardLine(
+                'ssh_pwauth: '.($settings->passwordHash === null ? 'false' : 'true'),
+                $settings->passwordHash === null ? 'Keys only: guessing passwords is pointless.' : 'Login by password until a key is there.',
+            ),
             ...$this->packages($settings->packages),
-            ...($settings->remoteLogin ? [
-                new CardLine('runcmd:', 'A plain server image ships with remote login switched off.'),
-                new CardLine('  - [systemctl, enable, --now, ssh]', 'Switched on now and at every start.'),
-            ] : []),
+            ...$settings->remoteLogin
+                ? [
+                    new CardLine('runcmd:', 'A plain server image ships with remote login switched off.'),
+                    new CardLine('  - [systemctl, enable, --now, ssh]', 'Switched on now and at every start.'),
+                ]
+                : [],
         ]);
     }
 
     /** @return list<CardLine> */
     private function login(FirstBoot $settings): array
     {
-        $lines = $settings->passwordHash === null
-            ? [
-                new CardLine('    sudo: "ALL=(ALL) NOPASSWD:ALL"', 'There is no password to ask for.'),
-                new CardLine('    lock_passwd: true', 'No password login, not even at the screen.'),
-            ]
-            : [
-                new CardLine('    sudo: "ALL=(ALL) ALL"', 'sudo asks for the password.'),
-                new CardLine('    lock_passwd: false'),
-                new CardLine('    hashed_passwd: '.YamlScalar::of($settings->passwordHash), 'SHA-512 crypt; the password itself is forgotten.'),
-            ];
+        $lines =
+            $settings->passwordHash === null
+                ? [
+                    new CardLine('    sudo: "ALL=(ALL) NOPASSWD:ALL"', 'There is no password to ask for.'),
+                    new CardLine('    lock_passwd: true', 'No password login, not even at the screen.'),
+                ]
+                : [
+                    new CardLine('    sudo: "ALL=(ALL) ALL"', 'sudo asks for the password.'),
+                    new CardLine('    lock_passwd: false'),
+                    new CardLine('    hashed_passwd: '.YamlScalar::of($settings->passwordHash), 'SHA-512 crypt; the password itself is forgotten.'),
+                ];
 
-        return $settings->key === null ? $lines : [
-            ...$lines,
-            new CardLine('    ssh_authorized_keys:', 'Whoever holds the private half may log in.'),
-            new CardLine('      - '.YamlScalar::of((string) $settings->key), $settings->key->fingerprint()),
-        ];
+        return $settings->key === null
+            ? $lines
+            : [
+                ...$lines,
+                new CardLine('    ssh_authorized_keys:', 'Whoever holds the private half may log in.'),
+                new CardLine('      - '.YamlScalar::of((string) $settings->key), $settings->key->fingerprint()),
+            ];
     }
 
     /**
@@ -66,10 +74,12 @@ final class DeclarativeWriter
      */
     private function packages(array $packages): array
     {
-        return $packages === [] ? [] : [
-            new CardLine('packages:', 'Installed at first boot, as soon as there is a network.'),
-            ...array_map(fn (string $package): CardLine => new CardLine('  - '.YamlScalar::of($package)), $packages),
-        ];
+        return $packages === []
+            ? []
+            : [
+                new CardLine('packages:', 'Installed at first boot, as soon as there is a network.'),
+                ...array_map(fn (string $package): CardLine => new CardLine('  - '.YamlScalar::of($package)), $packages),
+            ];
     }
 
     private function metaData(FirstBoot $settings): CardFile

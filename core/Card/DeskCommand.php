@@ -7,10 +7,7 @@ namespace Burrow\Card;
 /** A command for the desk computer, with what it does and what should be seen. */
 final readonly class DeskCommand
 {
-    public function __construct(
-        public string $title,
-        public string $command,
-        public string $expect,
-    ) {
+    public function __construct(public string $title, public string $command, public string $expect)
+    {
     }
 }

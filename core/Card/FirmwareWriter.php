@@ -14,13 +14,22 @@ final class FirmwareWriter
      */
     public function write(string $present, bool $sixtyFour, bool $usbNetwork): CardFile
     {
-        $kept = array_map(fn (string $line): CardLine => new CardLine($line), $present === '' ? [] : explode("\n", rtrim(str_replace("\r\n", "\n", $present), "\n")));
-        $new = array_filter([
-            $sixtyFour ? new CardLine('arm_64bit=1', 'Starts the 64-bit kernel, which containers want.') : null,
-            $usbNetwork ? new CardLine('dtoverlay=dwc2', 'The USB socket then speaks as a device.') : null,
-        ], fn (?CardLine $line): bool => $line !== null && ! self::holds($present, $line->text));
+        $kept = array_map(
+            fn (string $line): CardLine => new CardLine($line),
+            $present === '' ? [] : explode("\n", rtrim(str_replace("\r\n", "\n", $present), "\n")),
+        );
+        $new = array_filter(
+            [
+                $sixtyFour ? new CardLine('arm_64bit=1', 'Starts the 64-bit kernel, which containers want.') : null,
+                $usbNetwork ? new CardLine('dtoverlay=dwc2', 'The USB socket then speaks as a device.') : null,
+            ],
+            fn (?CardLine $line): bool => $line !== null && ! self::holds($present, $line->text),
+        );
 
-        return new CardFile('config.txt', $new === [] ? $kept : [...$kept, new CardLine('[all]', 'What follows is for every board.'), ...array_values($new)]);
+        return new CardFile(
+            'config.txt',
+            $new === [] ? $kept : [...$kept, new CardLine('[all]', 'What follows is for every board.'), ...array_values($new)],
+        );
     }
 
     private static function holds(string $present, string $line): bool

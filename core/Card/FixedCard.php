@@ -8,9 +8,7 @@ namespace Burrow\Card;
 final readonly class FixedCard
 {
     /** @param  list<string>  $changes */
-    public function __construct(
-        public CardFolder $folder,
-        public array $changes,
-    ) {
+    public function __construct(public CardFolder $folder, public array $changes)
+    {
     }
 }

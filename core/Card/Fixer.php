@@ -15,11 +15,11 @@ final class Fixer
     /** Names of files of which a typed extension can be taken off. */
     private const EXTENSION = '/\.(?:txt|rtf|ya?ml|conf|doc|md)?$/i';
 
-    public function fix(CardFolder $folder, CardContext $context = new CardContext): FixedCard
+    public function fix(CardFolder $folder, CardContext $context = new CardContext()): FixedCard
     {
         $files = $folder->files;
         $changes = [];
-        foreach ((new Linter)->lint($folder, $context)->list as $finding) {
+        foreach ((new Linter())->lint($folder, $context)->list as $finding) {
             $name = $finding->place->file ?? '';
             if (! isset($files[$name]) && $finding->code !== 'card.no_meta_data') {
                 continue;
@@ -44,14 +44,24 @@ final class Fixer
         $text = $files[$name] ?? '';
 
         return match ($finding->code) {
-            'card.bom' => $this->text($files, $name, (string) preg_replace('/^\xEF\xBB\xBF/', '', $text), 'the invisible mark at the beginning was taken away'),
+            'card.bom' => $this->text(
+                $files,
+                $name,
+                (string) preg_replace('/^\xEF\xBB\xBF/', '', $text),
+                'the invisible mark at the beginning was taken away',
+            ),
             'card.crlf' => $this->text($files, $name, str_replace("\r\n", "\n", $text), 'line ends were changed to LF'),
             'card.yaml_tab' => $this->tabs($files, $name, $text),
             'card.no_cloud_config_line' => $this->firstLine($files, $name, $text),
             'card.cmdline_lines', 'card.cmdline_doubled' => $this->oneLine($files, $name, $text),
             'card.modules_place' => $this->modules($files, $name, $text),
             'card.account_blanks' => $this->text($files, $name, trim($text)."\n", 'blanks and empty lines around the account were taken away'),
-            'card.wpa_blanks' => $this->text($files, $name, (string) preg_replace('/^(\s*\w+)[ \t]*=[ \t]*(?=\S)/m', '$1=', $text), 'blanks around “=” were taken away'),
+            'card.wpa_blanks' => $this->text(
+                $files,
+                $name,
+                (string) preg_replace('/^(\s*\w+)[ \t]*=[ \t]*(?=\S)/m', '$1=', $text),
+                'blanks around “=” were taken away',
+            ),
             'card.ssid_not_text', 'card.passphrase_not_text' => $this->quote($files, $name, $text, $finding->place->line ?? 1),
             'card.marker_extension' => $this->rename($files, $name, 'ssh'),
             'card.name_extension' => $this->rename($files, $name, (string) preg_replace(self::EXTENSION, '', $name)),
@@ -96,7 +106,9 @@ final class Fixer
         $mended = "#cloud-config\n".implode("\n", $body);
         $data = $body === [] ? null : CardDocument::read($name, $mended)->data;
 
-        return $data === null || ! isset($data['hostname']) && ! isset($data['users']) ? null : $this->text($files, $name, $mended, 'the first line is “#cloud-config”');
+        return $data === null || (! isset($data['hostname']) && ! isset($data['users']))
+            ? null
+            : $this->text($files, $name, $mended, 'the first line is “#cloud-config”');
     }
 
     /**
@@ -119,7 +131,9 @@ final class Fixer
         $line = KernelLine::parse($text);
         $value = $line->values('modules-load')[0] ?? '';
 
-        return $line->has('rootwait') ? $this->text($files, $name, $line->withAfter('rootwait', "modules-load={$value}")->text(), 'modules-load stands right after rootwait') : null;
+        return $line->has('rootwait')
+            ? $this->text($files, $name, $line->withAfter('rootwait', "modules-load={$value}")->text(), 'modules-load stands right after rootwait')
+            : null;
     }
 
     /**
@@ -132,11 +146,17 @@ final class Fixer
     {
         $lines = explode("\n", $text);
         $line = $lines[$number - 1] ?? '';
-        $mended = preg_match('/^(\s*password:\s+)([^"\'\s].*?)\s*$/', $line, $match) === 1
-            ? "{$match[1]}\"{$match[2]}\""
-            : (string) preg_replace('/^(\s*)([^"\'\s].*?)(:\s*(?:\{\s*\})?\s*)$/', '$1"$2"$3', $line);
+        $mended =
+            preg_match('/^(\s*password:\s+)([^"\'\s].*?)\s*$/', $line, $match) === 1
+                ? "{$match[1]}\"{$match[2]}\""
+                : (string) preg_replace('/^(\s*)([^"\'\s].*?)(:\s*(?:\{\s*\})?\s*)$/', '$1"$2"$3', $line);
 
-        return $this->text($files, $name, implode("\n", array_replace($lines, [$number - 1 => $mended])), 'what YAML read as something else stands in quotes');
+        return $this->text(
+            $files,
+            $name,
+            implode("\n", array_replace($lines, [$number - 1 => $mended])),
+            'what YAML read as something else stands in quotes',
+        );
     }
 
     /**

@@ -28,7 +28,12 @@ final readonly class KernelLine
     /** @return list<string> the values of a parameter, in their order */
     public function values(string $name): array
     {
-        return array_values(array_map(fn (string $one): string => explode('=', $one, 2)[1] ?? '', array_filter($this->parameters, fn (string $one): bool => self::name($one) === $name)));
+        return array_values(
+            array_map(
+                fn (string $one): string => explode('=', $one, 2)[1] ?? '',
+                array_filter($this->parameters, fn (string $one): bool => self::name($one) === $name),
+            ),
+        );
     }
 
     public function has(string $name): bool
@@ -50,7 +55,9 @@ final readonly class KernelLine
         $others = $this->without(self::name($parameter))->parameters;
         $at = array_search($after, $others, true);
 
-        return new self($at === false ? [...$others, $parameter] : [...array_slice($others, 0, $at + 1), $parameter, ...array_slice($others, $at + 1)]);
+        return new self(
+            $at === false ? [...$others, $parameter] : [...array_slice($others, 0, $at + 1), $parameter, ...array_slice($others, $at + 1)],
+        );
     }
 
     public function text(): string

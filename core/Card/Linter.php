@@ -26,10 +26,22 @@ final readonly class Linter
     /** @return list<CardRule> */
     private static function rules(): array
     {
-        return [new FormRule, new NamesRule, new UserDataRule, new MetaDataRule, new NetworkConfigRule, new AccountFileRule, new WpaSupplicantRule, new KernelLineRule, new FirmwareRule, new OwnTextRule, new SchoolsRule];
+        return [
+            new FormRule(),
+            new NamesRule(),
+            new UserDataRule(),
+            new MetaDataRule(),
+            new NetworkConfigRule(),
+            new AccountFileRule(),
+            new WpaSupplicantRule(),
+            new KernelLineRule(),
+            new FirmwareRule(),
+            new OwnTextRule(),
+            new SchoolsRule(),
+        ];
     }
 
-    public function lint(CardFolder $folder, CardContext $context = new CardContext): Findings
+    public function lint(CardFolder $folder, CardContext $context = new CardContext()): Findings
     {
         $findings = Findings::of();
         foreach (self::rules() as $rule) {

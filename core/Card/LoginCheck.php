@@ -13,7 +13,20 @@ use Burrow\Sheet\Place;
 final class LoginCheck
 {
     /** Tried first by every program that guesses passwords. */
-    private const WELL_KNOWN = ['password', 'changeme', '12345678', 'admin', 'letmein1', 'passwort', '123456789', 'qwertyui', 'administrator', 'adminadmin', 'rootroot', 'useruser'];
+    private const WELL_KNOWN = [
+        'password',
+        'changeme',
+        '12345678',
+        'admin',
+        'letmein1',
+        'passwort',
+        '123456789',
+        'qwertyui',
+        'administrator',
+        'adminadmin',
+        'rootroot',
+        'useruser',
+    ];
 
     /** crypt(5): SHA-512 with 86 characters, SHA-256 with 43, yescrypt, bcrypt with 53. */
     private const HASH = '~^\$(?:6\$(?:rounds=\d+\$)?[^$:\s]{0,16}\$[./0-9A-Za-z]{86}|5\$(?:rounds=\d+\$)?[^$:\s]{0,16}\$[./0-9A-Za-z]{43}|y\$[./0-9A-Za-z]+\$[./0-9A-Za-z]*\$[./0-9A-Za-z]+|2[aby]\$\d\d\$[./0-9A-Za-z]{53})$~D';
@@ -41,18 +54,44 @@ final class LoginCheck
     {
         $place = Place::field($field);
         if (str_contains($pasted, 'PRIVATE KEY')) {
-            return Findings::of(Finding::stop('card.private_key', 'This is the private key.', 'It must never leave the desk computer, and it was not kept here.', 'Paste the file that ends in .pub.', $place));
+            return Findings::of(
+                Finding::stop(
+                    'card.private_key',
+                    'This is the private key.',
+                    'It must never leave the desk computer, and it was not kept here.',
+                    'Paste the file that ends in .pub.',
+                    $place,
+                ),
+            );
         }
         $key = self::key($pasted);
         if ($key === null) {
-            return Findings::of(Finding::stop('card.key_does_not_decode', 'This public key does not decode.', 'A character is missing or was added, and the box would refuse the login without a word.', 'Paste the whole line of the .pub file: ssh-…, a long text, a name.', $place));
+            return Findings::of(
+                Finding::stop(
+                    'card.key_does_not_decode',
+                    'This public key does not decode.',
+                    'A character is missing or was added, and the box would refuse the login without a word.',
+                    'Paste the whole line of the .pub file: ssh-…, a long text, a name.',
+                    $place,
+                ),
+            );
         }
         if ($key->type === 'ssh-dss') {
-            return Findings::of(Finding::stop('card.key_too_old', 'Keys of the kind ssh-dss are refused by current systems.', 'They were switched off in 2015.', 'Make one with ssh-keygen -t ed25519.', $place));
+            return Findings::of(
+                Finding::stop(
+                    'card.key_too_old',
+                    'Keys of the kind ssh-dss are refused by current systems.',
+                    'They were switched off in 2015.',
+                    'Make one with ssh-keygen -t ed25519.',
+                    $place,
+                ),
+            );
         }
 
         return preg_match('/\S\s*[\r\n]\s*\S/', trim($pasted)) === 1
-            ? Findings::of(Finding::note('card.key_line_breaks', 'The key came with line breaks; they were taken out.', 'It is one line.', '', $place))
+            ? Findings::of(
+                Finding::note('card.key_line_breaks', 'The key came with line breaks; they were taken out.', 'It is one line.', '', $place),
+            )
             : Findings::of();
     }
 
@@ -61,8 +100,24 @@ final class LoginCheck
         $place = Place::field($field);
 
         return match (true) {
-            mb_strlen($password) < 8 => Findings::of(Finding::stop('card.password_short', 'The password has fewer than 8 characters.', 'NIST SP 800-63B asks for 8 at least.', 'Take a few words in a row.', $place)),
-            in_array(strtolower($password), self::WELL_KNOWN, true) => Findings::of(Finding::stop('card.password_known', 'This password is among the first that anyone tries.', 'NIST SP 800-63B asks to refuse those.', 'Take a few words in a row.', $place)),
+            mb_strlen($password) < 8 => Findings::of(
+                Finding::stop(
+                    'card.password_short',
+                    'The password has fewer than 8 characters.',
+                    'NIST SP 800-63B asks for 8 at least.',
+                    'Take a few words in a row.',
+                    $place,
+                ),
+            ),
+            in_array(strtolower($password), self::WELL_KNOWN, true) => Findings::of(
+                Finding::stop(
+                    'card.password_known',
+                    'This password is among the first that anyone tries.',
+                    'NIST SP 800-63B asks to refuse those.',
+                    'Take a few words in a row.',
+                    $place,
+                ),
+            ),
             default => Findings::of(),
         };
     }
@@ -71,8 +126,24 @@ final class LoginCheck
     public static function hashFindings(mixed $hash, Place $place): Findings
     {
         return match (true) {
-            ! is_string($hash) || preg_match(self::HASH, $hash) !== 1 => Findings::of(Finding::stop('card.password_not_hashed', 'This password is not a hash the box knows.', 'The login would be refused.', 'A hash begins with $6$ or $y$; make one with openssl passwd -6.', $place)),
-            self::isWellKnown($hash) => Findings::of(Finding::stop('card.password_known', 'This is the hash of a password that anyone tries first.', 'NIST SP 800-63B asks to refuse those.', 'Choose another and make its hash anew.', $place)),
+            ! is_string($hash) || preg_match(self::HASH, $hash) !== 1 => Findings::of(
+                Finding::stop(
+                    'card.password_not_hashed',
+                    'This password is not a hash the box knows.',
+                    'The login would be refused.',
+                    'A hash begins with $6$ or $y$; make one with openssl passwd -6.',
+                    $place,
+                ),
+            ),
+            self::isWellKnown($hash) => Findings::of(
+                Finding::stop(
+                    'card.password_known',
+                    'This is the hash of a password that anyone tries first.',
+                    'NIST SP 800-63B asks to refuse those.',
+                    'Choose another and make its hash anew.',
+                    $place,
+                ),
+            ),
             default => Findings::of(),
         };
     }
@@ -97,8 +168,24 @@ final class LoginCheck
         $place = Place::field($field);
 
         return match (true) {
-            preg_match('/^[a-z_][a-z0-9_-]{0,31}$/D', $user) !== 1 => Findings::of(Finding::stop('card.user_name', "“{$user}” is no user name.", 'Small letters, digits, - and _, beginning with a letter, 32 at most (useradd(8)).', 'One short word, such as “warden”.', $place)),
-            $user === 'root' => Findings::of(Finding::stop('card.user_root', 'Remote login as root is refused on current systems.', 'And every slip would be final.', 'Choose a name of your own; it may use sudo.', $place)),
+            preg_match('/^[a-z_][a-z0-9_-]{0,31}$/D', $user) !== 1 => Findings::of(
+                Finding::stop(
+                    'card.user_name',
+                    "“{$user}” is no user name.",
+                    'Small letters, digits, - and _, beginning with a letter, 32 at most (useradd(8)).',
+                    'One short word, such as “warden”.',
+                    $place,
+                ),
+            ),
+            $user === 'root' => Findings::of(
+                Finding::stop(
+                    'card.user_root',
+                    'Remote login as root is refused on current systems.',
+                    'And every slip would be final.',
+                    'Choose a name of your own; it may use sudo.',
+                    $place,
+                ),
+            ),
             default => Findings::of(),
         };
     }

@@ -25,11 +25,24 @@ final class MasterCard
     /** @return non-empty-list<string> what each copy must have of its own */
     public static function newOnEachCopy(): array
     {
-        return ['name', 'address', 'instance-id in meta-data', 'host keys', 'machine identity', 'accounts and their keys', 'passwords of its services'];
+        return [
+            'name',
+            'address',
+            'instance-id in meta-data',
+            'host keys',
+            'machine identity',
+            'accounts and their keys',
+            'passwords of its services',
+        ];
     }
 
     public static function sameHostKey(string $name, string $other): Finding
     {
-        return Finding::stop('card.same_host_key', "{$name} and {$other} have one host key.", 'One card was copied from the other with its keys: whoever has either can pass for both, and nobody would be warned.', 'Make new ones on one of them: sudo rm /etc/ssh/ssh_host_* && sudo dpkg-reconfigure openssh-server.');
+        return Finding::stop(
+            'card.same_host_key',
+            "{$name} and {$other} have one host key.",
+            'One card was copied from the other with its keys: whoever has either can pass for both, and nobody would be warned.',
+            'Make new ones on one of them: sudo rm /etc/ssh/ssh_host_* && sudo dpkg-reconfigure openssh-server.',
+        );
     }
 }

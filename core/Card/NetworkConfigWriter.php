@@ -32,10 +32,18 @@ final class NetworkConfigWriter
     /** What this file cannot say. */
     public function findings(FirstBoot $settings): Findings
     {
-        return Findings::of(...array_map(
-            fn (WifiNetwork $wifi): Finding => Finding::stop('card.wpa3_declarative', "“{$wifi->ssid}” with WPA3 alone cannot be written into network-config.", 'netplan up to 0.106 (Debian 12) does not know it and refuses the whole file, so it was left out.', 'Let the router offer WPA2 as well, or use the boot-partition files.', Place::field('wifi_1')),
-            array_values(array_filter($settings->wifis, fn (WifiNetwork $wifi): bool => $wifi->security->wantsPassphraseItself())),
-        ));
+        return Findings::of(
+            ...array_map(
+                fn (WifiNetwork $wifi): Finding => Finding::stop(
+                    'card.wpa3_declarative',
+                    "“{$wifi->ssid}” with WPA3 alone cannot be written into network-config.",
+                    'netplan up to 0.106 (Debian 12) does not know it and refuses the whole file, so it was left out.',
+                    'Let the router offer WPA2 as well, or use the boot-partition files.',
+                    Place::field('wifi_1'),
+                ),
+                array_values(array_filter($settings->wifis, fn (WifiNetwork $wifi): bool => $wifi->security->wantsPassphraseItself())),
+            ),
+        );
     }
 
     /** @return list<CardLine> */
@@ -52,10 +60,12 @@ final class NetworkConfigWriter
             new CardLine('    routes:'),
             new CardLine('      - to: default', 'Everything outside of the house …'),
             new CardLine("        via: {$static->gateway}", '… goes through the router.'),
-            ...($static->resolvers === [] ? [] : [
-                new CardLine('    nameservers:'),
-                new CardLine('      addresses: ['.implode(', ', $static->resolvers).']', 'Who is asked for names.'),
-            ]),
+            ...$static->resolvers === []
+                ? []
+                : [
+                    new CardLine('    nameservers:'),
+                    new CardLine('      addresses: ['.implode(', ', $static->resolvers).']', 'Who is asked for names.'),
+                ],
         ];
     }
 
@@ -71,7 +81,9 @@ final class NetworkConfigWriter
             new CardLine('  wlan0:', 'The radio\'s own name.'),
             ...$this->address($settings, ! $settings->wired),
             new CardLine('    optional: true', 'The box starts even when the network is not in reach.'),
-            ...($settings->country === null ? [] : [new CardLine("    regulatory-domain: {$this->quoted($settings->country)}", 'The country\'s channels, by law.')]),
+            ...$settings->country === null
+                ? []
+                : [new CardLine("    regulatory-domain: {$this->quoted($settings->country)}", 'The country\'s channels, by law.')],
             new CardLine('    access-points:', count($wifis) > 1 ? 'This form keeps no order; the strongest is joined.' : ''),
         ];
         foreach ($wifis as $wifi) {
@@ -88,7 +100,9 @@ final class NetworkConfigWriter
         $hidden = $wifi->hidden ? [new CardLine('        hidden: true', 'It does not announce itself.')] : [];
 
         return match (true) {
-            $wifi->secret === null => $hidden === [] ? [new CardLine("      {$name}: {}", 'An open network.')] : [new CardLine("      {$name}:", 'An open network.'), ...$hidden],
+            $wifi->secret === null => $hidden === []
+                ? [new CardLine("      {$name}: {}", 'An open network.')]
+                : [new CardLine("      {$name}:", 'An open network.'), ...$hidden],
             default => [
                 new CardLine("      {$name}:"),
                 new CardLine("        password: {$this->quoted($wifi->secret)}", 'The key worked out from the passphrase, which is forgotten.'),

@@ -18,10 +18,8 @@ final readonly class Series
     public const MOST = 40;
 
     /** @param  list<array{name: Hostname, address: Ipv4}>  $members */
-    private function __construct(
-        public array $members,
-        public Findings $findings,
-    ) {
+    private function __construct(public array $members, public Findings $findings)
+    {
     }
 
     /**
@@ -46,13 +44,32 @@ final readonly class Series
         for ($n = 1; $n <= $count; $n++) {
             $name = Hostname::parse("{$base}-{$n}");
             if (in_array($name->label, $names, true)) {
-                $findings = $findings->and([Finding::stop('addresses.name_taken', "Another box is called {$name}.", 'Two boxes with one name answer in turns, and the router\'s list shows only one.', 'Choose another beginning.', Place::field('series_base'))]);
+                $findings = $findings->and([
+                    Finding::stop(
+                        'addresses.name_taken',
+                        "Another box is called {$name}.",
+                        'Two boxes with one name answer in turns, and the router\'s list shows only one.',
+                        'Choose another beginning.',
+                        Place::field('series_base'),
+                    ),
+                ]);
             }
             while ($network->prefix->contains($address) && ($network->against($address, '') !== null || isset($taken[$address->number]))) {
                 $address = $address->offset(1);
             }
             if (! $network->prefix->contains($address)) {
-                return new self($members, $findings->and([Finding::stop('card.series_too_long', 'The network holds '.count($members)." more addresses from {$first} on, and {$count} are wanted.", 'What is handed out by the router or taken is stepped over.', 'Begin lower, or make fewer.', Place::field('series_first'))]));
+                return new self(
+                    $members,
+                    $findings->and([
+                        Finding::stop(
+                            'card.series_too_long',
+                            'The network holds '.count($members)." more addresses from {$first} on, and {$count} are wanted.",
+                            'What is handed out by the router or taken is stepped over.',
+                            'Begin lower, or make fewer.',
+                            Place::field('series_first'),
+                        ),
+                    ]),
+                );
             }
             $members[] = ['name' => $name, 'address' => $address];
             $address = $address->offset(1);

@@ -11,11 +11,7 @@ use Burrow\Net\Prefix;
 final readonly class StaticAddress
 {
     /** @param  list<Ipv4>  $resolvers */
-    public function __construct(
-        public Ipv4 $address,
-        public Prefix $prefix,
-        public Ipv4 $gateway,
-        public array $resolvers,
-    ) {
+    public function __construct(public Ipv4 $address, public Prefix $prefix, public Ipv4 $gateway, public array $resolvers)
+    {
     }
 }

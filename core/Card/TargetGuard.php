@@ -24,11 +24,8 @@ final readonly class TargetGuard
     private const OUTSIDE = ['usb', 'mmc', 'sd', 'secure digital', 'external'];
 
     /** @param  list<JudgedDisk>  $disks */
-    private function __construct(
-        public ?BlockDevice $target,
-        public array $disks,
-        public Findings $findings,
-    ) {
+    private function __construct(public ?BlockDevice $target, public array $disks, public Findings $findings)
+    {
     }
 
     /**
@@ -41,7 +38,9 @@ final readonly class TargetGuard
     public static function among(array $after, ?array $before, Bytes $image, bool $drive, array $register): self
     {
         $judged = array_map(function (BlockDevice $disk) use ($before, $image, $drive, $register): JudgedDisk {
-            $known = array_values(array_filter($register, fn (KnownMedium $one): bool => $one->serial !== null && $one->serial === $disk->serial))[0] ?? null;
+            $known =
+                array_values(array_filter($register, fn (KnownMedium $one): bool => $one->serial !== null && $one->serial === $disk->serial))[0] ??
+                null;
             $isNew = $before !== null && array_filter($before, fn (BlockDevice $other): bool => $other->isSame($disk)) === [];
 
             return new JudgedDisk($disk, self::stays($disk, $image, $drive, $known, $before !== null && ! $isNew), $isNew, $known);
@@ -59,13 +58,25 @@ final readonly class TargetGuard
     {
         $new = array_values(array_filter($judged, fn (JudgedDisk $one): bool => $one->isNew));
         if ($new === []) {
-            return self::doubt($judged, 'Nothing new is in the second list.', 'Plug it in, wait ten seconds, list again. A reader may show its card only when the card is pushed in all the way.');
+            return self::doubt(
+                $judged,
+                'Nothing new is in the second list.',
+                'Plug it in, wait ten seconds, list again. A reader may show its card only when the card is pushed in all the way.',
+            );
         }
         if (count($new) > 1) {
-            return self::doubt($judged, count($new).' disks are new: '.implode(', ', array_map(fn (JudgedDisk $one): string => $one->disk->name, $new)).'.', 'Unplug all but the one, and make both lists again.');
+            return self::doubt(
+                $judged,
+                count($new).' disks are new: '.implode(', ', array_map(fn (JudgedDisk $one): string => $one->disk->name, $new)).'.',
+                'Unplug all but the one, and make both lists again.',
+            );
         }
         if ($candidates === []) {
-            return self::doubt($judged, "What is new is {$new[0]->disk->name}, and it must not be touched: ".lcfirst((string) $new[0]->stays), 'Take another one, or put right what is said there.');
+            return self::doubt(
+                $judged,
+                "What is new is {$new[0]->disk->name}, and it must not be touched: ".lcfirst((string) $new[0]->stays),
+                'Take another one, or put right what is said there.',
+            );
         }
 
         return self::chosen($judged, $candidates[0], 'It is in the second list and not in the first.', $drive, Findings::of());
@@ -80,10 +91,29 @@ final readonly class TargetGuard
         if (count($candidates) !== 1) {
             return $candidates === []
                 ? self::doubt($judged, 'No disk in this list can be the target.', 'Plug it in, wait ten seconds, list again.')
-                : self::doubt($judged, 'More than one could be the target: '.implode(', ', array_map(fn (JudgedDisk $one): string => $one->disk->name, $candidates)).'.', 'List once without the card and once with it: the difference is the card.');
+                : self::doubt(
+                    $judged,
+                    'More than one could be the target: '.
+                        implode(', ', array_map(fn (JudgedDisk $one): string => $one->disk->name, $candidates)).
+                        '.',
+                    'List once without the card and once with it: the difference is the card.',
+                );
         }
 
-        return self::chosen($judged, $candidates[0], 'It is the only one that can be it; all others are in use, inside, or too large or small.', $drive, Findings::of(Finding::warn('card.target_by_looks', 'There is one list only.', 'Names and sizes prove nothing: a card often shows under its reader\'s name.', 'List once more without the card; the difference is the card.')));
+        return self::chosen(
+            $judged,
+            $candidates[0],
+            'It is the only one that can be it; all others are in use, inside, or too large or small.',
+            $drive,
+            Findings::of(
+                Finding::warn(
+                    'card.target_by_looks',
+                    'There is one list only.',
+                    'Names and sizes prove nothing: a card often shows under its reader\'s name.',
+                    'List once more without the card; the difference is the card.',
+                ),
+            ),
+        );
     }
 
     /** @param  list<JudgedDisk>  $judged */
@@ -91,20 +121,61 @@ final readonly class TargetGuard
     {
         $disk = $one->disk;
         $what = $drive ? 'drive' : 'card';
-        $holds = $disk->fileSystems === [] ? 'Nothing was found on it.' : 'On it now: '.implode(', ', $disk->fileSystems).'. All of that will be gone.';
-        $found = "The {$what} is {$disk->name}: {$disk->size->decimal()}".($disk->model === null ? '' : ", {$disk->model}").($disk->serial === null ? '' : ", serial {$disk->serial}").'.';
-        $mounted = $disk->mountPoints === [] ? [] : [Finding::note('card.target_mounted', 'It is mounted at '.implode(', ', $disk->mountPoints).'.', 'The desktop did that by itself; it is let go of before writing.')];
+        $holds =
+            $disk->fileSystems === []
+                ? 'Nothing was found on it.'
+                : 'On it now: '.implode(', ', $disk->fileSystems).'. All of that will be gone.';
+        $found =
+            "The {$what} is {$disk->name}: {$disk->size->decimal()}".
+            ($disk->model === null ? '' : ", {$disk->model}").
+            ($disk->serial === null ? '' : ", serial {$disk->serial}").
+            '.';
+        $mounted =
+            $disk->mountPoints === []
+                ? []
+                : [
+                    Finding::note(
+                        'card.target_mounted',
+                        'It is mounted at '.implode(', ', $disk->mountPoints).'.',
+                        'The desktop did that by itself; it is let go of before writing.',
+                    ),
+                ];
 
-        return new self($disk, $judged, Findings::of(
-            $disk->fileSystems === [] ? Finding::fine('card.target_chosen', $found, "{$because} {$holds}") : Finding::warn('card.target_not_empty', $found, "{$because} {$holds}", 'Look at it first if you do not know it. Wiping cannot be undone.'),
-            ...($one->known === null ? [] : [Finding::note('card.target_known', "The register knows it as “{$one->known->label}”: {$one->known->purpose}.", 'It may be wiped, says the register.')]),
-        )->and($mounted)->and($more));
+        return new self(
+            $disk,
+            $judged,
+            Findings::of(
+                $disk->fileSystems === []
+                    ? Finding::fine('card.target_chosen', $found, "{$because} {$holds}")
+                    : Finding::warn(
+                        'card.target_not_empty',
+                        $found,
+                        "{$because} {$holds}",
+                        'Look at it first if you do not know it. Wiping cannot be undone.',
+                    ),
+                ...$one->known === null
+                    ? []
+                    : [
+                        Finding::note(
+                            'card.target_known',
+                            "The register knows it as “{$one->known->label}”: {$one->known->purpose}.",
+                            'It may be wiped, says the register.',
+                        ),
+                    ],
+            )
+                ->and($mounted)
+                ->and($more),
+        );
     }
 
     /** @param  list<JudgedDisk>  $judged */
     private static function doubt(array $judged, string $found, string $do): self
     {
-        return new self(null, $judged, Findings::of(Finding::stop('card.target_in_doubt', $found, 'Wiping the wrong disk cannot be undone, so none is named.', $do)));
+        return new self(
+            null,
+            $judged,
+            Findings::of(Finding::stop('card.target_in_doubt', $found, 'Wiping the wrong disk cannot be undone, so none is named.', $do)),
+        );
     }
 
     private static function stays(BlockDevice $disk, Bytes $image, bool $drive, ?KnownMedium $known, bool $wasThere): ?string

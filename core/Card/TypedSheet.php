@@ -16,8 +16,16 @@ final class TypedSheet
             new TypedStep('host name', $settings->name->label),
             new TypedStep('user name', $settings->user),
             self::secret($settings),
-            ...array_merge(...array_map(fn (WifiNetwork $wifi): array => [new TypedStep('network name', $wifi->ssid), new TypedStep('its passphrase', $wifi->secret === null ? 'none: it is open' : 'as it stands at the router')], array_slice($settings->wifis, 0, 1))),
-            ...($settings->country === null ? [] : [new TypedStep('country of the radio', $settings->country)]),
+            ...array_merge(
+                ...array_map(
+                    fn (WifiNetwork $wifi): array => [
+                        new TypedStep('network name', $wifi->ssid),
+                        new TypedStep('its passphrase', $wifi->secret === null ? 'none: it is open' : 'as it stands at the router'),
+                    ],
+                    array_slice($settings->wifis, 0, 1),
+                ),
+            ),
+            ...$settings->country === null ? [] : [new TypedStep('country of the radio', $settings->country)],
             new TypedStep('time zone', $settings->timeZone),
             new TypedStep('keyboard', $settings->keyboard),
             new TypedStep('remote login', $settings->remoteLogin ? 'on' : 'off'),
@@ -33,10 +41,24 @@ final class TypedSheet
             new TypedStep('system: host name', $name, "sudo hostnamectl set-hostname {$name}"),
             new TypedStep('localisation: time zone', $settings->timeZone, "sudo timedatectl set-timezone {$settings->timeZone}"),
             new TypedStep('localisation: keyboard', $settings->keyboard, "sudo localectl set-x11-keymap {$settings->keyboard}"),
-            ...($settings->country === null ? [] : [new TypedStep('localisation: country of the radio', $settings->country, "sudo iw reg set {$settings->country}")]),
-            new TypedStep('interfaces: remote login', $settings->remoteLogin ? 'on' : 'off', 'sudo systemctl '.($settings->remoteLogin ? 'enable' : 'disable').' --now ssh'),
+            ...$settings->country === null
+                ? []
+                : [new TypedStep('localisation: country of the radio', $settings->country, "sudo iw reg set {$settings->country}")],
+            new TypedStep(
+                'interfaces: remote login',
+                $settings->remoteLogin ? 'on' : 'off',
+                'sudo systemctl '.($settings->remoteLogin ? 'enable' : 'disable').' --now ssh',
+            ),
             new TypedStep('advanced: grow the file system', 'yes', 'lsblk; df -h /'),
-            ...($settings->packages === [] ? [] : [new TypedStep('afterwards: packages', implode(', ', $settings->packages), 'sudo apt-get update && sudo apt-get install --yes '.implode(' ', $settings->packages))]),
+            ...$settings->packages === []
+                ? []
+                : [
+                    new TypedStep(
+                        'afterwards: packages',
+                        implode(', ', $settings->packages),
+                        'sudo apt-get update && sudo apt-get install --yes '.implode(' ', $settings->packages),
+                    ),
+                ],
             new TypedStep('finish: restart', 'yes', 'sudo systemctl reboot'),
         ];
     }

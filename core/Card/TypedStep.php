@@ -8,10 +8,7 @@ namespace Burrow\Card;
 final readonly class TypedStep
 {
     /** @param  string  $command  empty when there is none */
-    public function __construct(
-        public string $where,
-        public string $value,
-        public string $command = '',
-    ) {
+    public function __construct(public string $where, public string $value, public string $command = '')
+    {
     }
 }

@@ -12,10 +12,8 @@ use Symfony\Component\Yaml\Yaml;
 /** A user-data that another tool wrote, kept and completed with ours. What we also say goes before what it says. */
 final readonly class UserDataMerge
 {
-    private function __construct(
-        public CardFile $file,
-        public Findings $findings,
-    ) {
+    private function __construct(public CardFile $file, public Findings $findings)
+    {
     }
 
     /** Null when theirs cannot be read; the linter says why. */
@@ -37,7 +35,15 @@ final readonly class UserDataMerge
                 $kept[$key] = array_values(array_unique([...$kept[$key], ...(array) $value], SORT_REGULAR));
             } else {
                 if (isset($kept[$key]) && $kept[$key] !== $value) {
-                    $findings = $findings->and([Finding::note('card.merge_replaced', "“{$key}” in the user-data that was there said something else.", 'Ours goes before it.', '', Place::file('user-data'))]);
+                    $findings = $findings->and([
+                        Finding::note(
+                            'card.merge_replaced',
+                            "“{$key}” in the user-data that was there said something else.",
+                            'Ours goes before it.',
+                            '',
+                            Place::file('user-data'),
+                        ),
+                    ]);
                 }
                 $kept[$key] = $value;
             }
@@ -61,7 +67,9 @@ final readonly class UserDataMerge
     private static function users(array $theirs, array $ours): array
     {
         foreach ($ours as $mine) {
-            $at = array_key_first(array_filter($theirs, fn (mixed $one): bool => is_array($one) && is_array($mine) && ($one['name'] ?? null) === ($mine['name'] ?? '')));
+            $at = array_key_first(
+                array_filter($theirs, fn (mixed $one): bool => is_array($one) && is_array($mine) && ($one['name'] ?? null) === ($mine['name'] ?? '')),
+            );
             if ($at === null) {
                 $theirs[] = $mine;
 
@@ -90,11 +98,14 @@ final readonly class UserDataMerge
         foreach ($data as $key => $value) {
             $head = array_is_list($data) ? "{$pad}-" : $pad.YamlScalar::of((string) $key).':';
             if (! is_array($value) || $value === []) {
-                $lines[] = $head.' '.match (true) {
-                    is_string($value) => YamlScalar::of($value),
-                    is_array($value) => '[]',
-                    default => json_encode($value),
-                };
+                $lines[] =
+                    $head.
+                    ' '.
+                    match (true) {
+                        is_string($value) => YamlScalar::of($value),
+                        is_array($value) => '[]',
+                        default => json_encode($value),
+                    };
             } elseif (array_is_list($data)) {
                 $inner = self::block($value, $indent + 1);
                 $lines[] = $head.' '.ltrim($inner[0]);

@@ -24,8 +24,13 @@ final readonly class WifiNetwork
     }
 
     /** @throws InvalidArgumentException when the name or the passphrase is none; WifiCheck says it in words */
-    public static function of(string $ssid, WifiSecurity $security, #[\SensitiveParameter] string $passphrase, int $priority = 0, bool $hidden = false): self
-    {
+    public static function of(
+        string $ssid,
+        WifiSecurity $security,
+        #[\SensitiveParameter] string $passphrase,
+        int $priority = 0,
+        bool $hidden = false,
+    ): self {
         if ($ssid === '' || strlen($ssid) > 32) {
             throw new InvalidArgumentException('A network name has 1 to 32 bytes.');
         }

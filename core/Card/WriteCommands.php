@@ -11,6 +11,23 @@ use InvalidArgumentException;
 /** From a packed image to an ejected card, as commands for the desk computer's system. They name the disk so that it cannot be another one. */
 final class WriteCommands
 {
+    /** Prints every disk of the desk computer, as its reader takes it. */
+    public static function listing(DeskSystem $system): string
+    {
+        return match ($system) {
+            DeskSystem::Lsblk => implode("\n", [
+                'lsblk --json --bytes --output NAME,SIZE,TYPE,RM,HOTPLUG,RO,TRAN,MODEL,SERIAL,FSTYPE,LABEL,MOUNTPOINTS',
+                'ls -l /dev/disk/by-id/',
+            ]),
+            DeskSystem::Diskutil => implode("\n", [
+                'diskutil list -plist',
+                'for disk in $(diskutil list | grep -o \'^/dev/disk[0-9]*\'); do diskutil info -plist "$disk"; done',
+            ]),
+            DeskSystem::GetDisk => 'Get-Disk | Select-Object Number, FriendlyName, SerialNumber, UniqueId, Size, BusType,'.
+                ' IsSystem, IsBoot, IsReadOnly, NumberOfPartitions | ConvertTo-Json',
+        };
+    }
+
     /**
      * What a person types back before they see the commands: the by-id path, the unique id, or name and size where there is neither.
      */
@@ -44,7 +61,11 @@ final class WriteCommands
         $stream = 'openssl enc -aes-256-ctr -nosalt -pbkdf2 -pass pass:capacity -in /dev/zero 2>/dev/null';
         $disk = escapeshellarg($target->stable ?? '');
 
-        return new DeskCommand('Full-capacity test', "{$stream} | head --bytes={$target->size->count} | sudo dd of={$disk} bs=4M iflag=fullblock conv=fsync status=progress\n{$stream} | head --bytes={$target->size->count} | sudo cmp - {$disk} && echo GENUINE", '“GENUINE”. A difference means that the card holds less than it says: take it back. Everything on it is gone.');
+        return new DeskCommand(
+            'Full-capacity test',
+            "{$stream} | head --bytes={$target->size->count} | sudo dd of={$disk} bs=4M iflag=fullblock conv=fsync status=progress\n{$stream} | head --bytes={$target->size->count} | sudo cmp - {$disk} && echo GENUINE",
+            '“GENUINE”. A difference means that the card holds less than it says: take it back. Everything on it is gone.',
+        );
     }
 
     /** @return non-empty-list<DeskCommand> */
@@ -55,11 +76,32 @@ final class WriteCommands
         $file = escapeshellarg($plain);
 
         return [
-            ...($plain === $image ? [] : [new DeskCommand('Unpack', (str_ends_with($image, '.xz') ? 'xz --decompress --keep ' : (str_ends_with($image, '.zip') ? 'unzip ' : 'gunzip --keep ')).escapeshellarg($image), 'A file without the last ending beside it, several times as large.')]),
-            new DeskCommand('Let go of it', "for part in {$path}-part*; do udisksctl unmount --block-device \"\$part\"; done", '“Unmounted …” for each partition, or that it was not mounted. Windows of the file manager may close.'),
-            new DeskCommand('Write', "sudo dd if={$file} of={$path} bs=4M conv=fsync status=progress", 'Bytes that count up. At the end it stands still while the last of them go out: that is usual.'),
+            ...$plain === $image
+                ? []
+                : [
+                    new DeskCommand(
+                        'Unpack',
+                        (str_ends_with($image, '.xz') ? 'xz --decompress --keep ' : (str_ends_with($image, '.zip') ? 'unzip ' : 'gunzip --keep ')).
+                            escapeshellarg($image),
+                        'A file without the last ending beside it, several times as large.',
+                    ),
+                ],
+            new DeskCommand(
+                'Let go of it',
+                "for part in {$path}-part*; do udisksctl unmount --block-device \"\$part\"; done",
+                '“Unmounted …” for each partition, or that it was not mounted. Windows of the file manager may close.',
+            ),
+            new DeskCommand(
+                'Write',
+                "sudo dd if={$file} of={$path} bs=4M conv=fsync status=progress",
+                'Bytes that count up. At the end it stands still while the last of them go out: that is usual.',
+            ),
             new DeskCommand('Flush', 'sync', 'Nothing, after a moment.'),
-            new DeskCommand('Verify', "sudo cmp --bytes=\"\$(stat --format=%s {$file})\" {$file} {$path} && echo SAME", '“SAME”. This proves the copy, not where the image came from.'),
+            new DeskCommand(
+                'Verify',
+                "sudo cmp --bytes=\"\$(stat --format=%s {$file})\" {$file} {$path} && echo SAME",
+                '“SAME”. This proves the copy, not where the image came from.',
+            ),
             new DeskCommand('Eject', "udisksctl power-off --block-device {$path}", 'Nothing; now it may be pulled.'),
         ];
     }
@@ -73,11 +115,27 @@ final class WriteCommands
         $sure = "test \"\$(diskutil info -plist {$target->name} | plutil -extract TotalSize raw -)\" = {$target->size->count}";
 
         return [
-            ...($plain === $image ? [] : [new DeskCommand('Unpack', (str_ends_with($image, '.zip') ? 'unzip ' : 'gunzip --keep ').escapeshellarg($image), 'A file without the last ending beside it. An .xz file is unpacked by opening it.')]),
+            ...$plain === $image
+                ? []
+                : [
+                    new DeskCommand(
+                        'Unpack',
+                        (str_ends_with($image, '.zip') ? 'unzip ' : 'gunzip --keep ').escapeshellarg($image),
+                        'A file without the last ending beside it. An .xz file is unpacked by opening it.',
+                    ),
+                ],
             new DeskCommand('Let go of it', "diskutil unmountDisk {$target->name}", '“Unmount of all volumes … was successful”.'),
-            new DeskCommand('Write', "{$sure} && sudo dd if={$file} of=/dev/r{$target->name} bs=4m", 'Nothing for minutes; Ctrl and T show how far it is.'),
+            new DeskCommand(
+                'Write',
+                "{$sure} && sudo dd if={$file} of=/dev/r{$target->name} bs=4m",
+                'Nothing for minutes; Ctrl and T show how far it is.',
+            ),
             new DeskCommand('Flush', 'sync', 'Nothing, after a moment.'),
-            new DeskCommand('Verify', "{$sure} && sudo cmp -n \"\$(stat -f %z {$file})\" {$file} /dev/r{$target->name} && echo SAME", '“SAME”. This proves the copy, not where the image came from.'),
+            new DeskCommand(
+                'Verify',
+                "{$sure} && sudo cmp -n \"\$(stat -f %z {$file})\" {$file} /dev/r{$target->name} && echo SAME",
+                '“SAME”. This proves the copy, not where the image came from.',
+            ),
             new DeskCommand('Eject', "diskutil eject {$target->name}", '“… ejected”; now it may be pulled.'),
         ];
     }
@@ -88,14 +146,41 @@ final class WriteCommands
         $plain = self::plain($image);
         $quote = fn (string $text): string => "'".str_replace("'", "''", $text)."'";
         $file = $quote($plain);
-        $sure = '$disk = Get-Disk -UniqueId '.$quote((string) $target->stable)."\nif (\$disk.Size -ne {$target->size->count} -or \$disk.IsSystem -or \$disk.IsBoot) { throw 'NOT THIS DISK' }";
+        $sure =
+            '$disk = Get-Disk -UniqueId '.
+            $quote((string) $target->stable).
+            "\nif (\$disk.Size -ne {$target->size->count} -or \$disk.IsSystem -or \$disk.IsBoot) { throw 'NOT THIS DISK' }";
 
         return [
-            ...($plain === $image ? [] : [new DeskCommand('Unpack', str_ends_with($image, '.zip') ? 'Expand-Archive '.$quote($image).' -DestinationPath .' : 'tar -xf '.$quote($image), 'A file without the last ending beside it. What tar cannot open, the writing tool unpacks by itself.')]),
-            new DeskCommand('Let go of it', "{$sure}\nClear-Disk -UniqueId \$disk.UniqueId -RemoveData -RemoveOEM", 'It asks once more; say yes only for this size.'),
-            new DeskCommand('Write', "{$sure}\n\$from = [IO.File]::OpenRead((Resolve-Path {$file}))\n\$to = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'ReadWrite')\n\$from.CopyTo(\$to, 4MB); \$to.Flush(\$true); \$to.Close(); \$from.Close()", 'Nothing for minutes. Afterwards it may offer to format a disk: cancel.'),
-            new DeskCommand('Verify', "{$sure}\n\$left = (Get-Item {$file}).Length; \$part = New-Object byte[] 4MB\n\$sha = [Security.Cryptography.SHA256]::Create()\n\$from = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'Read', 'ReadWrite')\nwhile (\$left -gt 0) { \$got = \$from.Read(\$part, 0, [Math]::Min(4MB, \$left)); [void]\$sha.TransformBlock(\$part, 0, \$got, \$null, 0); \$left -= \$got }\n[void]\$sha.TransformFinalBlock(\$part, 0, 0); \$from.Close()\n((\$sha.Hash | ForEach-Object { \$_.ToString('X2') }) -join '') -eq (Get-FileHash {$file}).Hash", '“True”. This proves the copy, not where the image came from.'),
-            new DeskCommand('Eject', "(New-Object -ComObject Shell.Application).Namespace(17).Items() | Where-Object { \$_.Type -match 'USB|SD' } | ForEach-Object { \$_.Name }", 'The names of what may be ejected; choose “Eject” there, and wait until it says that it may be removed.'),
+            ...$plain === $image
+                ? []
+                : [
+                    new DeskCommand(
+                        'Unpack',
+                        str_ends_with($image, '.zip') ? 'Expand-Archive '.$quote($image).' -DestinationPath .' : 'tar -xf '.$quote($image),
+                        'A file without the last ending beside it. What tar cannot open, the writing tool unpacks by itself.',
+                    ),
+                ],
+            new DeskCommand(
+                'Let go of it',
+                "{$sure}\nClear-Disk -UniqueId \$disk.UniqueId -RemoveData -RemoveOEM",
+                'It asks once more; say yes only for this size.',
+            ),
+            new DeskCommand(
+                'Write',
+                "{$sure}\n\$from = [IO.File]::OpenRead((Resolve-Path {$file}))\n\$to = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'ReadWrite')\n\$from.CopyTo(\$to, 4MB); \$to.Flush(\$true); \$to.Close(); \$from.Close()",
+                'Nothing for minutes. Afterwards it may offer to format a disk: cancel.',
+            ),
+            new DeskCommand(
+                'Verify',
+                "{$sure}\n\$left = (Get-Item {$file}).Length; \$part = New-Object byte[] 4MB\n\$sha = [Security.Cryptography.SHA256]::Create()\n\$from = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'Read', 'ReadWrite')\nwhile (\$left -gt 0) { \$got = \$from.Read(\$part, 0, [Math]::Min(4MB, \$left)); [void]\$sha.TransformBlock(\$part, 0, \$got, \$null, 0); \$left -= \$got }\n[void]\$sha.TransformFinalBlock(\$part, 0, 0); \$from.Close()\n((\$sha.Hash | ForEach-Object { \$_.ToString('X2') }) -join '') -eq (Get-FileHash {$file}).Hash",
+                '“True”. This proves the copy, not where the image came from.',
+            ),
+            new DeskCommand(
+                'Eject',
+                "(New-Object -ComObject Shell.Application).Namespace(17).Items() | Where-Object { \$_.Type -match 'USB|SD' } | ForEach-Object { \$_.Name }",
+                'The names of what may be ejected; choose “Eject” there, and wait until it says that it may be removed.',
+            ),
         ];
     }
 

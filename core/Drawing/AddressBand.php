@@ -20,11 +20,8 @@ final readonly class AddressBand
      * @param  array{x: float, width: float}  $pool
      * @param  list<float>  $boxes
      */
-    private function __construct(
-        public array $pool,
-        public float $router,
-        public array $boxes,
-    ) {
+    private function __construct(public array $pool, public float $router, public array $boxes)
+    {
     }
 
     /** @param  list<Ipv4>  $held */

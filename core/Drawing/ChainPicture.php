@@ -32,7 +32,7 @@ final readonly class ChainPicture
         $width = self::WIDTH / count($copy->chain);
         $pieces = [];
         foreach ($copy->chain as $index => $limit) {
-            $height = max(self::LEAST, self::PIPE_HEIGHT * $limit->rate->bytesPerSecond / $widest);
+            $height = max(self::LEAST, (self::PIPE_HEIGHT * $limit->rate->bytesPerSecond) / $widest);
             $pieces[] = [
                 'limit' => $limit,
                 'x' => $index * $width,

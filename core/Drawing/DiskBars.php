@@ -27,7 +27,11 @@ final readonly class DiskBars
         $most = max(1, ...array_map(fn (JudgedDisk $one): int => $one->disk->size->count, $disks === [] ? [] : $disks) ?: [1]);
         $rows = [];
         foreach ($disks as $at => $judged) {
-            $rows[] = ['y' => $at * self::ROW, 'width' => max(self::LEAST, (float) (self::WIDTH * $judged->disk->size->count / $most)), 'judged' => $judged];
+            $rows[] = [
+                'y' => $at * self::ROW,
+                'width' => max(self::LEAST, (float) ((self::WIDTH * $judged->disk->size->count) / $most)),
+                'judged' => $judged,
+            ];
         }
 
         return new self($rows, max(1, count($disks)) * self::ROW);

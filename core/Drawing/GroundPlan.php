@@ -64,12 +64,15 @@ final readonly class GroundPlan
     private static function settle(array $boxes): array
     {
         $count = count($boxes);
-        $columns = max(1, match (true) {
-            $count <= 3 => $count,
-            $count <= 6 => 3,
-            $count <= 16 => 4,
-            default => 5,
-        });
+        $columns = max(
+            1,
+            match (true) {
+                $count <= 3 => $count,
+                $count <= 6 => 3,
+                $count <= 16 => 4,
+                default => 5,
+            },
+        );
         $open = array_values(array_filter($boxes, fn (Dwelling $box): bool => $box->openings !== []));
         $closed = array_values(array_filter($boxes, fn (Dwelling $box): bool => $box->openings === []));
         $roof = array_slice($open, 0, $columns);
@@ -81,7 +84,15 @@ final readonly class GroundPlan
         foreach ($order as $index => $box) {
             $column = $index % $columns;
             $row = intdiv($index, $columns);
-            $chambers[] = new Chamber($box, $column, $row, $left + self::GUTTER + $column * ($width + self::GUTTER), self::FIRST_ROW + $row * (self::CHAMBER_HEIGHT + self::ROW_GAP), $width, self::CHAMBER_HEIGHT);
+            $chambers[] = new Chamber(
+                $box,
+                $column,
+                $row,
+                $left + self::GUTTER + $column * ($width + self::GUTTER),
+                self::FIRST_ROW + $row * (self::CHAMBER_HEIGHT + self::ROW_GAP),
+                $width,
+                self::CHAMBER_HEIGHT,
+            );
         }
 
         return $chambers;
@@ -146,18 +157,29 @@ final readonly class GroundPlan
     {
         $below = fn (Chamber $c): float => $c->bottom() + self::ROW_GAP * (0.5 + 0.13 * ($from->column % 3));
         if ($from->row === $to->row) {
-            return new Tunnel([[$from->centreX() + 10, $from->bottom()], [$from->centreX() + 10, $below($from)], [$to->centreX() - 10, $below($from)], [$to->centreX() - 10, $to->bottom()]], $label);
+            return new Tunnel(
+                [
+                    [$from->centreX() + 10, $from->bottom()],
+                    [$from->centreX() + 10, $below($from)],
+                    [$to->centreX() - 10, $below($from)],
+                    [$to->centreX() - 10, $to->bottom()],
+                ],
+                $label,
+            );
         }
         $lane = $to->x - self::GUTTER * (1 - self::LANE_PASSAGE);
 
-        return new Tunnel([
-            [$from->centreX() + 10, $from->bottom()],
-            [$from->centreX() + 10, $below($from)],
-            [$lane, $below($from)],
-            [$lane, $below($to)],
-            [$to->centreX() - 10, $below($to)],
-            [$to->centreX() - 10, $to->bottom()],
-        ], $label);
+        return new Tunnel(
+            [
+                [$from->centreX() + 10, $from->bottom()],
+                [$from->centreX() + 10, $below($from)],
+                [$lane, $below($from)],
+                [$lane, $below($to)],
+                [$to->centreX() - 10, $below($to)],
+                [$to->centreX() - 10, $to->bottom()],
+            ],
+            $label,
+        );
     }
 
     /**
@@ -184,7 +206,9 @@ final readonly class GroundPlan
         foreach ($lanes as $column => $sharing) {
             $deepest = $sharing[count($sharing) - 1];
             $x = $deepest->x + $deepest->width + self::GUTTER * self::LANE_SHAFT;
-            $labels = array_merge(...array_map(fn (Chamber $c): array => array_map(fn (string $o): string => $c->box->name.' '.$o, $c->box->openings), $sharing));
+            $labels = array_merge(
+                ...array_map(fn (Chamber $c): array => array_map(fn (string $o): string => $c->box->name.' '.$o, $c->box->openings), $sharing),
+            );
             $points = [[$x, self::mouth($column + 1)], [$x, $deepest->centreY()], [$deepest->x + $deepest->width - 6, $deepest->centreY()]];
             $shafts[] = self::shaft($points, $labels);
         }

@@ -8,12 +8,7 @@ namespace Burrow\Drawing;
 final readonly class Shaft
 {
     /** @param  list<string>  $labels at most three */
-    public function __construct(
-        public Tunnel $way,
-        public float $x,
-        public float $mouth,
-        public array $labels,
-        public bool $labelsLeft,
-    ) {
+    public function __construct(public Tunnel $way, public float $x, public float $mouth, public array $labels, public bool $labelsLeft)
+    {
     }
 }

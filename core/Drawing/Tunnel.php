@@ -8,10 +8,8 @@ namespace Burrow\Drawing;
 final readonly class Tunnel
 {
     /** @param  non-empty-list<array{float, float}>  $points */
-    public function __construct(
-        public array $points,
-        public string $label = '',
-    ) {
+    public function __construct(public array $points, public string $label = '')
+    {
     }
 
     /**
@@ -35,11 +33,7 @@ final readonly class Tunnel
             $in = min($radius, (abs($x - $px) + abs($y - $py)) / 2);
             $out = min($radius, (abs($nx - $x) + abs($ny - $y)) / 2);
             $path .= self::piece($px, $py, $x - $in * ($x <=> $px), $y - $in * ($y <=> $py), $sway);
-            $path .= sprintf(
-                ' Q%.1f %.1f %.1f %.1f',
-                $x, $y,
-                $x + $out * ($nx <=> $x), $y + $out * ($ny <=> $y),
-            );
+            $path .= sprintf(' Q%.1f %.1f %.1f %.1f', $x, $y, $x + $out * ($nx <=> $x), $y + $out * ($ny <=> $y));
         }
 
         return $path;
@@ -54,6 +48,14 @@ final readonly class Tunnel
         }
         [$sx, $sy] = abs($dx) > abs($dy) ? [0, $sway] : [$sway, 0];
 
-        return sprintf(' C%.1f %.1f %.1f %.1f %.1f %.1f', $fromX + $dx / 3 + $sx, $fromY + $dy / 3 + $sy, $fromX + $dx * 2 / 3 - $sx, $fromY + $dy * 2 / 3 - $sy, $x, $y);
+        return sprintf(
+            ' C%.1f %.1f %.1f %.1f %.1f %.1f',
+            $fromX + $dx / 3 + $sx,
+            $fromY + $dy / 3 + $sy,
+            $fromX + ($dx * 2) / 3 - $sx,
+            $fromY + ($dy * 2) / 3 - $sy,
+            $x,
+            $y,
+        );
     }
 }

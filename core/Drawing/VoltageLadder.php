@@ -46,9 +46,18 @@ final readonly class VoltageLadder
         $threshold = $plan->board->undervoltage->volts;
         $high = max($start, $threshold) + 0.05;
         $low = min($end, $threshold) - 0.1;
-        $y = fn (float $volts): float => self::TOP + ($high - $volts) / ($high - $low) * (self::BOTTOM - self::TOP);
+        $y = fn (float $volts): float => self::TOP + (($high - $volts) / ($high - $low)) * (self::BOTTOM - self::TOP);
 
-        return new self($y($start), $y($end), $y($threshold), $end < $threshold, (string) $plan->supply->voltage, (string) $fit->voltage(), (string) $plan->board->undervoltage, "{$fit->peak()} along {$plan->cable->metres} m of {$plan->cable->gauge} AWG");
+        return new self(
+            $y($start),
+            $y($end),
+            $y($threshold),
+            $end < $threshold,
+            (string) $plan->supply->voltage,
+            (string) $fit->voltage(),
+            (string) $plan->board->undervoltage,
+            "{$fit->peak()} along {$plan->cable->metres} m of {$plan->cable->gauge} AWG",
+        );
     }
 
     /** The falling line from supply to board. */

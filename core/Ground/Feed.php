@@ -11,10 +11,7 @@ final readonly class Feed
      * @param  string  $from  the supply, strip or switch, in the household's own words
      * @param  list<string>  $dependsOn  names of boxes
      */
-    public function __construct(
-        public string $box,
-        public string $from,
-        public array $dependsOn,
-    ) {
+    public function __construct(public string $box, public string $from, public array $dependsOn)
+    {
     }
 }

@@ -17,10 +17,8 @@ final readonly class Outlook
      * @param  list<Standing>  $boxes  those in service
      * @param  Findings  $upkeep  one finding a box, from the stage of that name
      */
-    public function __construct(
-        private array $boxes,
-        private Findings $upkeep,
-    ) {
+    public function __construct(private array $boxes, private Findings $upkeep)
+    {
     }
 
     /** The conclusion, to stand out from the rest. */
@@ -49,8 +47,14 @@ final readonly class Outlook
         return implode(' ', [
             match (true) {
                 $ways === 0 => 'Nothing can be reached from outside.',
-                $ways === $expected => $ways === 1 ? 'One way in from outside, and it is the one that is meant.' : ucfirst(self::number($ways)).' ways in from outside, all of them meant.',
-                default => ucfirst(self::number($ways)).($ways === 1 ? ' way' : ' ways').' in from outside, '.self::number($ways - $expected).' of them to a box whose job is not to be reached.',
+                $ways === $expected => $ways === 1
+                    ? 'One way in from outside, and it is the one that is meant.'
+                    : ucfirst(self::number($ways)).' ways in from outside, all of them meant.',
+                default => ucfirst(self::number($ways)).
+                    ($ways === 1 ? ' way' : ' ways').
+                    ' in from outside, '.
+                    self::number($ways - $expected).
+                    ' of them to a box whose job is not to be reached.',
             },
             match ($due) {
                 0 => 'Nothing is due.',
@@ -65,15 +69,36 @@ final readonly class Outlook
     {
         $findings = Findings::of();
         foreach ($this->silent() as $box) {
-            $findings = $findings->and([Finding::stop('ground.silent', ucfirst($box->name).' does not answer.', "Silent since {$box->silentSince?->format('D H:i')}. Most often the supply or the cable.", 'Look at its lights first.')]);
+            $findings = $findings->and([
+                Finding::stop(
+                    'ground.silent',
+                    ucfirst($box->name).' does not answer.',
+                    "Silent since {$box->silentSince?->format('D H:i')}. Most often the supply or the cable.",
+                    'Look at its lights first.',
+                ),
+            ]);
         }
         foreach ($this->boxes as $box) {
             $others = array_filter($this->boxes, fn (Standing $other): bool => $other->servesAll === $box->servesAll);
             if ($box->servesAll !== '' && count($others) === 1 && count($this->boxes) > 1) {
-                $findings = $findings->and([Finding::warn('ground.no_stand_in', "One box for {$box->servesAll}, no stand-in.", "If {$box->name} dies, nothing here has {$box->servesAll}.", 'Plan a second of the same kind.')]);
+                $findings = $findings->and([
+                    Finding::warn(
+                        'ground.no_stand_in',
+                        "One box for {$box->servesAll}, no stand-in.",
+                        "If {$box->name} dies, nothing here has {$box->servesAll}.",
+                        'Plan a second of the same kind.',
+                    ),
+                ]);
             }
             if ($box->openings !== [] && ! $box->mayFaceWorld) {
-                $findings = $findings->and([Finding::warn('ground.needless_opening', ucfirst($box->name).' can be reached from outside.', 'Its job is not meant for that: '.implode(', ', $box->openings).'.', 'Reach it through the tunnel instead.')]);
+                $findings = $findings->and([
+                    Finding::warn(
+                        'ground.needless_opening',
+                        ucfirst($box->name).' can be reached from outside.',
+                        'Its job is not meant for that: '.implode(', ', $box->openings).'.',
+                        'Reach it through the tunnel instead.',
+                    ),
+                ]);
             }
         }
 

@@ -18,7 +18,9 @@ final readonly class PowerGraph
     /** @return list<string> the switches, in the order of their first box */
     public function switches(): array
     {
-        return array_values(array_unique(array_filter(array_map(fn (Feed $feed): string => $feed->from, $this->feeds), fn (string $from): bool => $from !== '')));
+        return array_values(
+            array_unique(array_filter(array_map(fn (Feed $feed): string => $feed->from, $this->feeds), fn (string $from): bool => $from !== '')),
+        );
     }
 
     /**
@@ -47,7 +49,10 @@ final readonly class PowerGraph
     {
         $gone = $this->goDark($switch);
         do {
-            $more = array_filter($this->feeds, fn (Feed $feed): bool => ! in_array($feed->box, $gone, true) && array_intersect($feed->dependsOn, $gone) !== []);
+            $more = array_filter(
+                $this->feeds,
+                fn (Feed $feed): bool => ! in_array($feed->box, $gone, true) && array_intersect($feed->dependsOn, $gone) !== [],
+            );
             $gone = [...$gone, ...array_values(array_map(fn (Feed $feed): string => $feed->box, $more))];
         } while ($more !== []);
 
@@ -60,7 +65,14 @@ final readonly class PowerGraph
         foreach ($this->switches() as $switch) {
             $dark = $this->goDark($switch);
             if (count($dark) > 1) {
-                $findings = $findings->and([Finding::note('ground.shared_switch', ucfirst($switch).' carries '.count($dark).' boxes.', 'One failure, or one hand on the switch, takes them all. A switch is a power cut.', 'Shut down first, in this order: '.implode(', ', $dark).'.')]);
+                $findings = $findings->and([
+                    Finding::note(
+                        'ground.shared_switch',
+                        ucfirst($switch).' carries '.count($dark).' boxes.',
+                        'One failure, or one hand on the switch, takes them all. A switch is a power cut.',
+                        'Shut down first, in this order: '.implode(', ', $dark).'.',
+                    ),
+                ]);
             }
         }
 

@@ -45,7 +45,9 @@ final readonly class BlockDevice implements JsonSerializable
 
     private function key(): string
     {
-        return $this->serial === null && $this->stable === null ? "{$this->name} {$this->size->count}" : "{$this->stable} {$this->serial} {$this->size->count}";
+        return $this->serial === null && $this->stable === null
+            ? "{$this->name} {$this->size->count}"
+            : "{$this->stable} {$this->serial} {$this->size->count}";
     }
 
     /** Name of its first partition: a "p" stands before the number when the disk's name ends in a digit. */
@@ -57,6 +59,18 @@ final readonly class BlockDevice implements JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['name' => $this->name, 'bytes' => $this->size->count, 'size' => $this->size->decimal(), 'model' => $this->model, 'serial' => $this->serial, 'transport' => $this->transport, 'removable' => $this->removable, 'read_only' => $this->readOnly, 'mounted' => $this->mountPoints, 'holds' => $this->fileSystems, 'system' => $this->isSystem()];
+        return [
+            'name' => $this->name,
+            'bytes' => $this->size->count,
+            'size' => $this->size->decimal(),
+            'model' => $this->model,
+            'serial' => $this->serial,
+            'transport' => $this->transport,
+            'removable' => $this->removable,
+            'read_only' => $this->readOnly,
+            'mounted' => $this->mountPoints,
+            'holds' => $this->fileSystems,
+            'system' => $this->isSystem(),
+        ];
     }
 }

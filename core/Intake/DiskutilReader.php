@@ -41,9 +41,22 @@ final class DiskutilReader implements Reader
             }
         }
         if ($disks === []) {
-            return new Reading($this->kind(), [], Findings::of(Finding::stop('intake.not_diskutil', 'This is not what diskutil list -plist prints.', 'The property list is the form that can be read without guessing.', 'Run the command as shown and paste everything from <?xml to </plist>.')));
+            return new Reading(
+                $this->kind(),
+                [],
+                Findings::of(
+                    Finding::stop(
+                        'intake.not_diskutil',
+                        'This is not what diskutil list -plist prints.',
+                        'The property list is the form that can be read without guessing.',
+                        'Run the command as shown and paste everything from <?xml to </plist>.',
+                    ),
+                ),
+            );
         }
-        $read = array_filter(array_map(fn (string $name): ?BlockDevice => $this->disk($name, $disks[$name], $infos[$name] ?? [], $disks), array_keys($disks)));
+        $read = array_filter(
+            array_map(fn (string $name): ?BlockDevice => $this->disk($name, $disks[$name], $infos[$name] ?? [], $disks), array_keys($disks)),
+        );
 
         return new Reading($this->kind(), array_values($read), Findings::of());
     }
@@ -55,23 +68,38 @@ final class DiskutilReader implements Reader
      */
     private function disk(string $name, array $entry, array $info, array $all): ?BlockDevice
     {
-        $size = $entry['Size'] ?? $info['TotalSize'] ?? null;
+        $size = $entry['Size'] ?? ($info['TotalSize'] ?? null);
         $physical = is_array($entry['APFSPhysicalStores'] ?? null) ? $entry['APFSPhysicalStores'] : [];
         if (! is_int($size) || preg_match('/^disk\d{1,4}$/D', $name) !== 1 || $physical !== []) {
             return null;
         }
         $parts = [...$this->parts($entry), ...$this->containers($name, $all)];
         $points = array_values(array_filter(array_column($parts, 'MountPoint'), is_string(...)));
-        $holds = array_values(array_filter(array_map(fn (array $part): string => trim((is_string($part['Content'] ?? null) ? $part['Content'] : '').' '.(is_string($part['VolumeName'] ?? null) ? $part['VolumeName'] : '')), $parts)));
+        $holds = array_values(
+            array_filter(
+                array_map(
+                    fn (array $part): string => trim(
+                        (is_string($part['Content'] ?? null) ? $part['Content'] : '').
+                            ' '.
+                            (is_string($part['VolumeName'] ?? null) ? $part['VolumeName'] : ''),
+                    ),
+                    $parts,
+                ),
+            ),
+        );
 
         return new BlockDevice(
-            $name, Bytes::of(max(0, $size)),
+            $name,
+            Bytes::of(max(0, $size)),
             is_string($info['MediaName'] ?? null) ? trim($info['MediaName']) : null,
             is_string($info['DiskUUID'] ?? null) ? $info['DiskUUID'] : null,
             is_string($info['BusProtocol'] ?? null) ? strtolower($info['BusProtocol']) : null,
-            ($info['RemovableMedia'] ?? $info['Removable'] ?? false) === true || ($info['RemovableMediaOrExternalDevice'] ?? false) === true || ($entry['OSInternal'] ?? null) === false && ($info['Internal'] ?? null) === false,
+            ($info['RemovableMedia'] ?? ($info['Removable'] ?? false)) === true ||
+                ($info['RemovableMediaOrExternalDevice'] ?? false) === true ||
+                (($entry['OSInternal'] ?? null) === false && ($info['Internal'] ?? null) === false),
             ($info['WritableMedia'] ?? true) === false,
-            $points, $holds,
+            $points,
+            $holds,
             bearsSystem: array_filter($points, fn (string $point): bool => $point === '/' || str_starts_with($point, '/System')) !== [],
         );
     }
@@ -87,7 +115,11 @@ final class DiskutilReader implements Reader
         $parts = [];
         foreach ($all as $entry) {
             foreach (is_array($entry['APFSPhysicalStores'] ?? null) ? $entry['APFSPhysicalStores'] : [] as $store) {
-                if (is_array($store) && is_string($store['DeviceIdentifier'] ?? null) && preg_replace('/s\d+$/', '', $store['DeviceIdentifier']) === $name) {
+                if (
+                    is_array($store) &&
+                    is_string($store['DeviceIdentifier'] ?? null) &&
+                    preg_replace('/s\d+$/', '', $store['DeviceIdentifier']) === $name
+                ) {
                     $parts = [...$parts, ...$this->parts($entry)];
                 }
             }
@@ -102,13 +134,21 @@ final class DiskutilReader implements Reader
      */
     private function parts(array $entry): array
     {
-        return array_values(array_filter([...(is_array($entry['Partitions'] ?? null) ? $entry['Partitions'] : []), ...(is_array($entry['APFSVolumes'] ?? null) ? $entry['APFSVolumes'] : [])], is_array(...)));
+        return array_values(
+            array_filter(
+                [
+                    ...is_array($entry['Partitions'] ?? null) ? $entry['Partitions'] : [],
+                    ...is_array($entry['APFSVolumes'] ?? null) ? $entry['APFSVolumes'] : [],
+                ],
+                is_array(...),
+            ),
+        );
     }
 
     /** @return array<mixed> */
     private function plist(string $xml): array
     {
-        $document = new DOMDocument;
+        $document = new DOMDocument();
         $before = libxml_use_internal_errors(true);
         // No network, no entities: what comes in is only looked at.
         $loaded = ! str_contains($xml, '<!ENTITY') && $document->loadXML($xml, LIBXML_NONET);

@@ -30,15 +30,32 @@ final class GetDiskReader implements Reader
         $to = max((int) strrpos($text, ']'), (int) strrpos($text, '}'));
         $json = $to > $from ? json_decode(substr($text, $from, $to - $from + 1), true, 64) : null;
         $entries = is_array($json) && ! array_is_list($json) ? [$json] : $json;
-        if (! is_array($entries) || array_filter($entries, fn (mixed $one): bool => is_array($one) && array_key_exists('Number', $one) && array_key_exists('Size', $one)) === []) {
-            return new Reading($this->kind(), [], Findings::of(Finding::stop('intake.not_get_disk', 'This is not what Get-Disk | ConvertTo-Json prints.', 'The list in brackets is the form that can be read without guessing.', 'Run the command as shown and paste everything from the first bracket to the last.')));
+        if (
+            ! is_array($entries) ||
+            array_filter($entries, fn (mixed $one): bool => is_array($one) && array_key_exists('Number', $one) && array_key_exists('Size', $one)) ===
+                []
+        ) {
+            return new Reading(
+                $this->kind(),
+                [],
+                Findings::of(
+                    Finding::stop(
+                        'intake.not_get_disk',
+                        'This is not what Get-Disk | ConvertTo-Json prints.',
+                        'The list in brackets is the form that can be read without guessing.',
+                        'Run the command as shown and paste everything from the first bracket to the last.',
+                    ),
+                ),
+            );
         }
         $disks = [];
         $findings = Findings::of();
         foreach ($entries as $entry) {
             $disk = is_array($entry) ? $this->disk($entry) : null;
             if ($disk === null) {
-                $findings = $findings->and([Finding::note('intake.device_not_read', 'A device in the list has no number or no size in bytes.', 'It was left out.', '')]);
+                $findings = $findings->and([
+                    Finding::note('intake.device_not_read', 'A device in the list has no number or no size in bytes.', 'It was left out.', ''),
+                ]);
             } else {
                 $disks[] = $disk;
             }
@@ -60,7 +77,11 @@ final class GetDiskReader implements Reader
         $partitions = $entry['NumberOfPartitions'] ?? 0;
 
         return new BlockDevice(
-            (string) $number, Bytes::of($size), $this->text($entry, 'FriendlyName'), $this->text($entry, 'SerialNumber'), $transport,
+            (string) $number,
+            Bytes::of($size),
+            $this->text($entry, 'FriendlyName'),
+            $this->text($entry, 'SerialNumber'),
+            $transport,
             in_array($transport, ['usb', 'sd', 'mmc'], true),
             ($entry['IsReadOnly'] ?? false) === true,
             [],

@@ -31,12 +31,23 @@ final class HostKeyReader implements Reader
             }
             $words = str_starts_with($words[0], '@') ? array_slice($words, 1) : $words;
             $key = SshPublicKey::tryOf($words[1] ?? '', $words[2] ?? '');
-            $key === null ? $unread->add($index + 1, 'it holds no host key that decodes') : $keys[] = $key;
+            $key === null ? $unread->add($index + 1, 'it holds no host key that decodes') : ($keys[] = $key);
         }
         $findings = $unread->findings();
 
-        return new Reading($this->kind(), $keys, $keys !== [] ? $findings : $findings->and([
-            Finding::warn('intake.no_host_key', 'No host key was found.', 'Either nothing answered on port 22, or only the error was pasted.', 'Run ssh-keyscan again and paste all of it.'),
-        ]));
+        return new Reading(
+            $this->kind(),
+            $keys,
+            $keys !== []
+                ? $findings
+                : $findings->and([
+                    Finding::warn(
+                        'intake.no_host_key',
+                        'No host key was found.',
+                        'Either nothing answered on port 22, or only the error was pasted.',
+                        'Run ssh-keyscan again and paste all of it.',
+                    ),
+                ]),
+        );
     }
 }

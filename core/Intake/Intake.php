@@ -27,7 +27,15 @@ final readonly class Intake
 
     public static function standard(): self
     {
-        return new self(new LeaseReader, new LsblkReader, new HostKeyReader, new UpgradeReader, new UuidReader, new DiskutilReader, new GetDiskReader);
+        return new self(
+            new LeaseReader(),
+            new LsblkReader(),
+            new HostKeyReader(),
+            new UpgradeReader(),
+            new UuidReader(),
+            new DiskutilReader(),
+            new GetDiskReader(),
+        );
     }
 
     /** @return array<string, string> kind => summary */
@@ -44,13 +52,37 @@ final readonly class Intake
     public function read(string $kind, string $text): Reading
     {
         if (! $this->knows($kind)) {
-            return $this->refused($kind, Finding::stop('intake.unknown_kind', "There is no reader for “{$kind}”.", 'Every kind of text has a reader of its own.', 'Known kinds: '.implode(', ', array_keys($this->readers)).'.'));
+            return $this->refused(
+                $kind,
+                Finding::stop(
+                    'intake.unknown_kind',
+                    "There is no reader for “{$kind}”.",
+                    'Every kind of text has a reader of its own.',
+                    'Known kinds: '.implode(', ', array_keys($this->readers)).'.',
+                ),
+            );
         }
         if (strlen($text) > self::LIMIT) {
-            return $this->refused($kind, Finding::stop('intake.too_large', 'The text is larger than 4 MiB.', 'No tool read here prints that much for a home network.', 'Paste only the part about this network.'));
+            return $this->refused(
+                $kind,
+                Finding::stop(
+                    'intake.too_large',
+                    'The text is larger than 4 MiB.',
+                    'No tool read here prints that much for a home network.',
+                    'Paste only the part about this network.',
+                ),
+            );
         }
         if (str_starts_with($text, "PK\x03\x04") || str_contains(substr($text, 0, 4096), "\0")) {
-            return $this->refused($kind, Finding::stop('intake.not_text', 'This is a packed or binary file, not text.', 'The readers look at what a tool printed, as text.', 'Unpack it, open the text inside and paste that.'));
+            return $this->refused(
+                $kind,
+                Finding::stop(
+                    'intake.not_text',
+                    'This is a packed or binary file, not text.',
+                    'The readers look at what a tool printed, as text.',
+                    'Unpack it, open the text inside and paste that.',
+                ),
+            );
         }
 
         return $this->readers[$kind]->read(mb_scrub((string) preg_replace('/^\xEF\xBB\xBF/', '', $text), 'UTF-8'));

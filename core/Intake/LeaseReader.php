@@ -29,12 +29,17 @@ final class LeaseReader implements Reader
     public function read(string $text): Reading
     {
         $unread = new UnreadLines($this->kind());
-        $leases = preg_match('/^\s*lease\s+[\d.]+\s*\{/m', $text) === 1
-            ? $this->blocks($text, $unread)
-            : $this->lines($text, $unread);
+        $leases = preg_match('/^\s*lease\s+[\d.]+\s*\{/m', $text) === 1 ? $this->blocks($text, $unread) : $this->lines($text, $unread);
         $findings = $unread->findings();
         if ($leases === []) {
-            $findings = $findings->and([Finding::warn('intake.no_leases', 'No lease was found in this text.', 'A router\'s list names at least the desk computer you sit at.', 'Paste the whole list, or the lease file itself.')]);
+            $findings = $findings->and([
+                Finding::warn(
+                    'intake.no_leases',
+                    'No lease was found in this text.',
+                    'A router\'s list names at least the desk computer you sit at.',
+                    'Paste the whole list, or the lease file itself.',
+                ),
+            ]);
         }
 
         return new Reading($this->kind(), array_values($leases), $findings->and($this->shared($leases)));
@@ -85,7 +90,7 @@ final class LeaseReader implements Reader
             }
             if ($address !== null && str_contains($line, '}')) {
                 $lease = $this->block($address, $body);
-                $lease === null ? $unread->add($number, 'the lease has no hardware address') : $leases[(string) $address] = $lease;
+                $lease === null ? $unread->add($number, 'the lease has no hardware address') : ($leases[(string) $address] = $lease);
                 $address = null;
             }
         }
@@ -119,7 +124,14 @@ final class LeaseReader implements Reader
         $findings = Findings::of();
         foreach ($byMac as $mac => $addresses) {
             if (count($addresses) > 1 && count($findings) < 5) {
-                $findings = $findings->and([Finding::note('intake.one_machine_two_leases', "{$mac} holds ".implode(' and ', array_slice($addresses, 0, 4)).'.', 'An older lease may not have run out yet.', 'The newest one counts.')]);
+                $findings = $findings->and([
+                    Finding::note(
+                        'intake.one_machine_two_leases',
+                        "{$mac} holds ".implode(' and ', array_slice($addresses, 0, 4)).'.',
+                        'An older lease may not have run out yet.',
+                        'The newest one counts.',
+                    ),
+                ]);
             }
         }
 

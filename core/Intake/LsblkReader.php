@@ -25,7 +25,18 @@ final class LsblkReader implements Reader
     {
         $json = json_decode($this->outermostBraces($text), true, 32);
         if (! is_array($json) || ! is_array($json['blockdevices'] ?? null)) {
-            return new Reading($this->kind(), [], Findings::of(Finding::stop('intake.not_lsblk_json', 'This is not what lsblk --json prints.', 'The list in curly brackets is the one that can be read without guessing.', 'Run the command as shown, with --json, and paste everything from the first { to the last }.')));
+            return new Reading(
+                $this->kind(),
+                [],
+                Findings::of(
+                    Finding::stop(
+                        'intake.not_lsblk_json',
+                        'This is not what lsblk --json prints.',
+                        'The list in curly brackets is the one that can be read without guessing.',
+                        'Run the command as shown, with --json, and paste everything from the first { to the last }.',
+                    ),
+                ),
+            );
         }
         $disks = [];
         $findings = Findings::of();
@@ -33,7 +44,14 @@ final class LsblkReader implements Reader
         foreach ($json['blockdevices'] as $entry) {
             $disk = is_array($entry) ? $this->disk($entry, $links) : null;
             if ($disk === null) {
-                $findings = $findings->and([Finding::note('intake.device_not_read', 'A device in the list has no name or no size in bytes.', 'It was left out.', 'Add --bytes to the command.')]);
+                $findings = $findings->and([
+                    Finding::note(
+                        'intake.device_not_read',
+                        'A device in the list has no name or no size in bytes.',
+                        'It was left out.',
+                        'Add --bytes to the command.',
+                    ),
+                ]);
             } elseif (! preg_match('/^(loop|ram|zram|sr|dm-|md)/', $disk->name)) {
                 $disks[] = $disk;
             }
@@ -77,7 +95,12 @@ final class LsblkReader implements Reader
     {
         $name = $this->text($entry, 'name');
         $size = $entry['size'] ?? null;
-        if ($name === null || ! preg_match('~^[a-zA-Z0-9/_-]{1,64}$~D', $name) || ! (is_int($size) || is_string($size) && ctype_digit($size) && strlen($size) < 19) || $size < 0) {
+        if (
+            $name === null ||
+            ! preg_match('~^[a-zA-Z0-9/_-]{1,64}$~D', $name) ||
+            ! (is_int($size) || (is_string($size) && ctype_digit($size) && strlen($size) < 19)) ||
+            $size < 0
+        ) {
             return null;
         }
         $parts = $this->family($entry, 0);
@@ -91,7 +114,14 @@ final class LsblkReader implements Reader
             removable: $this->flag($entry, 'rm') || $this->flag($entry, 'hotplug'),
             readOnly: $this->flag($entry, 'ro'),
             mountPoints: array_values(array_unique(array_merge(...array_map($this->mountPoints(...), $parts)))),
-            fileSystems: array_values(array_filter(array_map(fn (array $part): string => trim(($this->text($part, 'fstype') ?? '').' '.($this->text($part, 'label') ?? '')), $parts))),
+            fileSystems: array_values(
+                array_filter(
+                    array_map(
+                        fn (array $part): string => trim(($this->text($part, 'fstype') ?? '').' '.($this->text($part, 'label') ?? '')),
+                        $parts,
+                    ),
+                ),
+            ),
             stable: $this->text($entry, 'id-link') !== null ? '/dev/disk/by-id/'.$this->text($entry, 'id-link') : $links[$name] ?? null,
         );
     }

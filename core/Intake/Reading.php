@@ -11,11 +11,8 @@ use JsonSerializable;
 final readonly class Reading implements JsonSerializable
 {
     /** @param  list<JsonSerializable>  $facts */
-    public function __construct(
-        public string $kind,
-        public array $facts,
-        public Findings $findings,
-    ) {
+    public function __construct(public string $kind, public array $facts, public Findings $findings)
+    {
     }
 
     /**

@@ -29,13 +29,23 @@ final class UnreadLines
 
             return;
         }
-        $this->findings[] = Finding::note('intake.line_not_read', "Line {$line} was passed over: {$why}.", 'The rest was read.', '', Place::file($this->kind, $line));
+        $this->findings[] = Finding::note(
+            'intake.line_not_read',
+            "Line {$line} was passed over: {$why}.",
+            'The rest was read.',
+            '',
+            Place::file($this->kind, $line),
+        );
     }
 
     public function findings(): Findings
     {
         $all = Findings::of(...$this->findings);
 
-        return $this->more === 0 ? $all : $all->and([Finding::note('intake.line_not_read', "And {$this->more} more lines were passed over.", 'They have the same kind of trouble.')]);
+        return $this->more === 0
+            ? $all
+            : $all->and([
+                Finding::note('intake.line_not_read', "And {$this->more} more lines were passed over.", 'They have the same kind of trouble.'),
+            ]);
     }
 }

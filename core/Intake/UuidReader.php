@@ -23,11 +23,33 @@ final class UuidReader implements Reader
     public function read(string $text): Reading
     {
         if (str_contains($text, 'WRONG DISK')) {
-            return new Reading($this->kind(), [], Findings::of(Finding::stop('intake.wrong_disk', 'The serial number is not the one you chose.', 'Letters change between starts; this may be another disk.', 'Stop here and list the disks again.')));
+            return new Reading(
+                $this->kind(),
+                [],
+                Findings::of(
+                    Finding::stop(
+                        'intake.wrong_disk',
+                        'The serial number is not the one you chose.',
+                        'Letters change between starts; this may be another disk.',
+                        'Stop here and list the disks again.',
+                    ),
+                ),
+            );
         }
         // mke2fs prints the UUID too, so the last one is the one blkid was asked for.
         if (preg_match_all('/\b[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}\b/', $text, $match) === 0) {
-            return new Reading($this->kind(), [], Findings::of(Finding::stop('intake.no_uuid', 'There is no UUID in this text.', 'The mount line goes by the UUID; without it the box would mount whatever comes first.', 'Run the blkid line again and paste its answer.')));
+            return new Reading(
+                $this->kind(),
+                [],
+                Findings::of(
+                    Finding::stop(
+                        'intake.no_uuid',
+                        'There is no UUID in this text.',
+                        'The mount line goes by the UUID; without it the box would mount whatever comes first.',
+                        'Run the blkid line again and paste its answer.',
+                    ),
+                ),
+            );
         }
         $uuid = $match[0][count($match[0]) - 1];
 

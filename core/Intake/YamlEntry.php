@@ -17,10 +17,8 @@ use Symfony\Component\Yaml\Exception\ParseException;
 final readonly class YamlEntry
 {
     /** @param  ?array<string, mixed>  $data null when the text cannot be used */
-    private function __construct(
-        public ?array $data,
-        public Findings $findings,
-    ) {
+    private function __construct(public ?array $data, public Findings $findings)
+    {
     }
 
     /**
@@ -30,18 +28,46 @@ final readonly class YamlEntry
     public static function read(string $yaml, string $schema, string $file): self
     {
         if (strlen($yaml) > 256 * 1024) {
-            return self::refused('yaml.too_large', 'The text is larger than 256 KiB.', 'An entry has about fifty lines.', 'Import one entry at a time.', $file, null);
+            return self::refused(
+                'yaml.too_large',
+                'The text is larger than 256 KiB.',
+                'An entry has about fifty lines.',
+                'Import one entry at a time.',
+                $file,
+                null,
+            );
         }
         if (preg_match('/^( *)\t/m', $yaml, $match, PREG_OFFSET_CAPTURE) === 1) {
-            return self::refused('yaml.tab', 'A tab stands where YAML wants spaces.', 'YAML forbids tabs as indentation.', 'Replace it with spaces.', $file, 1 + substr_count($yaml, "\n", 0, $match[0][1]));
+            return self::refused(
+                'yaml.tab',
+                'A tab stands where YAML wants spaces.',
+                'YAML forbids tabs as indentation.',
+                'Replace it with spaces.',
+                $file,
+                1 + substr_count($yaml, "\n", 0, $match[0][1]),
+            );
         }
         try {
             $data = YamlText::parse($yaml);
         } catch (ParseException $problem) {
-            return self::refused('yaml.does_not_parse', 'The text is not YAML: '.self::sentence($problem), 'Most often the indentation of this or the line before is off.', 'Compare it with a built-in entry.', $file, YamlLines::trouble($yaml, $problem->getParsedLine()));
+            return self::refused(
+                'yaml.does_not_parse',
+                'The text is not YAML: '.self::sentence($problem),
+                'Most often the indentation of this or the line before is off.',
+                'Compare it with a built-in entry.',
+                $file,
+                YamlLines::trouble($yaml, $problem->getParsedLine()),
+            );
         }
         if (! is_array($data)) {
-            return self::refused('yaml.not_an_entry', 'There is no entry in this text.', 'An entry is a list of “name: value” lines.', 'Export a built-in entry to see one.', $file, null);
+            return self::refused(
+                'yaml.not_an_entry',
+                'There is no entry in this text.',
+                'An entry is a list of “name: value” lines.',
+                'Export a built-in entry to see one.',
+                $file,
+                null,
+            );
         }
         $findings = self::against($schema, $data, $yaml, $file);
         /** @var array<string, mixed> $data */
@@ -77,7 +103,7 @@ final readonly class YamlEntry
             $where = $path === [] ? 'the entry' : '“'.implode('.', $path).'”';
             $findings[] = Finding::stop(
                 'yaml.schema',
-                "In {$where}: ".self::lowerFirst((new ErrorFormatter)->formatErrorMessage($leaf)).'.',
+                "In {$where}: ".self::lowerFirst((new ErrorFormatter())->formatErrorMessage($leaf)).'.',
                 'The schema of this kind of entry says so.',
                 'Export a built-in entry of the same kind to compare.',
                 Place::file($file, YamlLines::locate($yaml, [...$path, ...array_slice(array_values($extra), 0, 1)])),

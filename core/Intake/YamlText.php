@@ -14,7 +14,10 @@ final class YamlText
     public static function parse(string $text): mixed
     {
         set_error_handler(function (int $level, string $message): bool {
-            throw new ParseException(str_contains($message, 'Duplicate key') ? substr($message, (int) strpos($message, 'Duplicate key')) : $message, preg_match('/on line (\d+)/', $message, $match) === 1 ? (int) $match[1] : -1);
+            throw new ParseException(
+                str_contains($message, 'Duplicate key') ? substr($message, (int) strpos($message, 'Duplicate key')) : $message,
+                preg_match('/on line (\d+)/', $message, $match) === 1 ? (int) $match[1] : -1,
+            );
         }, E_USER_DEPRECATED);
         try {
             return Yaml::parse($text);

@@ -20,7 +20,10 @@ final class Country
     /** A valid code that the time zone does not belong to is most often a slip. */
     public static function fits(string $code, string $zone): bool
     {
-        return in_array($zone, self::zones($code), true) || ! in_array($zone, DateTimeZone::listIdentifiers(), true) || ! str_contains($zone, '/') || str_starts_with($zone, 'Etc/');
+        return in_array($zone, self::zones($code), true) ||
+            ! in_array($zone, DateTimeZone::listIdentifiers(), true) ||
+            ! str_contains($zone, '/') ||
+            str_starts_with($zone, 'Etc/');
     }
 
     /** @return list<string> */

@@ -34,7 +34,7 @@ final readonly class Ipv4
             if ((int) $part > 255) {
                 return null;
             }
-            $number = $number << 8 | (int) $part;
+            $number = ($number << 8) | (int) $part;
         }
 
         return new self($number);
@@ -60,7 +60,7 @@ final readonly class Ipv4
     /** The same last 24 bits in 127.0.0.0/8: where the bench stands in for this address. */
     public function onLoopback(): self
     {
-        return new self(127 << 24 | $this->number & 0xFFFFFF);
+        return new self((127 << 24) | ($this->number & 0xFFFFFF));
     }
 
     /** RFC 1918. */
@@ -77,6 +77,6 @@ final readonly class Ipv4
 
     public function __toString(): string
     {
-        return implode('.', [$this->number >> 24, $this->number >> 16 & 255, $this->number >> 8 & 255, $this->number & 255]);
+        return implode('.', [$this->number >> 24, ($this->number >> 16) & 255, ($this->number >> 8) & 255, $this->number & 255]);
     }
 }

@@ -62,6 +62,6 @@ final readonly class Prefix
 
     private static function maskNumber(int $length): int
     {
-        return 0xFFFFFFFF << (32 - $length) & 0xFFFFFFFF;
+        return (0xFFFFFFFF << (32 - $length)) & 0xFFFFFFFF;
     }
 }

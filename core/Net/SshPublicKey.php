@@ -9,11 +9,8 @@ use JsonSerializable;
 /** An SSH public key (RFC 4253 section 6.6): of a box, or of somebody who may log in. */
 final readonly class SshPublicKey implements JsonSerializable
 {
-    private function __construct(
-        public string $type,
-        public string $base64,
-        public string $comment,
-    ) {
+    private function __construct(public string $type, public string $base64, public string $comment)
+    {
     }
 
     /** Null when the text does not decode, or decodes to another type than it says. */

@@ -13,9 +13,18 @@ final readonly class Availability
     public static function findings(PlanInput $plan): Findings
     {
         $findings = Findings::of();
-        foreach ([$plan->board, $plan->supply, $plan->cable, $plan->drive, $plan->card, $plan->case, $plan->hub, $plan->cooling, $plan->addOn] as $part) {
+        foreach (
+            [$plan->board, $plan->supply, $plan->cable, $plan->drive, $plan->card, $plan->case, $plan->hub, $plan->cooling, $plan->addOn] as $part
+        ) {
             if ($part !== null && ! $part->market->available) {
-                $findings = $findings->and([Finding::warn('plan.not_to_be_had', "{$part->label} is not to be had at the moment.", 'A plan that waits for a part is no plan.', 'The next best is among the ways out.')]);
+                $findings = $findings->and([
+                    Finding::warn(
+                        'plan.not_to_be_had',
+                        "{$part->label} is not to be had at the moment.",
+                        'A plan that waits for a part is no plan.',
+                        'The next best is among the ways out.',
+                    ),
+                ]);
             }
         }
 

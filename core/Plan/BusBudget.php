@@ -46,9 +46,22 @@ final readonly class BusBudget
         $hub = $this->plan->hub();
 
         return match (true) {
-            round($asked->amps, 2) <= $limit->amps => Finding::fine('plan.bus_fits', ($hub === null ? 'USB sockets' : 'Powered hub').": {$asked} while everything starts, of {$limit}."),
-            $hub !== null => Finding::stop('plan.hub_current', "The hub gives {$limit}, and {$asked} is asked of it.", 'Devices drop out one after another, the disk first.', 'A hub with a stronger supply, or a disk with its own.'),
-            default => Finding::stop('plan.bus_current', "The USB sockets give {$limit} together, and {$asked} is asked of them.", 'A disk clicks and vanishes while it starts, whatever the supply can do.', 'A powered hub, or a disk with a supply of its own.'),
+            round($asked->amps, 2) <= $limit->amps => Finding::fine(
+                'plan.bus_fits',
+                ($hub === null ? 'USB sockets' : 'Powered hub').": {$asked} while everything starts, of {$limit}.",
+            ),
+            $hub !== null => Finding::stop(
+                'plan.hub_current',
+                "The hub gives {$limit}, and {$asked} is asked of it.",
+                'Devices drop out one after another, the disk first.',
+                'A hub with a stronger supply, or a disk with its own.',
+            ),
+            default => Finding::stop(
+                'plan.bus_current',
+                "The USB sockets give {$limit} together, and {$asked} is asked of them.",
+                'A disk clicks and vanishes while it starts, whatever the supply can do.',
+                'A powered hub, or a disk with a supply of its own.',
+            ),
         };
     }
 
@@ -63,7 +76,7 @@ final readonly class BusBudget
             "{$this->devices->together()} of {$limit}",
             Source::catalogue('currents')->and(Source::commonPractice()),
             ...array_map(fn (Feed $one): Line => Line::given($one->name, (string) $one->peak, 'while it starts'), $this->devices->list),
-            ...[Line::given($hub->label ?? $this->plan->board->usbBus()->name ?? 'sockets', (string) $limit, 'all sockets together')],
+            ...[Line::given($hub->label ?? ($this->plan->board->usbBus()->name ?? 'sockets'), (string) $limit, 'all sockets together')],
         );
     }
 }

@@ -43,15 +43,25 @@ final readonly class CardWear
     {
         $card = $this->plan->card;
 
-        return $card->capacity->count / 1e9 * $card->eraseCycles / self::AMPLIFICATION / $this->gigabytesPerDay() / 365.25;
+        return (($card->capacity->count / 1e9) * $card->eraseCycles) / self::AMPLIFICATION / $this->gigabytesPerDay() / 365.25;
     }
 
     public function finding(): Finding
     {
-        $years = $this->years() >= self::LONG_YEARS ? 'more than '.self::LONG_YEARS.' years' : 'about '.number_format($this->years(), 1, '.', '').' years';
+        $years =
+            $this->years() >= self::LONG_YEARS
+                ? 'more than '.self::LONG_YEARS.' years'
+                : 'about '.number_format($this->years(), 1, '.', '').' years';
 
         return $this->years() < self::SHORT_YEARS
-            ? Finding::warn('plan.card_wears_out', "The card lasts {$years}.", 'The jobs write '.number_format($this->gigabytesPerDay(), 1, '.', '').' GB a day to it, and a worn card loses data without warning.', 'A solid-state drive instead of the card, or a card made for constant writing.')
+            ? Finding::warn(
+                'plan.card_wears_out',
+                "The card lasts {$years}.",
+                'The jobs write '.
+                    number_format($this->gigabytesPerDay(), 1, '.', '').
+                    ' GB a day to it, and a worn card loses data without warning.',
+                'A solid-state drive instead of the card, or a card made for constant writing.',
+            )
             : Finding::fine('plan.card_lasts', "The card lasts {$years}.");
     }
 
@@ -67,7 +77,15 @@ final readonly class CardWear
             Line::given('written a day', number_format($this->gigabytesPerDay(), 2, '.', '').' GB', 'jobs and the system\'s logs'),
             Line::given('card', "{$card->capacity->decimal()}, {$card->eraseCycles} erase cycles", 'catalogue'),
             Line::given('write amplification', (string) self::AMPLIFICATION, 'memory'),
-            Line::computed('years', "{$card->capacity->decimal()} × {$card->eraseCycles} ÷ ".self::AMPLIFICATION.' ÷ '.number_format($this->gigabytesPerDay(), 2, '.', '').' GB ÷ 365.25', number_format($this->years(), 1, '.', '')),
+            Line::computed(
+                'years',
+                "{$card->capacity->decimal()} × {$card->eraseCycles} ÷ ".
+                    self::AMPLIFICATION.
+                    ' ÷ '.
+                    number_format($this->gigabytesPerDay(), 2, '.', '').
+                    ' GB ÷ 365.25',
+                number_format($this->years(), 1, '.', ''),
+            ),
         );
     }
 }

@@ -31,7 +31,7 @@ final readonly class Circumstances
      */
     public function __construct(
         public float $roomCelsius = 24,
-        public float $pricePerKilowattHour = 0.30,
+        public float $pricePerKilowattHour = 0.3,
         ?Bytes $copy = null,
         public Duty $duty = Duty::AroundTheClock,
         public float $downMegabits = 50,
@@ -48,7 +48,16 @@ final readonly class Circumstances
         if ($roomCelsius < -20 || $roomCelsius > 60) {
             throw new InvalidArgumentException("No room of a household is at {$roomCelsius} °C.");
         }
-        if ($pricePerKilowattHour < 0 || $downMegabits <= 0 || $upMegabits <= 0 || $batteryWattHours < 0 || $awayDays < 0 || $farDownMegabits <= 0 || $relayMegabits < 0 || $streamMegabits <= 0) {
+        if (
+            $pricePerKilowattHour < 0 ||
+            $downMegabits <= 0 ||
+            $upMegabits <= 0 ||
+            $batteryWattHours < 0 ||
+            $awayDays < 0 ||
+            $farDownMegabits <= 0 ||
+            $relayMegabits < 0 ||
+            $streamMegabits <= 0
+        ) {
             throw new InvalidArgumentException('A price, a line or a battery cannot be less than nothing.');
         }
         $this->copy = $copy ?? Bytes::giga(50);

@@ -29,13 +29,14 @@ final readonly class CopyRate
         if ($megabits === null || $plan->drive === null) {
             return null;
         }
-        $chain = [
-            self::network($plan->link, $megabits),
-            self::processor($plan->board->processor),
-        ];
+        $chain = [self::network($plan->link, $megabits), self::processor($plan->board->processor)];
         foreach ($plan->board->buses as $bus) {
             if ($bus->carries('disk') && ($bus->carries($plan->link->value) || $plan->link === LinkKind::UsbWired)) {
-                $chain[] = new Limit($bus->name, $bus->payload->times(0.5), $bus->payload.' ÷ 2: the bus carries every byte twice, in from the network and out to the disk');
+                $chain[] = new Limit(
+                    $bus->name,
+                    $bus->payload->times(0.5),
+                    $bus->payload.' ÷ 2: the bus carries every byte twice, in from the network and out to the disk',
+                );
             } elseif ($bus->carries('disk')) {
                 $chain[] = new Limit($bus->name, $bus->payload, $bus->payload.' for the disk alone');
             }
@@ -72,7 +73,15 @@ final readonly class CopyRate
             (string) $this->rate(),
             Source::standard('IEEE 802.3, IEEE 802.11, RFC 7323')->and(Source::catalogue('processor cost, bus and disk rates')),
             ...array_map(fn (Limit $limit): Line => Line::computed($limit->name, $limit->because, (string) $limit->rate), $this->chain),
-            ...[Line::computed('the smallest', 'min('.implode(', ', array_map(fn (Limit $l): string => number_format($l->rate->inMegabytes(), 1, '.', ''), $this->chain)).') MB/s', $this->rate().' by the '.$this->limit()->name)],
+            ...[
+                Line::computed(
+                    'the smallest',
+                    'min('.
+                        implode(', ', array_map(fn (Limit $l): string => number_format($l->rate->inMegabytes(), 1, '.', ''), $this->chain)).
+                        ') MB/s',
+                    $this->rate().' by the '.$this->limit()->name,
+                ),
+            ],
         );
     }
 
@@ -87,10 +96,18 @@ final readonly class CopyRate
         if ($link->isCable()) {
             $rate = Ethernet::payload($megabits);
 
-            return new Limit('network', $rate, "{$megabits} Mb/s ÷ 8 × ".Ethernet::PAYLOAD_WITH_TIMESTAMPS.'/'.Ethernet::ON_THE_WIRE.' (TCP payload of a full frame)');
+            return new Limit(
+                'network',
+                $rate,
+                "{$megabits} Mb/s ÷ 8 × ".Ethernet::PAYLOAD_WITH_TIMESTAMPS.'/'.Ethernet::ON_THE_WIRE.' (TCP payload of a full frame)',
+            );
         }
 
-        return new Limit('Wi-Fi', Rate::megabitsPerSecond($megabits)->times(self::AIR_SHARE), "{$megabits} Mb/s on the air ÷ 8 × ".self::AIR_SHARE.' (about half arrives as payload)');
+        return new Limit(
+            'Wi-Fi',
+            Rate::megabitsPerSecond($megabits)->times(self::AIR_SHARE),
+            "{$megabits} Mb/s on the air ÷ 8 × ".self::AIR_SHARE.' (about half arrives as payload)',
+        );
     }
 
     /** On one core the costs add up; on several, serving, network and USB overlap and the dearest counts. */
@@ -100,7 +117,11 @@ final readonly class CopyRate
         $ms = $processor->cores === 1 ? array_sum($costs) : max($costs);
         $sum = $processor->cores === 1 ? implode(' + ', $costs) : 'max('.implode(', ', $costs).')';
 
-        return new Limit('processor', Rate::megabytesPerSecond(1000 / $ms), "1000 ms ÷ ({$sum}) ms a megabyte, ".($processor->cores === 1 ? 'one core does it all' : "spread over {$processor->cores} cores"));
+        return new Limit(
+            'processor',
+            Rate::megabytesPerSecond(1000 / $ms),
+            "1000 ms ÷ ({$sum}) ms a megabyte, ".($processor->cores === 1 ? 'one core does it all' : "spread over {$processor->cores} cores"),
+        );
     }
 
     /** @param  non-empty-list<Limit>  $limits */

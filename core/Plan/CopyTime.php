@@ -19,10 +19,8 @@ final readonly class CopyTime
 
     private const EDITING = 60.0;
 
-    public function __construct(
-        private CopyRate $copy,
-        private Circumstances $circumstances,
-    ) {
+    public function __construct(private CopyRate $copy, private Circumstances $circumstances)
+    {
     }
 
     public function time(): Duration
@@ -41,7 +39,12 @@ final readonly class CopyTime
     {
         $stream = $this->circumstances->streamMegabits;
 
-        return ['archive and backup' => self::ARCHIVE, "a stream at {$stream} Mb/s" => $stream / 8, 'opening large pictures' => self::PICTURES, 'editing video over the network' => self::EDITING];
+        return [
+            'archive and backup' => self::ARCHIVE,
+            "a stream at {$stream} Mb/s" => $stream / 8,
+            'opening large pictures' => self::PICTURES,
+            'editing video over the network' => self::EDITING,
+        ];
     }
 
     public function working(): Working
@@ -52,7 +55,11 @@ final readonly class CopyTime
             (string) $this->time(),
             Source::commonPractice(),
             Line::computed('time', "{$this->circumstances->copy->decimal()} ÷ {$this->copy->rate()}", (string) $this->time()),
-            ...array_map(fn (string $use, float $from): Line => Line::given($use, $this->uses()[$use] ? 'good enough' : 'too slow', "from {$from} MB/s"), array_keys($this->from()), $this->from()),
+            ...array_map(
+                fn (string $use, float $from): Line => Line::given($use, $this->uses()[$use] ? 'good enough' : 'too slow', "from {$from} MB/s"),
+                array_keys($this->from()),
+                $this->from(),
+            ),
         );
     }
 }

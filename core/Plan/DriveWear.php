@@ -34,7 +34,12 @@ final readonly class DriveWear
     public function finding(): Finding
     {
         return $this->years() < self::SHORT_YEARS
-            ? Finding::warn('plan.drive_wears_out', "The drive lasts {$this->words()}.", 'Sticks and the smallest drives are not made for constant writing.', 'A solid-state drive with a higher endurance.')
+            ? Finding::warn(
+                'plan.drive_wears_out',
+                "The drive lasts {$this->words()}.",
+                'Sticks and the smallest drives are not made for constant writing.',
+                'A solid-state drive with a higher endurance.',
+            )
             : Finding::fine('plan.drive_lasts', "The drive lasts {$this->words()}.");
     }
 
@@ -49,7 +54,11 @@ final readonly class DriveWear
             Source::catalogue('endurance, writes'),
             Line::given('may be written in its life', number_format($this->endurance / 1000, 0, '.', '').' TB', 'data sheets of its class'),
             Line::given('written a day', $perDay, 'all jobs'),
-            Line::computed('years', number_format($this->endurance, 0, '.', '')." GB ÷ {$perDay} ÷ 365.25", number_format($this->years(), 1, '.', '')),
+            Line::computed(
+                'years',
+                number_format($this->endurance, 0, '.', '')." GB ÷ {$perDay} ÷ 365.25",
+                number_format($this->years(), 1, '.', ''),
+            ),
         );
     }
 

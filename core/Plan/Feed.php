@@ -9,9 +9,7 @@ use Burrow\Quantity\Amps;
 /** Another box on the same supply, with the current it takes at its peak. */
 final readonly class Feed
 {
-    public function __construct(
-        public string $name,
-        public Amps $peak,
-    ) {
+    public function __construct(public string $name, public Amps $peak)
+    {
     }
 }

@@ -49,8 +49,18 @@ final readonly class Heat
 
         return match (true) {
             ! $this->applies() => Finding::fine('plan.heat_own_cooling', 'It has a case and cooling of its own.'),
-            $this->celsius() >= self::THROTTLES => Finding::warn('plan.heat_throttles', "{$degrees} under load: it slows itself down.", 'It lowers its clock from '.self::THROTTLES.' °C on, more so in summer.', 'Sinks before a case, a vented case, or a fan.'),
-            $this->celsius() >= self::THROTTLES - self::MARGIN => Finding::note('plan.heat_close', "{$degrees} under load, close to where it slows down.", 'A warm summer room takes the rest.', 'Sinks or a small fan cost little.'),
+            $this->celsius() >= self::THROTTLES => Finding::warn(
+                'plan.heat_throttles',
+                "{$degrees} under load: it slows itself down.",
+                'It lowers its clock from '.self::THROTTLES.' °C on, more so in summer.',
+                'Sinks before a case, a vented case, or a fan.',
+            ),
+            $this->celsius() >= self::THROTTLES - self::MARGIN => Finding::note(
+                'plan.heat_close',
+                "{$degrees} under load, close to where it slows down.",
+                'A warm summer room takes the rest.',
+                'Sinks or a small fan cost little.',
+            ),
             default => Finding::fine('plan.heat_fits', "{$degrees} under load, in the {$this->caseName()}."),
         };
     }
@@ -68,7 +78,12 @@ final readonly class Heat
             Line::given('room', "{$plan->circumstances->roomCelsius} °C"),
             Line::given('board, busy', (string) $plan->board->busy, 'catalogue'),
             $plan->calibration->kelvinPerWatt === null
-                ? Line::computed($plan->case->label, "{$plan->case->kelvinPerWatt} K/W".($plan->cooling === null ? '' : " × {$plan->cooling->share} with: {$plan->cooling->label}"), "{$kelvin} K/W", 'catalogue')
+                ? Line::computed(
+                    $plan->case->label,
+                    "{$plan->case->kelvinPerWatt} K/W".($plan->cooling === null ? '' : " × {$plan->cooling->share} with: {$plan->cooling->label}"),
+                    "{$kelvin} K/W",
+                    'catalogue',
+                )
                 : Line::given($plan->case->label, "{$kelvin} K/W", "measured on {$plan->calibration->from}"),
             Line::computed('board', "{$plan->circumstances->roomCelsius} °C + {$plan->board->busy} × {$kelvin} K/W", round($this->celsius()).' °C'),
             Line::given('it slows down from', self::THROTTLES.' °C', 'memory'),

@@ -38,9 +38,21 @@ final readonly class ImageTime
             (string) $this->time(),
             Source::catalogue('image and card')->and(Source::commonPractice()),
             Line::computed('download, once', "{$image->packed->decimal()} ÷ {$line}", (string) $line->timeFor($image->packed)),
-            Line::computed('unpacking', "{$image->unpacked->decimal()} ÷ ".WriteTime::UNPACK_MEGABYTES.' MB/s', (string) $this->steps()->unpacking()),
-            Line::computed('writing', "{$image->unpacked->decimal()} ÷ min({$card->write}, {$this->reader()->rate()} of the reader)", (string) $this->steps()->writing()),
-            Line::computed('reading back', "{$image->unpacked->decimal()} ÷ min({$card->read}, {$this->reader()->rate()} of the reader)", (string) $this->steps()->readingBack()),
+            Line::computed(
+                'unpacking',
+                "{$image->unpacked->decimal()} ÷ ".WriteTime::UNPACK_MEGABYTES.' MB/s',
+                (string) $this->steps()->unpacking(),
+            ),
+            Line::computed(
+                'writing',
+                "{$image->unpacked->decimal()} ÷ min({$card->write}, {$this->reader()->rate()} of the reader)",
+                (string) $this->steps()->writing(),
+            ),
+            Line::computed(
+                'reading back',
+                "{$image->unpacked->decimal()} ÷ min({$card->read}, {$this->reader()->rate()} of the reader)",
+                (string) $this->steps()->readingBack(),
+            ),
         );
     }
 

@@ -30,12 +30,20 @@ final readonly class InstallTime
 
     public function hands(): Duration
     {
-        return array_reduce($this->plan->roles, fn (Duration $sum, Role $role): Duration => $sum->plus($this->plan->school($role)->hands), Duration::seconds(0));
+        return array_reduce(
+            $this->plan->roles,
+            fn (Duration $sum, Role $role): Duration => $sum->plus($this->plan->school($role)->hands),
+            Duration::seconds(0),
+        );
     }
 
     public function waiting(): Duration
     {
-        return array_reduce($this->plan->roles, fn (Duration $sum, Role $role): Duration => $sum->plus($this->waitingFor($role)), Duration::seconds(0));
+        return array_reduce(
+            $this->plan->roles,
+            fn (Duration $sum, Role $role): Duration => $sum->plus($this->waitingFor($role)),
+            Duration::seconds(0),
+        );
     }
 
     /** Building goes with the board's speed; downloads and questions do not. */
@@ -43,14 +51,21 @@ final readonly class InstallTime
     {
         $school = $this->plan->school($role);
 
-        return $school->isBuiltOnTheBox() ? Duration::seconds($school->waiting->seconds * self::BUILT_AT_SPEED / $this->plan->board->speed) : $school->waiting;
+        return $school->isBuiltOnTheBox()
+            ? Duration::seconds(($school->waiting->seconds * self::BUILT_AT_SPEED) / $this->plan->board->speed)
+            : $school->waiting;
     }
 
     public function finding(): Finding
     {
         foreach ($this->plan->roles as $role) {
             if ($this->plan->school($role)->isBuiltOnTheBox() && $this->waitingFor($role)->seconds > self::LONG_HOURS * 3600) {
-                return Finding::warn('plan.build_long', "Building the {$role->label} on the {$this->plan->board->label} takes {$this->waitingFor($role)}.", 'It is built anew at each update, and a build that runs out of memory starts from nothing.', 'Its package, or a faster board.');
+                return Finding::warn(
+                    'plan.build_long',
+                    "Building the {$role->label} on the {$this->plan->board->label} takes {$this->waitingFor($role)}.",
+                    'It is built anew at each update, and a build that runs out of memory starts from nothing.',
+                    'Its package, or a faster board.',
+                );
             }
         }
 
@@ -64,7 +79,17 @@ final readonly class InstallTime
             'Installing the jobs',
             "{$this->hands()} hands, {$this->waiting()} waiting",
             Source::catalogue('schools')->and(Source::commonPractice()),
-            ...array_map(fn (Role $role): Line => Line::computed($role->label, $this->plan->school($role)->label.($this->plan->school($role)->isBuiltOnTheBox() ? ', '.$this->plan->school($role)->waiting.' × '.self::BUILT_AT_SPEED.' ÷ '.$this->plan->board->speed : ''), "{$this->plan->school($role)->hands} + {$this->waitingFor($role)}"), $this->plan->roles),
+            ...array_map(
+                fn (Role $role): Line => Line::computed(
+                    $role->label,
+                    $this->plan->school($role)->label.
+                        ($this->plan->school($role)->isBuiltOnTheBox()
+                            ? ', '.$this->plan->school($role)->waiting.' × '.self::BUILT_AT_SPEED.' ÷ '.$this->plan->board->speed
+                            : ''),
+                    "{$this->plan->school($role)->hands} + {$this->waitingFor($role)}",
+                ),
+                $this->plan->roles,
+            ),
         );
     }
 }

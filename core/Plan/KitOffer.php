@@ -11,10 +11,8 @@ use Burrow\Quantity\Money;
 final readonly class KitOffer
 {
     /** @param  non-empty-list<Part>  $replaces  parts that would otherwise be bought one by one */
-    private function __construct(
-        public Kit $kit,
-        public array $replaces,
-    ) {
+    private function __construct(public Kit $kit, public array $replaces)
+    {
     }
 
     /**
@@ -69,6 +67,8 @@ final readonly class KitOffer
             default => "; {$this->left()} parts of it are left over",
         };
 
-        return "{$this->kit->label}, {$this->kit->price}, instead of ".count($this->replaces)." single parts at {$this->singles()}: {$verdict}{$left}.";
+        return "{$this->kit->label}, {$this->kit->price}, instead of ".
+            count($this->replaces).
+            " single parts at {$this->singles()}: {$verdict}{$left}.";
     }
 }

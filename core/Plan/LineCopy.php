@@ -61,11 +61,24 @@ final readonly class LineCopy
 
         return Findings::of(
             $this->first()->seconds > self::LONG_HOURS * 3600
-                ? Finding::warn('plan.first_copy_long', "The first full copy over the line takes {$this->first()}.", "{$this->narrowest()} is the limit, and the line is full all that time.", 'Seed it at home first, on the local network, and carry the disk.')
+                ? Finding::warn(
+                    'plan.first_copy_long',
+                    "The first full copy over the line takes {$this->first()}.",
+                    "{$this->narrowest()} is the limit, and the line is full all that time.",
+                    'Seed it at home first, on the local network, and carry the disk.',
+                )
                 : Finding::fine('plan.first_copy_fits', "The first full copy over the line takes {$this->first()}."),
             $catching === null
-                ? Finding::stop('plan.line_never_catches_up', "{$this->change()->decimal()} change in a day, and the line carries less.", "{$this->narrowest()} is the limit: the copy falls behind for ever.", 'Fewer folders over the line, or a disk that is carried.')
-                : Finding::fine('plan.catching_up', "A day's change takes {$this->daily()}; after {$away} days away it has caught up in {$catching}."),
+                ? Finding::stop(
+                    'plan.line_never_catches_up',
+                    "{$this->change()->decimal()} change in a day, and the line carries less.",
+                    "{$this->narrowest()} is the limit: the copy falls behind for ever.",
+                    'Fewer folders over the line, or a disk that is carried.',
+                )
+                : Finding::fine(
+                    'plan.catching_up',
+                    "A day's change takes {$this->daily()}; after {$away} days away it has caught up in {$catching}.",
+                ),
         );
     }
 
@@ -79,11 +92,23 @@ final readonly class LineCopy
             'Copies over the line',
             (string) $this->first(),
             Source::commonPractice(),
-            ...array_map(fn (string $name, float $megabits): Line => Line::computed($name, "{$megabits} Mb/s ÷ 8 × ".self::PAYLOAD, (string) self::payload($megabits)), array_keys($this->links()), $this->links()),
+            ...array_map(
+                fn (string $name, float $megabits): Line => Line::computed(
+                    $name,
+                    "{$megabits} Mb/s ÷ 8 × ".self::PAYLOAD,
+                    (string) self::payload($megabits),
+                ),
+                array_keys($this->links()),
+                $this->links(),
+            ),
             ...[
                 Line::computed('first full copy', "{$copy} ÷ {$rate}", (string) $this->first()),
                 Line::computed('a day\'s change', "{$this->change()->decimal()} ÷ {$rate}", (string) $this->daily()),
-                Line::computed('catching up', "{$this->plan->circumstances->awayDays} × {$this->change()->decimal()} ÷ ({$rate} − a day's change in 24 h)", (string) ($this->catchingUp() ?? 'never')),
+                Line::computed(
+                    'catching up',
+                    "{$this->plan->circumstances->awayDays} × {$this->change()->decimal()} ÷ ({$rate} − a day's change in 24 h)",
+                    (string) ($this->catchingUp() ?? 'never'),
+                ),
             ],
         );
     }
@@ -108,7 +133,8 @@ final readonly class LineCopy
     {
         $far = $this->plan->circumstances;
 
-        return ['the upload at home' => $far->upMegabits, 'the download at the far end' => $far->farDownMegabits] + ($far->relayMegabits > 0 ? ['the relay' => $far->relayMegabits] : []);
+        return ['the upload at home' => $far->upMegabits, 'the download at the far end' => $far->farDownMegabits] +
+            ($far->relayMegabits > 0 ? ['the relay' => $far->relayMegabits] : []);
     }
 
     private static function payload(float $megabits): Rate

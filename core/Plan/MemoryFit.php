@@ -63,10 +63,24 @@ final readonly class MemoryFit
         $findings = Findings::of($this->fit());
         $image = $this->plan->image;
         if ($image->memoryLeast->isMoreThan($this->has())) {
-            return $findings->and([Finding::stop('plan.image_memory_short', "{$image->label}: it wants {$image->memoryLeast->binary()} at the very least, and the board has {$this->has()->binary()}.", 'It fails while starting (common practice).', 'Take the plain server image.')]);
+            return $findings->and([
+                Finding::stop(
+                    'plan.image_memory_short',
+                    "{$image->label}: it wants {$image->memoryLeast->binary()} at the very least, and the board has {$this->has()->binary()}.",
+                    'It fails while starting (common practice).',
+                    'Take the plain server image.',
+                ),
+            ]);
         }
         if ($image->memoryWanted->isMoreThan($this->has())) {
-            return $findings->and([Finding::warn('plan.image_memory_low', "{$image->label} wants {$image->memoryWanted->binary()}; the board has {$this->has()->binary()}.", 'It starts, stutters, and the keyboard goes dead at times (common practice).', 'Take the plain server image, with a light desktop on it if you need one.')]);
+            return $findings->and([
+                Finding::warn(
+                    'plan.image_memory_low',
+                    "{$image->label} wants {$image->memoryWanted->binary()}; the board has {$this->has()->binary()}.",
+                    'It starts, stutters, and the keyboard goes dead at times (common practice).',
+                    'Take the plain server image, with a light desktop on it if you need one.',
+                ),
+            ]);
         }
 
         return $findings;
@@ -75,7 +89,14 @@ final readonly class MemoryFit
     public function working(): Working
     {
         $has = $this->has()->binary();
-        $jobs = array_map(fn (Role $role): Line => Line::given($role->label.', when busy', $this->plan->memoryOf($role)->binary(), $this->plan->school($role)->label), $this->plan->roles);
+        $jobs = array_map(
+            fn (Role $role): Line => Line::given(
+                $role->label.', when busy',
+                $this->plan->memoryOf($role)->binary(),
+                $this->plan->school($role)->label,
+            ),
+            $this->plan->roles,
+        );
 
         return Working::of(
             'plan.memory',
@@ -98,9 +119,24 @@ final readonly class MemoryFit
 
         return match ($this->level()) {
             Level::RunsWell => Finding::fine('plan.memory_fits', "Memory: {$spare} % to spare when busy."),
-            Level::RunsSlowly => Finding::warn('plan.memory_tight', "Only {$spare} % of the memory stays free.", 'It runs slowly: files are read from the disk again each time.', $more),
-            Level::Unusable => Finding::stop('plan.memory_swaps', "The memory is short by {$this->shortBy()}.", 'It starts, and then spends its time moving memory to the disk and back.', $more),
-            Level::DoesNotRun => Finding::stop('plan.memory_short', "The memory is short by {$this->shortBy()}.", "{$this->needed()->binary()} are needed and the board has {$this->has()->binary()}.", $more),
+            Level::RunsSlowly => Finding::warn(
+                'plan.memory_tight',
+                "Only {$spare} % of the memory stays free.",
+                'It runs slowly: files are read from the disk again each time.',
+                $more,
+            ),
+            Level::Unusable => Finding::stop(
+                'plan.memory_swaps',
+                "The memory is short by {$this->shortBy()}.",
+                'It starts, and then spends its time moving memory to the disk and back.',
+                $more,
+            ),
+            Level::DoesNotRun => Finding::stop(
+                'plan.memory_short',
+                "The memory is short by {$this->shortBy()}.",
+                "{$this->needed()->binary()} are needed and the board has {$this->has()->binary()}.",
+                $more,
+            ),
         };
     }
 

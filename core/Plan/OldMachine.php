@@ -22,12 +22,25 @@ final readonly class OldMachine
         if ($plan->board->powerInlet === 'barrel' || ProcessorFit::of($plan)->wanted() < self::DEMANDING) {
             return null;
         }
-        $total = PartsList::of($plan)->total()->less($plan->drive->price ?? Money::of(0));
+        $total = PartsList::of($plan)
+            ->total()
+            ->less($plan->drive->price ?? Money::of(0));
         foreach ($boards as $board) {
-            if ($board->powerInlet === 'barrel' && $board->price->cents <= $total->cents && $board->speed >= $plan->board->speed * self::CLEARLY_FASTER) {
-                $more = RunningCost::of($plan->with(board: $board))->perYear()->less(RunningCost::of($plan)->perYear());
+            if (
+                $board->powerInlet === 'barrel' &&
+                $board->price->cents <= $total->cents &&
+                $board->speed >= $plan->board->speed * self::CLEARLY_FASTER
+            ) {
+                $more = RunningCost::of($plan->with(board: $board))
+                    ->perYear()
+                    ->less(RunningCost::of($plan)->perYear());
 
-                return Finding::note('plan.old_machine', "A {$board->label} costs {$board->price} and is ".round($board->speed / $plan->board->speed, 1).' times as fast.', "The board with its parts comes to {$total}. It draws more: {$more} a year.", 'Worth a look when one is at hand and its noise does not matter.');
+                return Finding::note(
+                    'plan.old_machine',
+                    "A {$board->label} costs {$board->price} and is ".round($board->speed / $plan->board->speed, 1).' times as fast.',
+                    "The board with its parts comes to {$total}. It draws more: {$more} a year.",
+                    'Worth a look when one is at hand and its noise does not matter.',
+                );
             }
         }
 

@@ -82,10 +82,19 @@ final readonly class PartsList
         $parts = [
             $plan->link->isCable() ? self::part($small->cheapest(AdapterKind::Lead), 'the part most often forgotten') : null,
             self::part($plan->networkAdapter(), 'the board has no network socket'),
-            $devices > 0 && $board->usbSocket !== 'USB-A' ? self::part($small->cheapest(AdapterKind::Socket, $board->usbSocket), 'the board has no full-size USB socket') : null,
-            self::part($plan->hub(), $devices > $board->usbCount ? "{$devices} devices, ".($board->usbCount === 1 ? 'one socket' : "{$board->usbCount} sockets") : 'takes the load off the board'),
+            $devices > 0 && $board->usbSocket !== 'USB-A'
+                ? self::part($small->cheapest(AdapterKind::Socket, $board->usbSocket), 'the board has no full-size USB socket')
+                : null,
+            self::part(
+                $plan->hub(),
+                $devices > $board->usbCount
+                    ? "{$devices} devices, ".($board->usbCount === 1 ? 'one socket' : "{$board->usbCount} sockets")
+                    : 'takes the load off the board',
+            ),
             self::part($small->cheapest(AdapterKind::Video, $board->videoSocket), 'for a screen when the first start gives trouble'),
-            $plan->needsReader() ? self::part($small->cheapest(AdapterKind::Reader, $plan->desk->usbPlug ?? ''), 'the desk computer has no card slot') : null,
+            $plan->needsReader()
+                ? self::part($small->cheapest(AdapterKind::Reader, $plan->desk->usbPlug ?? ''), 'the desk computer has no card slot')
+                : null,
         ];
 
         return array_values(array_filter($parts));

@@ -54,7 +54,11 @@ final readonly class PayBack
             Source::commonPractice(),
             Line::given('parts', (string) $total),
             Line::computed('saved a month', "{$this->subscription} − {$running} ÷ 12", number_format($this->savedAMonth() / 100, 2, '.', '')),
-            Line::computed('months', "{$total} ÷ ".number_format($this->savedAMonth() / 100, 2, '.', ''), $this->months() === null ? 'never' : number_format($this->months(), 1, '.', '')),
+            Line::computed(
+                'months',
+                "{$total} ÷ ".number_format($this->savedAMonth() / 100, 2, '.', ''),
+                $this->months() === null ? 'never' : number_format($this->months(), 1, '.', ''),
+            ),
         );
     }
 

@@ -104,26 +104,28 @@ final readonly class PlanAnswer implements JsonSerializable
     {
         $plan = $this->plan;
 
-        return array_values(array_filter([
-            $this->memory->working(),
-            ProcessorFit::of($plan)->working(),
-            $plan->supply->poeWatts === null ? SupplyFit::of($plan)->working() : null,
-            BusBudget::of($plan)->applies() ? BusBudget::of($plan)->working() : null,
-            SharedSupply::of($plan)?->working(),
-            $this->copy?->working(),
-            $this->copy === null ? null : (new CopyTime($this->copy, $plan->circumstances))->working(),
-            Heat::of($plan)->applies() ? Heat::of($plan)->working() : null,
-            SpaceFit::of($plan)->working(),
-            CardWear::of($plan)->working(),
-            DriveWear::of($plan)?->working(),
-            RunningCost::of($plan)->working(),
-            (new HoldUp($plan))->applies() ? (new HoldUp($plan))->working() : null,
-            (new LineCopy($plan))->applies() ? (new LineCopy($plan))->working() : null,
-            TunnelRate::of($plan)?->working(),
-            (new ImageTime($plan))->working(),
-            InstallTime::of($plan)->working(),
-            PayBack::of($plan)?->working(),
-        ]));
+        return array_values(
+            array_filter([
+                $this->memory->working(),
+                ProcessorFit::of($plan)->working(),
+                $plan->supply->poeWatts === null ? SupplyFit::of($plan)->working() : null,
+                BusBudget::of($plan)->applies() ? BusBudget::of($plan)->working() : null,
+                SharedSupply::of($plan)?->working(),
+                $this->copy?->working(),
+                $this->copy === null ? null : (new CopyTime($this->copy, $plan->circumstances))->working(),
+                Heat::of($plan)->applies() ? Heat::of($plan)->working() : null,
+                SpaceFit::of($plan)->working(),
+                CardWear::of($plan)->working(),
+                DriveWear::of($plan)?->working(),
+                RunningCost::of($plan)->working(),
+                (new HoldUp($plan))->applies() ? (new HoldUp($plan))->working() : null,
+                (new LineCopy($plan))->applies() ? (new LineCopy($plan))->working() : null,
+                TunnelRate::of($plan)?->working(),
+                (new ImageTime($plan))->working(),
+                InstallTime::of($plan)->working(),
+                PayBack::of($plan)?->working(),
+            ]),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -134,7 +136,10 @@ final readonly class PlanAnswer implements JsonSerializable
             'fits' => $this->fits(),
             'findings' => $this->findings,
             'workings' => $this->workings(),
-            'parts' => array_map(fn (Part $part): array => ['part' => $part->label, 'price' => (string) $part->price, 'because' => $part->because], $this->parts->parts),
+            'parts' => array_map(
+                fn (Part $part): array => ['part' => $part->label, 'price' => (string) $part->price, 'because' => $part->because],
+                $this->parts->parts,
+            ),
             'price' => (string) $this->price(),
         ];
     }
@@ -143,23 +148,65 @@ final readonly class PlanAnswer implements JsonSerializable
     {
         $findings = Findings::of();
         if ($plan->megabits() === null) {
-            $findings = $findings->and([Finding::stop('plan.no_such_link', "The {$plan->board->label} has no {$plan->link->label()} of its own.", 'A USB adapter hangs on the disk\'s bus and shares it.', 'Choose another link, an adapter or another board.')]);
+            $findings = $findings->and([
+                Finding::stop(
+                    'plan.no_such_link',
+                    "The {$plan->board->label} has no {$plan->link->label()} of its own.",
+                    'A USB adapter hangs on the disk\'s bus and shares it.',
+                    'Choose another link, an adapter or another board.',
+                ),
+            ]);
         } elseif (! $plan->link->isCable()) {
-            $findings = $findings->and([Finding::note('plan.wired_before_wireless', 'Wired is the better choice for anything always on.', 'Wi-Fi works, and is slower and drops out at times (common practice).', 'Use a cable if one can reach.')]);
+            $findings = $findings->and([
+                Finding::note(
+                    'plan.wired_before_wireless',
+                    'Wired is the better choice for anything always on.',
+                    'Wi-Fi works, and is slower and drops out at times (common practice).',
+                    'Use a cable if one can reach.',
+                ),
+            ]);
         }
         $wanted = array_sum(array_map(fn (Role $role): float => $role->networkMegabits, $plan->roles));
         $brings = CopyRate::ofLink($plan);
         if ($brings !== null && $brings->isBelow(Rate::megabitsPerSecond($wanted))) {
-            $findings = $findings->and([Finding::warn('plan.link_slow', "The jobs want {$wanted} Mb/s, and the {$plan->link->label()} brings ".round($brings->bytesPerSecond * 8 / 1e6).' Mb/s.', 'Pictures stop, and whoever waits thinks the box is down.', 'A faster link or another board.')]);
+            $findings = $findings->and([
+                Finding::warn(
+                    'plan.link_slow',
+                    "The jobs want {$wanted} Mb/s, and the {$plan->link->label()} brings ".round(($brings->bytesPerSecond * 8) / 1e6).' Mb/s.',
+                    'Pictures stop, and whoever waits thinks the box is down.',
+                    'A faster link or another board.',
+                ),
+            ]);
         }
         if ($plan->needsDisk() && $plan->drive === null) {
-            $findings = $findings->and([Finding::stop('plan.no_disk', 'A job needs a disk and the plan has none.', 'Files on the card wear it out and go when it goes.', 'Choose a disk.')]);
+            $findings = $findings->and([
+                Finding::stop(
+                    'plan.no_disk',
+                    'A job needs a disk and the plan has none.',
+                    'Files on the card wear it out and go when it goes.',
+                    'Choose a disk.',
+                ),
+            ]);
         }
         if (! $plan->needsDisk() && $plan->drive !== null) {
-            $findings = $findings->and([Finding::note('plan.disk_not_needed', 'No job here needs a disk of its own.', "The plan has one: {$plan->drive->label}, {$plan->drive->price}.", 'Leave it out, unless the box is to start from it or plans are to grow.')]);
+            $findings = $findings->and([
+                Finding::note(
+                    'plan.disk_not_needed',
+                    'No job here needs a disk of its own.',
+                    "The plan has one: {$plan->drive->label}, {$plan->drive->price}.",
+                    'Leave it out, unless the box is to start from it or plans are to grow.',
+                ),
+            ]);
         }
         if ($copy !== null && $plan->needsDisk() && $copy->rate()->inMegabytes() < 5) {
-            $findings = $findings->and([Finding::note('plan.copy_slow', "Copies run at {$copy->rate()}.", 'Fine for archive and backup, useless for editing video (common practice).', "Without the {$copy->limit()->name} as the limit it would be {$copy->next()->rate}.")]);
+            $findings = $findings->and([
+                Finding::note(
+                    'plan.copy_slow',
+                    "Copies run at {$copy->rate()}.",
+                    'Fine for archive and backup, useless for editing video (common practice).',
+                    "Without the {$copy->limit()->name} as the limit it would be {$copy->next()->rate}.",
+                ),
+            ]);
         }
 
         return $findings;

@@ -24,10 +24,8 @@ use Symfony\Component\Yaml\Yaml;
 /** A plan written down as YAML: names of catalogue entries, and what is so in the household. */
 final readonly class PlanFile
 {
-    private function __construct(
-        public ?PlanInput $input,
-        public Findings $findings,
-    ) {
+    private function __construct(public ?PlanInput $input, public Findings $findings)
+    {
     }
 
     /** @param  string  $schema plan.schema.json, as text */
@@ -41,63 +39,92 @@ final readonly class PlanFile
         $data = $entry->data;
         $hubs = array_column($shelf->small->hubs(), null, 'id');
         $findings = $entry->findings;
-        foreach (['board' => $shelf->boards, 'supply' => $shelf->supplies, 'cable' => $shelf->cables, 'disk' => $shelf->drives, 'image' => $shelf->images, 'card' => $shelf->cards, 'case' => $shelf->cases, 'hub' => $hubs, 'cooling' => $shelf->coolings, 'addon' => $shelf->addOns] as $name => $known) {
+        foreach (
+            [
+                'board' => $shelf->boards,
+                'supply' => $shelf->supplies,
+                'cable' => $shelf->cables,
+                'disk' => $shelf->drives,
+                'image' => $shelf->images,
+                'card' => $shelf->cards,
+                'case' => $shelf->cases,
+                'hub' => $hubs,
+                'cooling' => $shelf->coolings,
+                'addon' => $shelf->addOns,
+            ] as $name => $known
+        ) {
             if (isset($data[$name]) && ! isset($known[$data[$name]])) {
-                $findings = $findings->and([self::unknown($name, $data[$name], array_keys($known), Place::file($file, YamlLines::locate($yaml, [$name])))]);
+                $findings = $findings->and([
+                    self::unknown($name, $data[$name], array_keys($known), Place::file($file, YamlLines::locate($yaml, [$name]))),
+                ]);
             }
         }
         foreach ($data['jobs'] as $index => $job) {
             if (! isset($shelf->roles[$job])) {
-                $findings = $findings->and([self::unknown('job', $job, array_keys($shelf->roles), Place::file($file, YamlLines::locate($yaml, ['jobs', $index])))]);
+                $findings = $findings->and([
+                    self::unknown('job', $job, array_keys($shelf->roles), Place::file($file, YamlLines::locate($yaml, ['jobs', $index]))),
+                ]);
             }
         }
         foreach ($data['schools'] ?? [] as $job => $school) {
             $known = array_map(fn (School $one): string => $one->id, $shelf->roles[$job]->schools ?? []);
             if (! in_array($school, $known, true)) {
-                $findings = $findings->and([self::unknown("school of {$job}", $school, $known, Place::file($file, YamlLines::locate($yaml, ['schools', $job])))]);
+                $findings = $findings->and([
+                    self::unknown("school of {$job}", $school, $known, Place::file($file, YamlLines::locate($yaml, ['schools', $job]))),
+                ]);
             }
         }
         if ($findings->blocks()) {
             return new self(null, $findings);
         }
 
-        return new self(new PlanInput(
-            array_map(fn (string $job): Role => $shelf->roles[$job], $data['jobs']),
-            $shelf->boards[$data['board']],
-            $shelf->supplies[$data['supply']],
-            $shelf->cables[$data['cable']],
-            $shelf->drives[$data['disk'] ?? ''] ?? null,
-            LinkKind::from($data['link']),
-            $shelf->images[$data['image']],
-            $shelf->cards[$data['card']],
-            $shelf->cases[$data['case']],
-            $shelf->small,
-            new Circumstances(
-                (float) ($data['room_celsius'] ?? 24),
-                (float) ($data['price_per_kwh'] ?? 0.30),
-                isset($data['copy_gb']) ? Bytes::giga($data['copy_gb']) : null,
-                Duty::from($data['on'] ?? 'always'),
-                (float) ($data['down_mbit'] ?? 50),
-                (float) ($data['up_mbit'] ?? 10),
-                (float) ($data['battery_wh'] ?? 0),
-                isset($data['subscription_a_month']) ? Money::of($data['subscription_a_month']) : null,
-                $data['used_from'] ?? 'desktop',
-                isset($data['daily_gb']) ? Bytes::giga($data['daily_gb']) : null,
-                (float) ($data['away_days'] ?? 7),
-                (float) ($data['far_down_mbit'] ?? 50),
-                (float) ($data['relay_mbit'] ?? 0),
-                (float) ($data['stream_mbit'] ?? 40),
+        return new self(
+            new PlanInput(
+                array_map(fn (string $job): Role => $shelf->roles[$job], $data['jobs']),
+                $shelf->boards[$data['board']],
+                $shelf->supplies[$data['supply']],
+                $shelf->cables[$data['cable']],
+                $shelf->drives[$data['disk'] ?? ''] ?? null,
+                LinkKind::from($data['link']),
+                $shelf->images[$data['image']],
+                $shelf->cards[$data['card']],
+                $shelf->cases[$data['case']],
+                $shelf->small,
+                new Circumstances(
+                    (float) ($data['room_celsius'] ?? 24),
+                    (float) ($data['price_per_kwh'] ?? 0.3),
+                    isset($data['copy_gb']) ? Bytes::giga($data['copy_gb']) : null,
+                    Duty::from($data['on'] ?? 'always'),
+                    (float) ($data['down_mbit'] ?? 50),
+                    (float) ($data['up_mbit'] ?? 10),
+                    (float) ($data['battery_wh'] ?? 0),
+                    isset($data['subscription_a_month']) ? Money::of($data['subscription_a_month']) : null,
+                    $data['used_from'] ?? 'desktop',
+                    isset($data['daily_gb']) ? Bytes::giga($data['daily_gb']) : null,
+                    (float) ($data['away_days'] ?? 7),
+                    (float) ($data['far_down_mbit'] ?? 50),
+                    (float) ($data['relay_mbit'] ?? 0),
+                    (float) ($data['stream_mbit'] ?? 40),
+                ),
+                $hubs[$data['hub'] ?? ''] ?? null,
+                $shelf->coolings[$data['cooling'] ?? ''] ?? null,
+                $shelf->addOns[$data['addon'] ?? ''] ?? null,
+                new SchoolChoice($data['schools'] ?? []),
+                ImageOrigin::from($data['image_from'] ?? 'author'),
+                isset($data['desk']) ? self::desk($data['desk']) : null,
+                array_map(fn (array $one): Feed => new Feed($one['name'], Amps::of($one['amps'])), $data['along'] ?? []),
+                new Calibration(
+                    array_map(floatval(...), $data['measured']['limits'] ?? []),
+                    isset($data['measured']['kelvin_per_watt']) ? (float) $data['measured']['kelvin_per_watt'] : null,
+                    $data['measured']['on'] ?? '',
+                ),
+                array_map(
+                    fn (array $one): Peripheral => new Peripheral($one['what'], $one['plug'], Amps::of($one['amps']), $one['feeds_back'] ?? false),
+                    $data['plugged'] ?? [],
+                ),
             ),
-            $hubs[$data['hub'] ?? ''] ?? null,
-            $shelf->coolings[$data['cooling'] ?? ''] ?? null,
-            $shelf->addOns[$data['addon'] ?? ''] ?? null,
-            new SchoolChoice($data['schools'] ?? []),
-            ImageOrigin::from($data['image_from'] ?? 'author'),
-            isset($data['desk']) ? self::desk($data['desk']) : null,
-            array_map(fn (array $one): Feed => new Feed($one['name'], Amps::of($one['amps'])), $data['along'] ?? []),
-            new Calibration(array_map(floatval(...), $data['measured']['limits'] ?? []), isset($data['measured']['kelvin_per_watt']) ? (float) $data['measured']['kelvin_per_watt'] : null, $data['measured']['on'] ?? ''),
-            array_map(fn (array $one): Peripheral => new Peripheral($one['what'], $one['plug'], Amps::of($one['amps']), $one['feeds_back'] ?? false), $data['plugged'] ?? []),
-        ), $findings);
+            $findings,
+        );
     }
 
     /** What read() reads back as the same plan. */
@@ -107,33 +134,106 @@ final readonly class PlanFile
         $desk = $plan->desk;
         $measured = array_filter(['limits' => $plan->calibration->factors, 'kelvin_per_watt' => $plan->calibration->kelvinPerWatt]);
 
-        return Yaml::dump(array_filter([
-            'jobs' => array_map(fn (Role $role): string => $role->id, $plan->roles),
-            'schools' => array_combine(array_map(fn (Role $role): string => $role->id, $plan->roles), array_map(fn (Role $role): string => $plan->school($role)->id, $plan->roles)),
-            'board' => $plan->board->id, 'supply' => $plan->supply->id, 'cable' => $plan->cable->id, 'disk' => $plan->drive?->id, 'link' => $plan->link->value, 'image' => $plan->image->id, 'image_from' => $plan->imageFrom->value,
-            'card' => $plan->card->id, 'case' => $plan->case->id, 'hub' => $plan->hub?->id, 'cooling' => $plan->cooling?->id, 'addon' => $plan->addOn?->id,
-            'plugged' => array_map(fn (Peripheral $one): array => ['what' => $one->what, 'plug' => $one->plug, 'amps' => $one->current->amps, 'feeds_back' => $one->feedsBack], $plan->plugged) ?: null,
-            'along' => array_map(fn (Feed $feed): array => ['name' => $feed->name, 'amps' => $feed->peak->amps], $plan->along) ?: null,
-            'desk' => $desk === null ? null : [
-                'name' => $desk->name, 'disks' => $desk->system->value, 'usb' => $desk->usbPlug, 'card_slot' => $desk->cardSlot, 'local_names' => $desk->localNames, 'login_client' => $desk->loginClient, 'plain_editor' => $desk->plainEditor,
-                'file_copier' => $desk->fileCopier, 'administrator' => $desk->administrator, 'sleeps' => $desk->sleeps, 'restarts' => $desk->restarts, 'hours' => $desk->hours, 'watts' => $desk->watts,
-            ],
-            'measured' => $measured === [] ? null : ['on' => $plan->calibration->from] + $measured,
-            'on' => $so->duty->value, 'used_from' => $so->client, 'room_celsius' => $so->roomCelsius, 'price_per_kwh' => $so->pricePerKilowattHour, 'copy_gb' => $so->copy->count / 1e9,
-            'down_mbit' => $so->downMegabits, 'up_mbit' => $so->upMegabits, 'battery_wh' => $so->batteryWattHours, 'subscription_a_month' => ($so->subscription->cents ?? 0) / 100,
-            'daily_gb' => $so->dailyChange->count / 1e9, 'away_days' => $so->awayDays, 'far_down_mbit' => $so->farDownMegabits, 'relay_mbit' => $so->relayMegabits, 'stream_mbit' => $so->streamMegabits,
-        ], fn (mixed $value): bool => $value !== null), 4, 2);
+        return Yaml::dump(
+            array_filter(
+                [
+                    'jobs' => array_map(fn (Role $role): string => $role->id, $plan->roles),
+                    'schools' => array_combine(
+                        array_map(fn (Role $role): string => $role->id, $plan->roles),
+                        array_map(fn (Role $role): string => $plan->school($role)->id, $plan->roles),
+                    ),
+                    'board' => $plan->board->id,
+                    'supply' => $plan->supply->id,
+                    'cable' => $plan->cable->id,
+                    'disk' => $plan->drive?->id,
+                    'link' => $plan->link->value,
+                    'image' => $plan->image->id,
+                    'image_from' => $plan->imageFrom->value,
+                    'card' => $plan->card->id,
+                    'case' => $plan->case->id,
+                    'hub' => $plan->hub?->id,
+                    'cooling' => $plan->cooling?->id,
+                    'addon' => $plan->addOn?->id,
+                    'plugged' => array_map(
+                        fn (Peripheral $one): array => [
+                            'what' => $one->what,
+                            'plug' => $one->plug,
+                            'amps' => $one->current->amps,
+                            'feeds_back' => $one->feedsBack,
+                        ],
+                        $plan->plugged,
+                    ) ?:
+                        null,
+                    'along' => array_map(fn (Feed $feed): array => ['name' => $feed->name, 'amps' => $feed->peak->amps], $plan->along) ?: null,
+                    'desk' => $desk === null
+                            ? null
+                            : [
+                                'name' => $desk->name,
+                                'disks' => $desk->system->value,
+                                'usb' => $desk->usbPlug,
+                                'card_slot' => $desk->cardSlot,
+                                'local_names' => $desk->localNames,
+                                'login_client' => $desk->loginClient,
+                                'plain_editor' => $desk->plainEditor,
+                                'file_copier' => $desk->fileCopier,
+                                'administrator' => $desk->administrator,
+                                'sleeps' => $desk->sleeps,
+                                'restarts' => $desk->restarts,
+                                'hours' => $desk->hours,
+                                'watts' => $desk->watts,
+                            ],
+                    'measured' => $measured === [] ? null : ['on' => $plan->calibration->from] + $measured,
+                    'on' => $so->duty->value,
+                    'used_from' => $so->client,
+                    'room_celsius' => $so->roomCelsius,
+                    'price_per_kwh' => $so->pricePerKilowattHour,
+                    'copy_gb' => $so->copy->count / 1e9,
+                    'down_mbit' => $so->downMegabits,
+                    'up_mbit' => $so->upMegabits,
+                    'battery_wh' => $so->batteryWattHours,
+                    'subscription_a_month' => ($so->subscription->cents ?? 0) / 100,
+                    'daily_gb' => $so->dailyChange->count / 1e9,
+                    'away_days' => $so->awayDays,
+                    'far_down_mbit' => $so->farDownMegabits,
+                    'relay_mbit' => $so->relayMegabits,
+                    'stream_mbit' => $so->streamMegabits,
+                ],
+                fn (mixed $value): bool => $value !== null,
+            ),
+            4,
+            2,
+        );
     }
 
     /** @param  array{name: string, disks: string, usb: string, card_slot: bool, local_names: bool, login_client: bool, plain_editor: bool, file_copier: bool, administrator: bool, sleeps: bool, restarts: bool, hours: int|float, watts: int|float}  $desk */
     private static function desk(array $desk): DeskComputer
     {
-        return new DeskComputer($desk['name'], DeskSystem::from($desk['disks']), $desk['usb'], $desk['card_slot'], $desk['local_names'], $desk['login_client'], $desk['plain_editor'], $desk['file_copier'], $desk['administrator'], $desk['sleeps'], $desk['restarts'], (float) $desk['hours'], (float) $desk['watts']);
+        return new DeskComputer(
+            $desk['name'],
+            DeskSystem::from($desk['disks']),
+            $desk['usb'],
+            $desk['card_slot'],
+            $desk['local_names'],
+            $desk['login_client'],
+            $desk['plain_editor'],
+            $desk['file_copier'],
+            $desk['administrator'],
+            $desk['sleeps'],
+            $desk['restarts'],
+            (float) $desk['hours'],
+            (float) $desk['watts'],
+        );
     }
 
     /** @param  list<string>  $known */
     private static function unknown(string $kind, string $typed, array $known, Place $place): Finding
     {
-        return Finding::stop('plan.unknown_part', "There is no {$kind} “{$typed}” in the catalogue.", 'A plan names entries by their id.', 'Known: '.implode(', ', $known).'.', $place);
+        return Finding::stop(
+            'plan.unknown_part',
+            "There is no {$kind} “{$typed}” in the catalogue.",
+            'A plan names entries by their id.',
+            'Known: '.implode(', ', $known).'.',
+            $place,
+        );
     }
 }

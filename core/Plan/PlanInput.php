@@ -45,15 +45,15 @@ final readonly class PlanInput
         public CardKind $card,
         public Enclosure $case,
         public SmallParts $small,
-        public Circumstances $circumstances = new Circumstances,
+        public Circumstances $circumstances = new Circumstances(),
         public ?Adapter $hub = null,
         public ?Cooling $cooling = null,
         public ?AddOn $addOn = null,
-        public SchoolChoice $schools = new SchoolChoice,
+        public SchoolChoice $schools = new SchoolChoice(),
         public ImageOrigin $imageFrom = ImageOrigin::Author,
         public ?DeskComputer $desk = null,
         public array $along = [],
-        public Calibration $calibration = new Calibration,
+        public Calibration $calibration = new Calibration(),
         public array $plugged = [],
     ) {
     }

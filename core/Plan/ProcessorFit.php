@@ -50,7 +50,10 @@ final readonly class ProcessorFit
             'Speed wanted',
             number_format($this->wanted(), 1, '.', '').' of '.number_format($this->plan->board->speed, 1, '.', ''),
             Source::catalogue('relative speeds, single-core board = 1'),
-            ...array_map(fn (Role $role): Line => Line::given($role->label, (string) $role->speed, 'runs well from this speed on'), $this->plan->roles),
+            ...array_map(
+                fn (Role $role): Line => Line::given($role->label, (string) $role->speed, 'runs well from this speed on'),
+                $this->plan->roles,
+            ),
             ...[
                 Line::computed('together', 'the dearest + half of each other', number_format($this->wanted(), 1, '.', '')),
                 Line::given($this->plan->board->label, (string) $this->plan->board->speed, 'catalogue'),
@@ -65,9 +68,24 @@ final readonly class ProcessorFit
 
         return match ($this->level()) {
             Level::RunsWell => Finding::fine('plan.processor_fits', "Processor: fast enough for {$what}."),
-            Level::RunsSlowly => Finding::warn('plan.processor_slow', ucfirst($what)." on the {$board}: slow.", 'Pages take their time, and long work makes others wait.', 'Choose a faster board.'),
-            Level::Unusable => Finding::stop('plan.processor_weak', ucfirst($what)." on the {$board}: it starts and is unusable.", 'It is several times slower than what the job wants.', 'Choose a faster board.'),
-            Level::DoesNotRun => Finding::stop('plan.processor_too_weak', ucfirst($what)." on the {$board}: it does not run.", 'It is many times slower than what the job wants.', 'Choose a faster board.'),
+            Level::RunsSlowly => Finding::warn(
+                'plan.processor_slow',
+                ucfirst($what)." on the {$board}: slow.",
+                'Pages take their time, and long work makes others wait.',
+                'Choose a faster board.',
+            ),
+            Level::Unusable => Finding::stop(
+                'plan.processor_weak',
+                ucfirst($what)." on the {$board}: it starts and is unusable.",
+                'It is several times slower than what the job wants.',
+                'Choose a faster board.',
+            ),
+            Level::DoesNotRun => Finding::stop(
+                'plan.processor_too_weak',
+                ucfirst($what)." on the {$board}: it does not run.",
+                'It is many times slower than what the job wants.',
+                'Choose a faster board.',
+            ),
         };
     }
 }

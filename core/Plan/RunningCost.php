@@ -32,7 +32,9 @@ final readonly class RunningCost
     {
         $board = $this->plan->board;
 
-        return $board->idle->watts * (1 - self::BUSY_SHARE) + $board->busy->watts * self::BUSY_SHARE + ($this->plan->drive->running->amps ?? 0) * self::DISK_VOLTS;
+        return $board->idle->watts * (1 - self::BUSY_SHARE) +
+            $board->busy->watts * self::BUSY_SHARE +
+            ($this->plan->drive->running->amps ?? 0) * self::DISK_VOLTS;
     }
 
     public function kilowattHours(): float
@@ -55,8 +57,16 @@ final readonly class RunningCost
             'Running cost a year',
             (string) $this->perYear(),
             Source::catalogue('power')->and(Source::commonPractice()),
-            Line::computed('average power', "{$this->plan->board->idle} × ".(1 - self::BUSY_SHARE)." + {$this->plan->board->busy} × ".self::BUSY_SHARE.' + disk', number_format($this->watts(), 1, '.', '').' W'),
-            Line::computed('energy', number_format($this->watts(), 1, '.', '')." W × 8.76 × {$duty->share()}, on {$duty->label()}", number_format($this->kilowattHours(), 1, '.', '').' kWh'),
+            Line::computed(
+                'average power',
+                "{$this->plan->board->idle} × ".(1 - self::BUSY_SHARE)." + {$this->plan->board->busy} × ".self::BUSY_SHARE.' + disk',
+                number_format($this->watts(), 1, '.', '').' W',
+            ),
+            Line::computed(
+                'energy',
+                number_format($this->watts(), 1, '.', '')." W × 8.76 × {$duty->share()}, on {$duty->label()}",
+                number_format($this->kilowattHours(), 1, '.', '').' kWh',
+            ),
             Line::computed('cost', number_format($this->kilowattHours(), 1, '.', '')." kWh × {$price}", (string) $this->perYear()),
         );
     }

@@ -16,10 +16,8 @@ final readonly class SchoolChoice
      * @param  array<string, string>  $chosen  id of a job => id of its school
      * @param  string  $label  as a person reads it
      */
-    public function __construct(
-        public array $chosen = [],
-        public string $label = 'the usual schools',
-    ) {
+    public function __construct(public array $chosen = [], public string $label = 'the usual schools')
+    {
         $this->id = http_build_query($chosen);
     }
 

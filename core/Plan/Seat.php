@@ -37,10 +37,17 @@ final readonly class Seat
     public static function all(PlanInput $plan, array $hosts): array
     {
         return [
-            new self('own', 'a box of its own', PartsList::of($plan)->total(), RunningCost::of($plan)->perYear(), InstallTime::of($plan)->hands(), PlanAnswer::findings($plan)),
+            new self(
+                'own',
+                'a box of its own',
+                PartsList::of($plan)->total(),
+                RunningCost::of($plan)->perYear(),
+                InstallTime::of($plan)->hands(),
+                PlanAnswer::findings($plan),
+            ),
             ...array_values(array_filter(array_map(fn (Host $host): ?self => self::shared($plan, $host), $hosts))),
-            ...($plan->desk === null ? [] : [self::desk($plan)]),
-            ...(count($plan->roles) === 1 && $plan->roles[0]->bought !== null ? [self::bought($plan)] : []),
+            ...$plan->desk === null ? [] : [self::desk($plan)],
+            ...count($plan->roles) === 1 && $plan->roles[0]->bought !== null ? [self::bought($plan)] : [],
         ];
     }
 
@@ -68,7 +75,18 @@ final readonly class Seat
         $known = array_map(self::key(...), PlanAnswer::findings($before)->list);
         $disk = $host->plan->drive === null && $together->drive !== null ? $together->drive->price : Money::of(0);
 
-        return new self('box', $host->name, $disk, Money::of(0), InstallTime::of($plan)->hands(), Findings::of(...array_values(array_filter(PlanAnswer::findings($together)->list, fn (Finding $finding): bool => ! in_array(self::key($finding), $known, true)))));
+        return new self(
+            'box',
+            $host->name,
+            $disk,
+            Money::of(0),
+            InstallTime::of($plan)->hands(),
+            Findings::of(
+                ...array_values(
+                    array_filter(PlanAnswer::findings($together)->list, fn (Finding $finding): bool => ! in_array(self::key($finding), $known, true)),
+                ),
+            ),
+        );
     }
 
     private static function key(Finding $finding): string
@@ -83,12 +101,39 @@ final readonly class Seat
         $always = $plan->circumstances->duty === Duty::AroundTheClock;
         $needed = array_filter($plan->roles, fn (Role $role): bool => $role->servesAll !== '' || $role->facesWorld) !== [];
         $hours = $always ? max(0.0, 24 - $desk->hours) : 0.0;
-        $more = Money::of($desk->watts * $hours * 365.25 / 1000 * $plan->circumstances->pricePerKilowattHour);
+        $more = Money::of((($desk->watts * $hours * 365.25) / 1000) * $plan->circumstances->pricePerKilowattHour);
         $findings = array_filter([
-            $desk->sleeps && $needed ? Finding::stop('plan.desk_sleeps', ucfirst($desk->name).' goes to sleep by itself.', 'The whole house, or whoever is outside, waits for it then.', 'A box of its own, or sleep switched off.') : null,
-            $desk->sleeps && ! $needed ? Finding::warn('plan.desk_sleeps', ucfirst($desk->name).' goes to sleep by itself, in the middle of the job as well.', 'What was running stops without a word.', 'A box of its own, or sleep switched off.') : null,
-            $desk->restarts ? Finding::warn('plan.desk_restarts', ucfirst($desk->name).' restarts by itself for its updates.', 'An existing computer serves only if it never restarts in the middle of the job.', 'A box of its own, or restarts by hand only.') : null,
-            $always && $hours > 0 ? Finding::note('plan.desk_hours', ucfirst($desk->name).' is on '.round($desk->hours).' hours a day now.', "Leaving it on around the clock costs {$more} more a year.") : null,
+            $desk->sleeps && $needed
+                ? Finding::stop(
+                    'plan.desk_sleeps',
+                    ucfirst($desk->name).' goes to sleep by itself.',
+                    'The whole house, or whoever is outside, waits for it then.',
+                    'A box of its own, or sleep switched off.',
+                )
+                : null,
+            $desk->sleeps && ! $needed
+                ? Finding::warn(
+                    'plan.desk_sleeps',
+                    ucfirst($desk->name).' goes to sleep by itself, in the middle of the job as well.',
+                    'What was running stops without a word.',
+                    'A box of its own, or sleep switched off.',
+                )
+                : null,
+            $desk->restarts
+                ? Finding::warn(
+                    'plan.desk_restarts',
+                    ucfirst($desk->name).' restarts by itself for its updates.',
+                    'An existing computer serves only if it never restarts in the middle of the job.',
+                    'A box of its own, or restarts by hand only.',
+                )
+                : null,
+            $always && $hours > 0
+                ? Finding::note(
+                    'plan.desk_hours',
+                    ucfirst($desk->name).' is on '.round($desk->hours).' hours a day now.',
+                    "Leaving it on around the clock costs {$more} more a year.",
+                )
+                : null,
         ]);
 
         return new self('desk', $desk->name, Money::of(0), $more, InstallTime::of($plan)->hands(), Findings::of(...array_values($findings)));
@@ -99,6 +144,13 @@ final readonly class Seat
         $bought = $plan->roles[0]->bought ?? throw new \LogicException('Nothing to be bought for this job.');
         $year = Money::of($bought->power->kilowattHoursPerYear() * $plan->circumstances->duty->share() * $plan->circumstances->pricePerKilowattHour);
 
-        return new self('bought', $bought->label, $bought->price, $year, $bought->hands, Findings::of(Finding::note('plan.bought', ucfirst($bought->risk).'.', 'Least work, and least to learn.')));
+        return new self(
+            'bought',
+            $bought->label,
+            $bought->price,
+            $year,
+            $bought->hands,
+            Findings::of(Finding::note('plan.bought', ucfirst($bought->risk).'.', 'Least work, and least to learn.')),
+        );
     }
 }

@@ -60,9 +60,18 @@ final readonly class Shelf
         }
 
         return [
-            'board' => array_values($this->boards), 'supply' => array_values($this->supplies), 'cable' => array_values($this->cables), 'drive' => array_values($this->drives),
-            'link' => LinkKind::cases(), 'image' => array_values($this->images), 'card' => array_values($this->cards), 'case' => array_values($this->cases),
-            'hub' => $this->small->hubs(), 'cooling' => array_values($this->coolings), 'addOn' => array_values($this->addOns), 'schools' => $schools,
+            'board' => array_values($this->boards),
+            'supply' => array_values($this->supplies),
+            'cable' => array_values($this->cables),
+            'drive' => array_values($this->drives),
+            'link' => LinkKind::cases(),
+            'image' => array_values($this->images),
+            'card' => array_values($this->cards),
+            'case' => array_values($this->cases),
+            'hub' => $this->small->hubs(),
+            'cooling' => array_values($this->coolings),
+            'addOn' => array_values($this->addOns),
+            'schools' => $schools,
         ];
     }
 }

@@ -28,7 +28,11 @@ final readonly class SpaceFit
 
     public function needed(): Bytes
     {
-        return array_reduce($this->plan->roles, fn (Bytes $sum, Role $role): Bytes => $sum->plus($this->plan->school($role)->disk), $this->plan->image->unpacked->plus(Bytes::giga(self::AIR_GIGABYTES)));
+        return array_reduce(
+            $this->plan->roles,
+            fn (Bytes $sum, Role $role): Bytes => $sum->plus($this->plan->school($role)->disk),
+            $this->plan->image->unpacked->plus(Bytes::giga(self::AIR_GIGABYTES)),
+        );
     }
 
     public function finding(): Finding
@@ -36,7 +40,12 @@ final readonly class SpaceFit
         $card = $this->plan->card;
 
         return $this->needed()->isMoreThan($card->capacity)
-            ? Finding::stop('plan.card_too_small', "The card holds {$card->capacity->decimal()}, and {$this->needed()->decimal()} are needed.", 'A full card stops updates first and everything else after.', 'Take a larger card.')
+            ? Finding::stop(
+                'plan.card_too_small',
+                "The card holds {$card->capacity->decimal()}, and {$this->needed()->decimal()} are needed.",
+                'A full card stops updates first and everything else after.',
+                'Take a larger card.',
+            )
             : Finding::fine('plan.card_holds', "Room on the card: {$this->needed()->decimal()} of {$card->capacity->decimal()}.");
     }
 
@@ -48,7 +57,10 @@ final readonly class SpaceFit
             "{$this->needed()->decimal()} of {$this->plan->card->capacity->decimal()}",
             Source::catalogue('image and schools')->and(Source::commonPractice()),
             Line::given('image, unpacked', $this->plan->image->unpacked->decimal(), 'catalogue'),
-            ...array_map(fn (Role $role): Line => Line::given($role->label, $this->plan->school($role)->disk->decimal(), $this->plan->school($role)->label), $this->plan->roles),
+            ...array_map(
+                fn (Role $role): Line => Line::given($role->label, $this->plan->school($role)->disk->decimal(), $this->plan->school($role)->label),
+                $this->plan->roles,
+            ),
             ...[Line::given('updates and logs', Bytes::giga(self::AIR_GIGABYTES)->decimal(), 'common practice')],
         );
     }

@@ -41,10 +41,15 @@ final readonly class TunnelRate
 
     public function finding(): Finding
     {
-        $megabits = round($this->rate()->bytesPerSecond * 8 / 1e6, 1);
+        $megabits = round(($this->rate()->bytesPerSecond * 8) / 1e6, 1);
 
         return $this->processorLimits()
-            ? Finding::note('plan.tunnel_processor', "Through the tunnel: {$megabits} Mb/s; the processor is the limit.", "The line's upload would carry {$this->line()}.", 'A faster board, if that matters.')
+            ? Finding::note(
+                'plan.tunnel_processor',
+                "Through the tunnel: {$megabits} Mb/s; the processor is the limit.",
+                "The line's upload would carry {$this->line()}.",
+                'A faster board, if that matters.',
+            )
             : Finding::fine('plan.tunnel_rate', "Through the tunnel: {$megabits} Mb/s; the line's upload is the limit.");
     }
 
@@ -58,7 +63,11 @@ final readonly class TunnelRate
             (string) $this->rate(),
             Source::catalogue('processor cost')->and(Source::commonPractice()),
             Line::computed('upload', "{$this->plan->circumstances->upMegabits} Mb/s ÷ 8 × ".self::PAYLOAD, (string) $this->line()),
-            Line::computed('processor', "1000 ms ÷ (2 × {$processor->networkMsPerMegabyte} + {$processor->serveMsPerMegabyte} ÷ 2) ms", (string) self::ofProcessor($processor)),
+            Line::computed(
+                'processor',
+                "1000 ms ÷ (2 × {$processor->networkMsPerMegabyte} + {$processor->serveMsPerMegabyte} ÷ 2) ms",
+                (string) self::ofProcessor($processor),
+            ),
         );
     }
 

@@ -17,10 +17,26 @@ final readonly class Usage
         $duty = $plan->circumstances->duty;
         foreach ($plan->roles as $role) {
             if (! in_array($client, $role->clients, true)) {
-                $findings = $findings->and([Finding::warn('plan.client_not_served', ucfirst($role->label)." is not used from a {$client}.", 'What you want to use it from decides the job, before any part: it serves '.implode(', ', $role->clients).'.', 'Choose another job or another way of using it.')]);
+                $findings = $findings->and([
+                    Finding::warn(
+                        'plan.client_not_served',
+                        ucfirst($role->label)." is not used from a {$client}.",
+                        'What you want to use it from decides the job, before any part: it serves '.implode(', ', $role->clients).'.',
+                        'Choose another job or another way of using it.',
+                    ),
+                ]);
             }
             if ($duty !== Duty::AroundTheClock && ($role->servesAll !== '' || $role->facesWorld)) {
-                $findings = $findings->and([Finding::warn('plan.not_always_on', ucfirst($role->label)." on a box that is on {$duty->label()} only.", $role->servesAll !== '' ? "Whenever it is off, the house is without {$role->servesAll}." : 'Whoever is outside cannot know when it is there.', 'Let it run around the clock, or give the job to a box that does.')]);
+                $findings = $findings->and([
+                    Finding::warn(
+                        'plan.not_always_on',
+                        ucfirst($role->label)." on a box that is on {$duty->label()} only.",
+                        $role->servesAll !== ''
+                            ? "Whenever it is off, the house is without {$role->servesAll}."
+                            : 'Whoever is outside cannot know when it is there.',
+                        'Let it run around the clock, or give the job to a box that does.',
+                    ),
+                ]);
             }
         }
 

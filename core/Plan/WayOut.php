@@ -14,13 +14,8 @@ final readonly class WayOut
      * @param  list<string>  $leaves  what still stops or warns with it
      * @param  int  $notes  how many notes the changed plan has
      */
-    public function __construct(
-        public PlanInput $plan,
-        public array $changes,
-        public int $cents,
-        public array $leaves,
-        public int $notes,
-    ) {
+    public function __construct(public PlanInput $plan, public array $changes, public int $cents, public array $leaves, public int $notes)
+    {
     }
 
     /** "costs 4.00 more", "saves 23.00" or "costs no more". */
@@ -38,6 +33,16 @@ final readonly class WayOut
     /** "Supply, 5.1 V 3 A, and Usual cable, 24 AWG, 1 m" */
     public function sentence(): string
     {
-        return implode(', and ', array_map(fn (mixed $part): string => $part instanceof LinkKind ? $part->label() : (is_object($part) && isset($part->label) ? (string) $part->label : 'no disk'), $this->changes));
+        return implode(
+            ', and ',
+            array_map(
+                fn (mixed $part): string => $part instanceof LinkKind
+                    ? $part->label()
+                    : (is_object($part) && isset($part->label)
+                        ? (string) $part->label
+                        : 'no disk'),
+                $this->changes,
+            ),
+        );
     }
 }

@@ -47,7 +47,13 @@ final readonly class WaysOut
             if (count($changes) === 1) {
                 $alone[$keys[0]] = true;
             }
-            $ways[] = new WayOut($changed, $changes, PartsList::of($changed)->total()->cents - $cost, array_map(fn (Finding $finding): string => $finding->found, $left), self::notes($changed));
+            $ways[] = new WayOut(
+                $changed,
+                $changes,
+                PartsList::of($changed)->total()->cents - $cost,
+                array_map(fn (Finding $finding): string => $finding->found, $left),
+                self::notes($changed),
+            );
         }
 
         return $least < $now ? self::cheapest($ways) : [];
@@ -102,11 +108,13 @@ final readonly class WaysOut
 
     private static function key(string $name, mixed $part): string
     {
-        return $name.' '.match (true) {
-            $part instanceof LinkKind => $part->value,
-            is_object($part) && isset($part->id) => $part->id,
-            default => '',
-        };
+        return $name.
+            ' '.
+            match (true) {
+                $part instanceof LinkKind => $part->value,
+                is_object($part) && isset($part->id) => $part->id,
+                default => '',
+            };
     }
 
     /**
@@ -124,7 +132,15 @@ final readonly class WaysOut
      */
     private static function cheapest(array $ways): array
     {
-        usort($ways, fn (WayOut $a, WayOut $b): int => [$a->cents, count($a->changes), $a->notes, -$a->plan->image->year] <=> [$b->cents, count($b->changes), $b->notes, -$b->plan->image->year]);
+        usort(
+            $ways,
+            fn (WayOut $a, WayOut $b): int => [$a->cents, count($a->changes), $a->notes, -$a->plan->image->year] <=> [
+                $b->cents,
+                count($b->changes),
+                $b->notes,
+                -$b->plan->image->year,
+            ],
+        );
 
         return array_slice($ways, 0, self::OFFERED);
     }

@@ -30,10 +30,26 @@ final readonly class PortTable
         foreach ($held as $same) {
             $first = $same[0];
             if (count($same) > 1) {
-                $findings = $findings->and([Finding::stop('ports.clash', "On {$first->box}, ".implode(' and ', array_map(fn (PortUse $u): string => $u->purpose, $same))." both want {$first->protocol->value} {$first->port->number}.", 'One address, protocol and port can be held once; the second service does not start.', 'Move one of them to another port.')]);
+                $findings = $findings->and([
+                    Finding::stop(
+                        'ports.clash',
+                        "On {$first->box}, ".
+                            implode(' and ', array_map(fn (PortUse $u): string => $u->purpose, $same)).
+                            " both want {$first->protocol->value} {$first->port->number}.",
+                        'One address, protocol and port can be held once; the second service does not start.',
+                        'Move one of them to another port.',
+                    ),
+                ]);
             }
             if ($first->protocol->value === 'tcp' && $first->port->number >= self::EPHEMERAL_FIRST && $first->port->number <= self::EPHEMERAL_LAST) {
-                $findings = $findings->and([Finding::note('ports.ephemeral', "{$first->port->number} on {$first->box} lies where the system picks ports for outgoing connections.", 'Now and then the service finds its port taken when it starts.', 'Set net.ipv4.ip_local_reserved_ports='.$first->port->number.', or choose one below 32768.')]);
+                $findings = $findings->and([
+                    Finding::note(
+                        'ports.ephemeral',
+                        "{$first->port->number} on {$first->box} lies where the system picks ports for outgoing connections.",
+                        'Now and then the service finds its port taken when it starts.',
+                        'Set net.ipv4.ip_local_reserved_ports='.$first->port->number.', or choose one below 32768.',
+                    ),
+                ]);
             }
         }
 

@@ -10,11 +10,7 @@ use Burrow\Net\Protocol;
 /** A port that a service of a box holds. */
 final readonly class PortUse
 {
-    public function __construct(
-        public string $box,
-        public Port $port,
-        public Protocol $protocol,
-        public string $purpose,
-    ) {
+    public function __construct(public string $box, public Port $port, public Protocol $protocol, public string $purpose)
+    {
     }
 }

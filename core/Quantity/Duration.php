@@ -55,7 +55,7 @@ final readonly class Duration
             return $minutes.' min';
         }
         if ($minutes < 48 * 60) {
-            return intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.($minutes % 60).' min');
+            return intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.$minutes % 60 .' min');
         }
 
         return (int) round($minutes / 1440).' days';

@@ -30,7 +30,7 @@ final readonly class Rate
 
     public static function megabitsPerSecond(float $rate): self
     {
-        return self::bytesPerSecond($rate * 1e6 / 8);
+        return self::bytesPerSecond(($rate * 1e6) / 8);
     }
 
     public function times(float $factor): self

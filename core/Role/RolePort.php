@@ -10,11 +10,7 @@ use Burrow\Net\Protocol;
 /** A port a job listens on, with what it is for and whether it may ever be reached from outside. */
 final readonly class RolePort
 {
-    public function __construct(
-        public Port $port,
-        public Protocol $protocol,
-        public string $purpose,
-        public bool $mayFaceWorld,
-    ) {
+    public function __construct(public Port $port, public Protocol $protocol, public string $purpose, public bool $mayFaceWorld)
+    {
     }
 }

@@ -30,8 +30,26 @@ final readonly class RoleReader
             speed: (float) $entry['needs']['speed'],
             bits: $entry['needs']['bits'],
             writesPerDay: Bytes::giga($entry['needs']['writes_gb_day']),
-            peripherals: array_map(fn (array $one): Peripheral => new Peripheral($one['what'], $one['plug'], Amps::of($one['amps']), $one['feeds_back'] ?? false), $entry['needs']['peripherals'] ?? []),
-            schools: array_map(fn (array $one): School => new School($one['id'], $one['label'], Duration::minutes($one['hands_min']), Duration::minutes($one['wait_min']), Bytes::giga($one['disk_gb']), $one['update'], $one['risk'], $one['bits'] ?? 32, Bytes::mebi($one['memory_mib'] ?? 0), $one['maturity'] ?? '', $one['way_out'] ?? ''), $entry['schools']),
+            peripherals: array_map(
+                fn (array $one): Peripheral => new Peripheral($one['what'], $one['plug'], Amps::of($one['amps']), $one['feeds_back'] ?? false),
+                $entry['needs']['peripherals'] ?? [],
+            ),
+            schools: array_map(
+                fn (array $one): School => new School(
+                    $one['id'],
+                    $one['label'],
+                    Duration::minutes($one['hands_min']),
+                    Duration::minutes($one['wait_min']),
+                    Bytes::giga($one['disk_gb']),
+                    $one['update'],
+                    $one['risk'],
+                    $one['bits'] ?? 32,
+                    Bytes::mebi($one['memory_mib'] ?? 0),
+                    $one['maturity'] ?? '',
+                    $one['way_out'] ?? '',
+                ),
+                $entry['schools'],
+            ),
             verify: $entry['verify'],
             heavy: $entry['heavy'] ?? false,
             restarts: $entry['restarts'] ?? false,
@@ -40,7 +58,15 @@ final readonly class RoleReader
             syncs: $entry['syncs'] ?? false,
             facesWorld: $entry['faces_world'],
             cadenceDays: $entry['cadence_days'],
-            ports: array_map(fn (array $port): RolePort => new RolePort(Port::of($port['port']), Protocol::from($port['protocol']), $port['purpose'], $port['may_face_world']), $entry['ports']),
+            ports: array_map(
+                fn (array $port): RolePort => new RolePort(
+                    Port::of($port['port']),
+                    Protocol::from($port['protocol']),
+                    $port['purpose'],
+                    $port['may_face_world'],
+                ),
+                $entry['ports'],
+            ),
             packages: $entry['packages'] ?? [],
             steps: $this->steps($entry['playbook'] ?? []),
             backUp: $entry['back_up'],
@@ -49,7 +75,15 @@ final readonly class RoleReader
             networkMegabits: (float) ($entry['needs']['network_mbit'] ?? 0),
             addOn: $entry['needs']['addon'] ?? '',
             screen: $entry['screen'] ?? false,
-            bought: isset($entry['bought']) ? new Bought($entry['bought']['label'], Money::of($entry['bought']['price']), Watts::of($entry['bought']['watts']), Duration::minutes($entry['bought']['hands_min']), $entry['bought']['risk']) : null,
+            bought: isset($entry['bought'])
+                ? new Bought(
+                    $entry['bought']['label'],
+                    Money::of($entry['bought']['price']),
+                    Watts::of($entry['bought']['watts']),
+                    Duration::minutes($entry['bought']['hands_min']),
+                    $entry['bought']['risk'],
+                )
+                : null,
         );
     }
 

@@ -7,12 +7,8 @@ namespace Burrow\Sheet;
 /** Where a finding points: a form field, or a file with its line and column (both counted from 1). */
 final readonly class Place
 {
-    private function __construct(
-        public ?string $field,
-        public ?string $file,
-        public ?int $line,
-        public ?int $column = null,
-    ) {
+    private function __construct(public ?string $field, public ?string $file, public ?int $line, public ?int $column = null)
+    {
     }
 
     public static function field(string $name): self

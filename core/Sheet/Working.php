@@ -10,13 +10,8 @@ use JsonSerializable;
 final readonly class Working implements JsonSerializable
 {
     /** @param  list<Line>  $lines */
-    private function __construct(
-        public string $code,
-        public string $title,
-        public array $lines,
-        public string $result,
-        public Source $source,
-    ) {
+    private function __construct(public string $code, public string $title, public array $lines, public string $result, public Source $source)
+    {
     }
 
     public static function of(string $code, string $title, string $result, Source $source, Line ...$lines): self

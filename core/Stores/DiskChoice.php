@@ -15,10 +15,8 @@ final readonly class DiskChoice
     /** Sold and real capacity differ by a few per cent at most. */
     private const TOLERANCE = 0.08;
 
-    private function __construct(
-        public ?BlockDevice $disk,
-        public Findings $findings,
-    ) {
+    private function __construct(public ?BlockDevice $disk, public Findings $findings)
+    {
     }
 
     /**
@@ -38,15 +36,29 @@ final readonly class DiskChoice
             }
         }
         if (count($candidates) !== 1) {
-            $what = $candidates === [] ? 'No disk in the list can be the store.' : 'More than one disk could be the store: '.implode(', ', array_map(fn (BlockDevice $d): string => $d->name, $candidates)).'.';
+            $what =
+                $candidates === []
+                    ? 'No disk in the list can be the store.'
+                    : 'More than one disk could be the store: '.implode(', ', array_map(fn (BlockDevice $d): string => $d->name, $candidates)).'.';
 
-            return new self(null, Findings::of(Finding::stop('stores.disk_in_doubt', $what, 'Wiping the wrong one cannot be undone, so none is named.', $candidates === [] ? 'Plug the disk in, wait ten seconds and list again.' : 'Unplug all but the one and list again.'))->and($kept));
+            return new self(
+                null,
+                Findings::of(
+                    Finding::stop(
+                        'stores.disk_in_doubt',
+                        $what,
+                        'Wiping the wrong one cannot be undone, so none is named.',
+                        $candidates === [] ? 'Plug the disk in, wait ten seconds and list again.' : 'Unplug all but the one and list again.',
+                    ),
+                )->and($kept),
+            );
         }
         $disk = $candidates[0];
         $holds = $disk->fileSystems === [] ? 'It is empty.' : 'It holds: '.implode(', ', $disk->fileSystems).'. All of that would be gone.';
-        $finding = $disk->fileSystems === []
-            ? Finding::fine('stores.disk_chosen', self::name($disk), $holds)
-            : Finding::warn('stores.disk_not_empty', self::name($disk), $holds, 'Look at it on another computer first if you do not know it.');
+        $finding =
+            $disk->fileSystems === []
+                ? Finding::fine('stores.disk_chosen', self::name($disk), $holds)
+                : Finding::warn('stores.disk_not_empty', self::name($disk), $holds, 'Look at it on another computer first if you do not know it.');
 
         return new self($disk, Findings::of($finding)->and($kept));
     }

@@ -15,10 +15,8 @@ use InvalidArgumentException;
 final readonly class FstabLine
 {
     /** @throws InvalidArgumentException for a UUID or mount point that is none */
-    public function __construct(
-        private string $uuid,
-        private string $mountPoint,
-    ) {
+    public function __construct(private string $uuid, private string $mountPoint)
+    {
         if (preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $uuid) !== 1) {
             throw new InvalidArgumentException("Not the UUID of a file system: {$uuid}.");
         }

@@ -10,11 +10,8 @@ use InvalidArgumentException;
 final readonly class SmbShare
 {
     /** @throws InvalidArgumentException for a name, path or user that the file cannot hold, or a share named like its user */
-    public function __construct(
-        private string $name,
-        private string $path,
-        private string $user,
-    ) {
+    public function __construct(private string $name, private string $path, private string $user)
+    {
         if (preg_match('/^[A-Za-z0-9][A-Za-z0-9_ -]{0,31}$/D', $name) !== 1 || in_array(strtolower($name), ['global', 'homes', 'printers'], true)) {
             throw new InvalidArgumentException("Not a name for a share: {$name}.");
         }

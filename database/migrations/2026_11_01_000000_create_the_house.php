@@ -191,7 +191,27 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['failed_jobs', 'jobs', 'measurements', 'drawer_parts', 'plans', 'catalogue_entries', 'journal_entries', 'run_steps', 'runs', 'stores', 'openings', 'services', 'box_dependencies', 'box_jobs', 'boxes', 'networks', 'users'] as $table) {
+        foreach (
+            [
+                'failed_jobs',
+                'jobs',
+                'measurements',
+                'drawer_parts',
+                'plans',
+                'catalogue_entries',
+                'journal_entries',
+                'run_steps',
+                'runs',
+                'stores',
+                'openings',
+                'services',
+                'box_dependencies',
+                'box_jobs',
+                'boxes',
+                'networks',
+                'users',
+            ] as $table
+        ) {
             Schema::dropIfExists($table);
         }
     }

@@ -36,22 +36,116 @@ class DemoSeeder extends Seeder
         User::query()->create(['name' => 'warden', 'password' => 'thistledown-demo', 'role' => 'keeper']);
         User::query()->create(['name' => 'desk', 'password' => 'reading-room-demo', 'role' => 'guest']);
         $network = Network::query()->create([
-            'name' => 'Thistledown Seed Library', 'prefix' => '172.22.8.0/24', 'router' => '172.22.8.1', 'pool_first' => '172.22.8.100', 'pool_last' => '172.22.8.199',
-            'domain' => 'thistledown.home.arpa', 'wan' => '203.0.113.27', 'time_zone' => 'Europe/London', 'country' => 'GB', 'ssids' => "Thistledown\nThistledown reading room",
+            'name' => 'Thistledown Seed Library',
+            'prefix' => '172.22.8.0/24',
+            'router' => '172.22.8.1',
+            'pool_first' => '172.22.8.100',
+            'pool_last' => '172.22.8.199',
+            'domain' => 'thistledown.home.arpa',
+            'wan' => '203.0.113.27',
+            'time_zone' => 'Europe/London',
+            'country' => 'GB',
+            'ssids' => "Thistledown\nThistledown reading room",
         ]);
         $boxes = collect(self::BOXES)->map(fn (array $spec, string $name): Box => $this->box($network, $name, ...$spec))->all();
         $boxes['seedpress']->update(['silent_since' => now()->subHours(3), 'answered_at' => now()->subHours(3)]);
-        JournalEntry::query()->create(['network_id' => $network->id, 'box_id' => $boxes['seedpress']->id, 'kind' => 'silent', 'text' => 'seedpress fell silent.', 'by' => 'the burrow itself', 'at' => now()->subHours(3)]);
-        Opening::query()->create(['box_id' => $boxes['culvert']->id, 'outside_port' => 51944, 'inside_port' => 51944, 'protocol' => 'udp', 'purpose' => 'tunnel', 'reason' => 'The warden looks at the greenhouse from home.', 'review_on' => now()->addMonths(4)]);
-        Store::query()->create(['box_id' => $boxes['larder']->id, 'label' => 'store', 'serial' => 'SEED000002', 'bytes' => 500000000000, 'uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7', 'mount_point' => '/srv/store', 'share' => 'store']);
+        JournalEntry::query()->create([
+            'network_id' => $network->id,
+            'box_id' => $boxes['seedpress']->id,
+            'kind' => 'silent',
+            'text' => 'seedpress fell silent.',
+            'by' => 'the burrow itself',
+            'at' => now()->subHours(3),
+        ]);
+        Opening::query()->create([
+            'box_id' => $boxes['culvert']->id,
+            'outside_port' => 51944,
+            'inside_port' => 51944,
+            'protocol' => 'udp',
+            'purpose' => 'tunnel',
+            'reason' => 'The warden looks at the greenhouse from home.',
+            'review_on' => now()->addMonths(4),
+        ]);
+        Store::query()->create([
+            'box_id' => $boxes['larder']->id,
+            'label' => 'store',
+            'serial' => 'SEED000002',
+            'bytes' => 500000000000,
+            'uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7',
+            'mount_point' => '/srv/store',
+            'share' => 'store',
+        ]);
         Dependency::query()->create(['box_id' => $boxes['lantern']->id, 'on_box_id' => $boxes['larder']->id, 'what' => 'files']);
         Dependency::query()->create(['box_id' => $boxes['culvert']->id, 'on_box_id' => $boxes['sieve']->id, 'what' => 'names']);
-        Desk::query()->create(['name' => 'the reading room desk', 'system' => 'lsblk', 'usb_plug' => 'USB-A', 'card_slot' => false, 'local_names' => true, 'login_client' => true, 'plain_editor' => true, 'file_copier' => true, 'administrator' => true, 'sleeps' => true, 'restarts' => false, 'hours' => 7, 'watts' => 28]);
-        Desk::query()->create(['name' => 'the fair-day laptop', 'system' => 'get-disk', 'usb_plug' => 'USB-C', 'card_slot' => true, 'local_names' => false, 'login_client' => true, 'plain_editor' => false, 'file_copier' => true, 'administrator' => false, 'sleeps' => true, 'restarts' => true, 'hours' => 2, 'watts' => 9]);
-        $image = ImageRecord::query()->create(['label' => 'plain server, autumn', 'kind' => 'server-64', 'version' => '2026-10', 'packed_bytes' => 520000000, 'unpacked_bytes' => 2750000000, 'sha256' => hash('sha256', 'thistledown'), 'origin' => 'author', 'checked_at' => now()->subDays(20)]);
-        Medium::query()->create(['label' => 'LARDER-1', 'kind' => 'card', 'serial' => '0x4b1e7700', 'bytes' => 31914983424, 'purpose' => 'larder starts from it', 'image_record_id' => $image->id, 'box_id' => $boxes['larder']->id, 'may_be_wiped' => false, 'place' => 'in larder']);
-        Medium::query()->create(['label' => 'SPARE-2', 'kind' => 'card', 'serial' => '0x4b1e7702', 'bytes' => 31914983424, 'purpose' => 'spare', 'may_be_wiped' => true, 'place' => 'tin on the reading room shelf']);
-        Medium::query()->create(['label' => 'SEED SCANS 2024', 'kind' => 'drive', 'serial' => 'SEEDSCANS24', 'bytes' => 2000398934016, 'purpose' => 'the second copy of the seed scans', 'may_be_wiped' => false, 'place' => 'office drawer']);
+        Desk::query()->create([
+            'name' => 'the reading room desk',
+            'system' => 'lsblk',
+            'usb_plug' => 'USB-A',
+            'card_slot' => false,
+            'local_names' => true,
+            'login_client' => true,
+            'plain_editor' => true,
+            'file_copier' => true,
+            'administrator' => true,
+            'sleeps' => true,
+            'restarts' => false,
+            'hours' => 7,
+            'watts' => 28,
+        ]);
+        Desk::query()->create([
+            'name' => 'the fair-day laptop',
+            'system' => 'get-disk',
+            'usb_plug' => 'USB-C',
+            'card_slot' => true,
+            'local_names' => false,
+            'login_client' => true,
+            'plain_editor' => false,
+            'file_copier' => true,
+            'administrator' => false,
+            'sleeps' => true,
+            'restarts' => true,
+            'hours' => 2,
+            'watts' => 9,
+        ]);
+        $image = ImageRecord::query()->create([
+            'label' => 'plain server, autumn',
+            'kind' => 'server-64',
+            'version' => '2026-10',
+            'packed_bytes' => 520000000,
+            'unpacked_bytes' => 2750000000,
+            'sha256' => hash('sha256', 'thistledown'),
+            'origin' => 'author',
+            'checked_at' => now()->subDays(20),
+        ]);
+        Medium::query()->create([
+            'label' => 'LARDER-1',
+            'kind' => 'card',
+            'serial' => '0x4b1e7700',
+            'bytes' => 31914983424,
+            'purpose' => 'larder starts from it',
+            'image_record_id' => $image->id,
+            'box_id' => $boxes['larder']->id,
+            'may_be_wiped' => false,
+            'place' => 'in larder',
+        ]);
+        Medium::query()->create([
+            'label' => 'SPARE-2',
+            'kind' => 'card',
+            'serial' => '0x4b1e7702',
+            'bytes' => 31914983424,
+            'purpose' => 'spare',
+            'may_be_wiped' => true,
+            'place' => 'tin on the reading room shelf',
+        ]);
+        Medium::query()->create([
+            'label' => 'SEED SCANS 2024',
+            'kind' => 'drive',
+            'serial' => 'SEEDSCANS24',
+            'bytes' => 2000398934016,
+            'purpose' => 'the second copy of the seed scans',
+            'may_be_wiped' => false,
+            'place' => 'office drawer',
+        ]);
         Measurement::query()->create(['box_id' => $boxes['larder']->id, 'megabytes' => 104, 'idle' => 0.71]);
         Measurement::query()->create(['box_id' => $boxes['larder']->id, 'board_celsius' => 69, 'room_celsius' => 22]);
     }
@@ -60,17 +154,52 @@ class DemoSeeder extends Seeder
     private function box(Network $network, string $name, string $role, string $board, int $number, int $days, array $ports): Box
     {
         $box = Box::query()->create([
-            'network_id' => $network->id, 'name' => $name, 'stage' => Box::IN_SERVICE, 'board' => $board, 'supply' => $board === 'flint' ? 'supply-3a' : 'supply-2a5',
-            'cable' => 'usual-1m', 'fed_by' => ['sieve' => 'the strip behind the desk', 'larder' => 'the strip behind the desk', 'lantern' => 'the reading room switch', 'seedpress' => 'the workshop switch'][$name] ?? null, 'drive' => in_array($name, ['larder', 'lantern'], true) ? 'ssd-500' : null, 'image' => ['pebble' => 'server-32'][$board] ?? ($role === 'print-host' ? 'server-64-2023' : 'server-64'), 'link' => $board === 'pebble' ? 'wireless' : 'wired',
-            'address' => "172.22.8.{$number}", 'mac' => sprintf('02:4b:1e:77:00:%02x', $number), 'pinned_at' => now()->subDays(200), 'user' => 'warden', 'login' => 'key',
-            'on_bench' => true, 'answered_at' => now(), 'in_service_at' => now()->subDays(200 - $number), 'updated_system_at' => now()->subDays($days), 'card_written_at' => now()->subDays(201 - $number),
+            'network_id' => $network->id,
+            'name' => $name,
+            'stage' => Box::IN_SERVICE,
+            'board' => $board,
+            'supply' => $board === 'flint' ? 'supply-3a' : 'supply-2a5',
+            'cable' => 'usual-1m',
+            'fed_by' => [
+                'sieve' => 'the strip behind the desk',
+                'larder' => 'the strip behind the desk',
+                'lantern' => 'the reading room switch',
+                'seedpress' => 'the workshop switch',
+            ][$name] ?? null,
+            'drive' => in_array($name, ['larder', 'lantern'], true) ? 'ssd-500' : null,
+            'image' => ['pebble' => 'server-32'][$board] ?? ($role === 'print-host' ? 'server-64-2023' : 'server-64'),
+            'link' => $board === 'pebble' ? 'wireless' : 'wired',
+            'address' => "172.22.8.{$number}",
+            'mac' => sprintf('02:4b:1e:77:00:%02x', $number),
+            'pinned_at' => now()->subDays(200),
+            'user' => 'warden',
+            'login' => 'key',
+            'on_bench' => true,
+            'answered_at' => now(),
+            'in_service_at' => now()->subDays(200 - $number),
+            'updated_system_at' => now()->subDays($days),
+            'card_written_at' => now()->subDays(201 - $number),
         ]);
         $box->jobs()->create(['role' => $role]);
         foreach ([['22', 'tcp', 'remote login'], ...$ports] as [$port, $protocol, $purpose]) {
-            Service::query()->create(['box_id' => $box->id, 'port' => (int) $port, 'protocol' => $protocol, 'purpose' => $purpose, 'state' => $protocol !== 'tcp' ? null : ($name === 'seedpress' ? 'silent' : 'open'), 'looked_at' => $protocol === 'tcp' ? now() : null]);
+            Service::query()->create([
+                'box_id' => $box->id,
+                'port' => (int) $port,
+                'protocol' => $protocol,
+                'purpose' => $purpose,
+                'state' => $protocol !== 'tcp' ? null : ($name === 'seedpress' ? 'silent' : 'open'),
+                'looked_at' => $protocol === 'tcp' ? now() : null,
+            ]);
         }
         foreach ([['in service', 200 - $number, "{$name} is in service."], ['update', $days, 'System brought up to date.']] as [$kind, $ago, $text]) {
-            JournalEntry::query()->create(['network_id' => $network->id, 'box_id' => $box->id, 'kind' => $kind, 'text' => $text, 'by' => 'warden', 'at' => now()->subDays($ago)]);
+            JournalEntry::query()->create([
+                'network_id' => $network->id,
+                'box_id' => $box->id,
+                'kind' => $kind,
+                'text' => $text,
+                'by' => 'warden',
+                'at' => now()->subDays($ago),
+            ]);
         }
 
         return $box;

@@ -1,2 +1,13 @@
 <!doctype html>
-<html lang="en"><head><meta charset="utf-8"><title>Blank · Keen Burrow</title></head><body><p>{{ auth()->user()->name }}</p></body></html>
+<html lang="en">
+
+<head>
+    <meta charset="utf-8">
+    <title>Blank · Keen Burrow</title>
+</head>
+
+<body>
+    <p>{{ auth()->user()->name }}</p>
+</body>
+
+</html>

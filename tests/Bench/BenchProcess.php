@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Bench;
 
 use RuntimeException;
+use Tests\Door;
 
 /** A bench of the test's own: its own state, its own ports, and a very fast clock. */
 final class BenchProcess
@@ -33,7 +34,11 @@ final class BenchProcess
         if (file_exists($this->socket())) {
             unlink($this->socket());
         }
-        $process = proc_open([PHP_BINARY, 'bench/serve.php', "--state={$this->folder}/state.json", "--socket={$this->socket()}", '--offset='.self::OFFSET], [['file', '/dev/null', 'r'], ['file', "{$this->folder}/log", 'a'], ['file', "{$this->folder}/log", 'a']], $pipes);
+        $process = proc_open(
+            [PHP_BINARY, 'bench/serve.php', "--state={$this->folder}/state.json", "--socket={$this->socket()}", '--offset='.self::OFFSET],
+            [['file', '/dev/null', 'r'], ['file', "{$this->folder}/log", 'a'], ['file', "{$this->folder}/log", 'a']],
+            $pipes,
+        );
         $this->process = is_resource($process) ? $process : throw new RuntimeException('The bench did not start.');
         $this->until(fn (): bool => file_exists($this->socket()));
     }
@@ -66,7 +71,15 @@ final class BenchProcess
     /** Puts a card into a new board of the name "b" and switches it on. */
     public function boot(array $files, int $networkAfter = 30): void
     {
-        $this->ask(['do' => 'insert', 'board' => 'b', 'mac' => '02:4b:1e:90:00:07', 'class' => 'Flint', 'network_after' => $networkAfter, 'files' => (object) $files, 'disk' => ['bytes' => 500000000000, 'serial' => 'SEED000007']]);
+        $this->ask([
+            'do' => 'insert',
+            'board' => 'b',
+            'mac' => '02:4b:1e:90:00:07',
+            'class' => 'Flint',
+            'network_after' => $networkAfter,
+            'files' => (object) $files,
+            'disk' => ['bytes' => 500000000000, 'serial' => 'SEED000007'],
+        ]);
         $this->ask(['do' => 'power', 'board' => 'b', 'on' => true]);
     }
 
@@ -83,9 +96,7 @@ final class BenchProcess
 
     public function isOpen(string $address, int $port): bool
     {
-        $stream = @stream_socket_client("tcp://{$address}:".($port + self::OFFSET), timeout: 1);
-
-        return $stream !== false && fclose($stream);
+        return Door::isOpen($address, $port + self::OFFSET);
     }
 
     public function until(callable $condition, float $seconds = 8): void

@@ -24,7 +24,14 @@ use Tests\Bench\BenchProcess;
 /** A target on this bench, as the application makes one for a box in its network. */
 function target(string $host, int $port): Target
 {
-    return (new ReflectionClass(Target::class))->getMethod('__construct')->invoke($target = (new ReflectionClass(Target::class))->newInstanceWithoutConstructor(), $host, $port + BenchProcess::OFFSET, 7 + BenchProcess::OFFSET) ?? $target;
+    return (new ReflectionClass(Target::class))
+        ->getMethod('__construct')
+        ->invoke(
+            $target = (new ReflectionClass(Target::class))->newInstanceWithoutConstructor(),
+            $host,
+            $port + BenchProcess::OFFSET,
+            7 + BenchProcess::OFFSET,
+        ) ?? $target;
 }
 
 /** What the tool writes for a box of this name. */
@@ -32,7 +39,11 @@ function written(string $name = 'wren'): array
 {
     $key = SshPublicKey::tryParse('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
     $files = [];
-    foreach ((new DeclarativeWriter)->write(new FirstBoot(Hostname::parse($name), 'thistledown.home.arpa', "{$name}-1", 'warden', $key, null, 'Europe/London', 'gb', ['samba'])) as $file) {
+    foreach (
+        (new DeclarativeWriter())->write(
+            new FirstBoot(Hostname::parse($name), 'thistledown.home.arpa', "{$name}-1", 'warden', $key, null, 'Europe/London', 'gb', ['samba']),
+        ) as $file
+    ) {
         $files[$file->name] = $file->text();
     }
 
@@ -40,20 +51,25 @@ function written(string $name = 'wren'): array
 }
 
 beforeEach(function (): void {
-    $this->bench = new BenchProcess;
+    $this->bench = new BenchProcess();
 });
 
 test('what the tool writes boots: a lease under its name, and remote login', function (): void {
     $this->bench->boot(written());
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
-    $leases = Intake::standard()->read('leases', $this->bench->ask(['do' => 'leases'])['text'])->all(Lease::class);
-    expect($leases[0]->name)->toBe('wren')
-        ->and((string) $leases[0]->address)->toBe('172.22.8.100')
-        ->and((string) $leases[0]->mac)->toBe('02:4b:1e:90:00:07');
+    $leases = Intake::standard()
+        ->read('leases', $this->bench->ask(['do' => 'leases'])['text'])
+        ->all(Lease::class);
+    expect($leases[0]->name)
+        ->toBe('wren')
+        ->and((string) $leases[0]->address)
+        ->toBe('172.22.8.100')
+        ->and((string) $leases[0]->mac)
+        ->toBe('02:4b:1e:90:00:07');
 });
 
 test('names of all kinds boot and pass the linter', function (string $name): void {
-    expect((new Linter)->lint(new CardFolder(written($name)))->codes())->toBe([]);
+    expect((new Linter())->lint(new CardFolder(written($name)))->codes())->toBe([]);
     $this->bench->boot(written($name));
     $this->bench->until(fn () => $this->bench->board()['fingerprint'] !== null);
     expect($this->bench->ask(['do' => 'status'])['leases']['02:4b:1e:90:00:07']['name'])->toBe($name);
@@ -65,10 +81,14 @@ test('a broken user-data leaves the board out of reach', function (Closure $brea
     $this->bench->boot($files);
     $this->bench->until(fn () => $this->bench->board()['address'] !== null);
     usleep(400000);
-    expect($this->bench->isOpen('127.22.8.100', 22))->toBeFalse()
-        ->and((new TcpProbe(1))->ask(target('127.22.8.100', 22)))->toBe(DoorState::Refused)
-        ->and($this->bench->ask(['do' => 'status'])['leases']['02:4b:1e:90:00:07']['name'])->toBe('board')
-        ->and((new Linter)->lint(new CardFolder($files))->blocks())->toBeTrue();
+    expect($this->bench->isOpen('127.22.8.100', 22))
+        ->toBeFalse()
+        ->and((new TcpProbe(1))->ask(target('127.22.8.100', 22)))
+        ->toBe(DoorState::Refused)
+        ->and($this->bench->ask(['do' => 'status'])['leases']['02:4b:1e:90:00:07']['name'])
+        ->toBe('board')
+        ->and((new Linter())->lint(new CardFolder($files))->blocks())
+        ->toBeTrue();
 })->with([
     'first line gone' => fn (string $text): string => substr($text, strpos($text, "\n") + 1),
     'a tab' => fn (string $text): string => str_replace('  - name', "\t- name", $text),
@@ -79,22 +99,31 @@ test('a broken user-data leaves the board out of reach', function (Closure $brea
 test('a broken network-config leaves it silent', function (): void {
     $this->bench->boot(['network-config' => "ethernets:\n  wired:\n    dhcp4: true\n"] + written());
     usleep(500000);
-    expect($this->bench->board()['address'])->toBeNull()
-        ->and((new TcpProbe(1))->ask(target('127.22.8.100', 22)))->toBe(DoorState::Silent)
-        ->and(implode("\n", $this->bench->board()['screen']))->toContain('network-config: not understood');
+    expect($this->bench->board()['address'])
+        ->toBeNull()
+        ->and((new TcpProbe(1))->ask(target('127.22.8.100', 22)))
+        ->toBe(DoorState::Silent)
+        ->and(implode("\n", $this->bench->board()['screen']))
+        ->toContain('network-config: not understood');
 });
 
 test('no card, no life', function (): void {
     $this->bench->boot([]);
     usleep(200000);
-    expect($this->bench->board()['phase'])->toBe('no card')
-        ->and($this->bench->board()['address'])->toBeNull();
+    expect($this->bench->board()['phase'])
+        ->toBe('no card')
+        ->and($this->bench->board()['address'])
+        ->toBeNull();
 });
 
 test('the three states of a door are told apart', function (): void {
     $this->bench->boot(written());
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
-    $states = (new TcpProbe(1))->askAll(['login' => target('127.22.8.100', 22), 'share' => target('127.22.8.100', 445), 'nobody' => target('127.22.8.140', 22)]);
+    $states = (new TcpProbe(1))->askAll([
+        'login' => target('127.22.8.100', 22),
+        'share' => target('127.22.8.100', 445),
+        'nobody' => target('127.22.8.140', 22),
+    ]);
     expect($states)->toBe(['login' => DoorState::Open, 'share' => DoorState::Refused, 'nobody' => DoorState::Silent]);
     $this->bench->ask(['do' => 'power', 'board' => 'b', 'on' => false]);
     expect((new TcpProbe(1))->ask(target('127.22.8.100', 22)))->toBe(DoorState::Silent);
@@ -106,10 +135,13 @@ test('real programs meet a real host key', function (): void {
     $scanned = run('ssh-keyscan -T 3 -t ed25519 -p '.(22 + BenchProcess::OFFSET).' 127.22.8.100');
     $line = preg_replace('/^\[[^ ]+/m', 'host', $scanned['out']);
     $key = Intake::standard()->read('hostkeys', (string) $line)->all(SshPublicKey::class)[0];
-    $probed = (new HostKeyProbe)->ask(target('127.22.8.100', 22));
-    expect(run('ssh-keygen -l -f -', "{$key}\n")['out'])->toContain($key->fingerprint())
-        ->and($probed?->fingerprint())->toBe($key->fingerprint())
-        ->and($this->bench->board()['fingerprint'])->toBe($key->fingerprint());
+    $probed = (new HostKeyProbe())->ask(target('127.22.8.100', 22));
+    expect(run('ssh-keygen -l -f -', "{$key}\n")['out'])
+        ->toContain($key->fingerprint())
+        ->and($probed?->fingerprint())
+        ->toBe($key->fingerprint())
+        ->and($this->bench->board()['fingerprint'])
+        ->toBe($key->fingerprint());
 });
 
 test('a new card means a new host key, a restart does not', function (): void {
@@ -142,7 +174,9 @@ test('the share opens only when disk, mount and share are right', function (): v
     $disks = Intake::standard()->read('lsblk', $this->bench->type('lsblk --json --bytes'))->all(BlockDevice::class);
     expect(DiskChoice::among($disks, null)->disk?->name)->toBe('sda');
     expect($this->bench->type('test "$(lsblk --noheadings --nodeps --output SERIAL /dev/sda)" = OTHER || echo WRONG DISK'))->toBe('WRONG DISK');
-    $made = $this->bench->type("sudo parted --script /dev/sda mklabel gpt mkpart store ext4 1MiB 100%\nsudo mkfs.ext4 -L store /dev/sda1\nsudo blkid -s UUID -o value /dev/sda1");
+    $made = $this->bench->type(
+        "sudo parted --script /dev/sda mklabel gpt mkpart store ext4 1MiB 100%\nsudo mkfs.ext4 -L store /dev/sda1\nsudo blkid -s UUID -o value /dev/sda1",
+    );
     $uuid = Intake::standard()->read('uuid', $made)->all(FileSystemId::class)[0]->uuid;
     $share = new SmbShare('store', '/srv/store', 'warden');
     $this->bench->type("sudo tee --append /etc/samba/smb.conf <<'SHARE'\n{$share}\nSHARE\nsudo systemctl enable smbd\nsudo systemctl restart smbd");
@@ -159,13 +193,19 @@ test('the bench forgets nothing when it is stopped', function (): void {
     $before = $this->bench->board()['fingerprint'];
     $this->bench->stop();
     $this->bench->start();
-    expect($this->bench->isOpen('127.22.8.100', 22))->toBeTrue()
-        ->and($this->bench->board()['fingerprint'])->toBe($before);
+    expect($this->bench->isOpen('127.22.8.100', 22))
+        ->toBeTrue()
+        ->and($this->bench->board()['fingerprint'])
+        ->toBe($before);
 });
 
 test('password hashes of a card do not reach the state file', function (): void {
     $files = written();
-    $files['user-data'] = str_replace('lock_passwd: true', "lock_passwd: false\n    hashed_passwd: \"\$6\$saltsalt\$SECRETHASH\"", $files['user-data']);
+    $files['user-data'] = str_replace(
+        'lock_passwd: true',
+        "lock_passwd: false\n    hashed_passwd: \"\$6\$saltsalt\$SECRETHASH\"",
+        $files['user-data'],
+    );
     $this->bench->boot($files);
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
     expect($this->bench->state())->not->toContain('SECRETHASH')->toContain('hashed_passwd');
@@ -174,7 +214,9 @@ test('password hashes of a card do not reach the state file', function (): void 
 test('junk at the door and at the handle does no harm', function (): void {
     $this->bench->boot(written());
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
-    foreach (["\0\0\0", str_repeat('x', 70000), "SSH-2.0-x\r\n\xff\xff\xff\xff\x01", "SSH-2.0-x\r\n\0\0\0\x0c\x06\x1e\0\0\0\0\0\0\0\0\0\0"] as $junk) {
+    foreach (
+        ["\0\0\0", str_repeat('x', 70000), "SSH-2.0-x\r\n\xff\xff\xff\xff\x01", "SSH-2.0-x\r\n\0\0\0\x0c\x06\x1e\0\0\0\0\0\0\0\0\0\0"] as $junk
+    ) {
         $door = stream_socket_client('tcp://127.22.8.100:'.(22 + BenchProcess::OFFSET), timeout: 1);
         @fwrite($door, $junk);
         fclose($door);
@@ -187,7 +229,12 @@ test('junk at the door and at the handle does no harm', function (): void {
 
 test('the package index is a file that Debian\'s tools could read', function (): void {
     $text = file_get_contents('http://127.22.8.1:'.(80 + BenchProcess::OFFSET).'/Packages');
-    expect(run('python3 -c "import sys; b=[dict(l.split(\": \",1) for l in p.strip().split(\"\n\")) for p in sys.stdin.read().strip().split(\"\n\n\")]; print(len(b), b[0][\"Package\"])"', (string) $text)['out'])->toBe("9 openssh-server\n");
+    expect(
+        run(
+            'python3 -c "import sys; b=[dict(l.split(\": \",1) for l in p.strip().split(\"\n\")) for p in sys.stdin.read().strip().split(\"\n\n\")]; print(len(b), b[0][\"Package\"])"',
+            (string) $text,
+        )['out'],
+    )->toBe("9 openssh-server\n");
     foreach (explode("\n\n", trim((string) $text)) as $paragraph) {
         preg_match('/^Version: (.+)$/m', $paragraph, $version);
         expect(run('dpkg --validate-version '.escapeshellarg($version[1]))['exit'])->toBe(0);
@@ -195,10 +242,13 @@ test('the package index is a file that Debian\'s tools could read', function ():
 });
 
 test('a board takes the address that its card gives, by either school', function (string $school): void {
-    $files = $school === 'network-config'
-        ? array_replace(written(), ['network-config' => "version: 2\nethernets:\n  wired:\n    match:\n      name: \"e*\"\n    dhcp4: false\n    addresses: [172.22.8.44/24]\n    routes:\n      - to: default\n        via: 172.22.8.1\n"])
-        : written() + ['cmdline.txt' => "console=tty1 root=PARTUUID=1-02 rootwait ip=172.22.8.44::172.22.8.1:255.255.255.0:wren:eth0:off\n"];
-    expect((new Linter)->lint(new CardFolder($files))->codes())->toBe([]);
+    $files =
+        $school === 'network-config'
+            ? array_replace(written(), [
+                'network-config' => "version: 2\nethernets:\n  wired:\n    match:\n      name: \"e*\"\n    dhcp4: false\n    addresses: [172.22.8.44/24]\n    routes:\n      - to: default\n        via: 172.22.8.1\n",
+            ])
+            : written() + ['cmdline.txt' => "console=tty1 root=PARTUUID=1-02 rootwait ip=172.22.8.44::172.22.8.1:255.255.255.0:wren:eth0:off\n"];
+    expect((new Linter())->lint(new CardFolder($files))->codes())->toBe([]);
     $this->bench->boot($files);
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.44', 22));
     expect($this->bench->board()['address'])->toBe('172.22.8.44');
@@ -207,9 +257,19 @@ test('a board takes the address that its card gives, by either school', function
 test('what is secret on a card does not reach the state of the bench', function (): void {
     $psk = hash_pbkdf2('sha1', 'seed drawer open', 'Thistledown', 4096, 64);
     $hash = crypt('seeds in paper bags', '$6$thistle0$');
-    $files = ['ssh' => '', 'userconf.txt' => "warden:{$hash}\n", 'wpa_supplicant.conf' => "country=GB\nnetwork={\n    ssid=\"Thistledown\"\n    psk={$psk}\n}\nnetwork={\n    ssid=\"fair\"\n    key_mgmt=SAE\n    sae_password=\"feather and husk\"\n}\n", 'network-settings.txt' => "wifi_key={$psk}\n"];
+    $files = [
+        'ssh' => '',
+        'userconf.txt' => "warden:{$hash}\n",
+        'wpa_supplicant.conf' => "country=GB\nnetwork={\n    ssid=\"Thistledown\"\n    psk={$psk}\n}\nnetwork={\n    ssid=\"fair\"\n    key_mgmt=SAE\n    sae_password=\"feather and husk\"\n}\n",
+        'network-settings.txt' => "wifi_key={$psk}\n",
+    ];
     $this->bench->boot($files);
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
-    $found = array_values(array_filter([$psk, $hash, 'feather and husk', 'seed drawer open', 'seeds in paper bags'], fn (string $secret): bool => str_contains(stripslashes($this->bench->state()), $secret)));
+    $found = array_values(
+        array_filter(
+            [$psk, $hash, 'feather and husk', 'seed drawer open', 'seeds in paper bags'],
+            fn (string $secret): bool => str_contains(stripslashes($this->bench->state()), $secret),
+        ),
+    );
     expect($found)->toBe([])->and($this->bench->state())->toContain('userconf.txt');
 });

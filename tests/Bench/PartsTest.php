@@ -24,15 +24,19 @@ function benchBoard(): Board
 
 function typed(Board $board, string $command): string
 {
-    return (new Console(new PackageIndex))->run($board, $command);
+    return (new Console(new PackageIndex()))->run($board, $command);
 }
 
 test('the router gives the reserved address, else the last one, else the first free one', function (): void {
     $router = new Router('172.22.8.100', '172.22.8.102', ['02:00:00:00:00:01' => '172.22.8.16']);
-    expect($router->ask('02:00:00:00:00:01', 'wren', 0))->toBe('172.22.8.16')
-        ->and($router->ask('02:00:00:00:00:02', 'a', 0))->toBe('172.22.8.100')
-        ->and($router->ask('02:00:00:00:00:03', 'b', 0))->toBe('172.22.8.101')
-        ->and($router->ask('02:00:00:00:00:02', 'a', 9))->toBe('172.22.8.100');
+    expect($router->ask('02:00:00:00:00:01', 'wren', 0))
+        ->toBe('172.22.8.16')
+        ->and($router->ask('02:00:00:00:00:02', 'a', 0))
+        ->toBe('172.22.8.100')
+        ->and($router->ask('02:00:00:00:00:03', 'b', 0))
+        ->toBe('172.22.8.101')
+        ->and($router->ask('02:00:00:00:00:02', 'a', 9))
+        ->toBe('172.22.8.100');
 });
 
 test('a full pool gives the place of whoever ran out first', function (): void {
@@ -57,17 +61,32 @@ test('first boot passes over what it cannot read', function (array $files, strin
     'a marker file' => [['ssh' => ''], 'board', null, true, true],
     'a name and nobody' => [['meta-data' => 'a: b', 'user-data' => "#cloud-config\nhostname: wren\n"], 'wren', null, false, true],
     'a name that is none' => [['meta-data' => 'a: b', 'user-data' => "#cloud-config\nhostname: wren.local\n"], 'board', null, false, true],
-    'a locked password' => [['meta-data' => 'a: b', 'user-data' => "#cloud-config\nusers: [{name: warden, hashed_passwd: \"\$6\$a\"}]\n"], 'board', null, false, true],
-    'a command as text' => [['meta-data' => 'a: b', 'user-data' => "#cloud-config\nruncmd: [systemctl enable --now ssh]\n"], 'board', null, true, true],
+    'a locked password' => [
+        ['meta-data' => 'a: b', 'user-data' => "#cloud-config\nusers: [{name: warden, hashed_passwd: \"\$6\$a\"}]\n"],
+        'board',
+        null,
+        false,
+        true,
+    ],
+    'a command as text' => [
+        ['meta-data' => 'a: b', 'user-data' => "#cloud-config\nruncmd: [systemctl enable --now ssh]\n"],
+        'board',
+        null,
+        true,
+        true,
+    ],
     'network of version 1' => [['network-config' => "version: 1\n"], 'board', null, false, false],
     'another socket' => [['network-config' => "version: 2\nethernets: {w: {match: {name: \"wl*\"}, dhcp4: true}}\n"], 'board', null, false, false],
     'wrapped network' => [['network-config' => "network: {version: 2, ethernets: {eth0: {dhcp4: true}}}\n"], 'board', null, false, true],
 ]);
 
 test('the console knows the commands of the playbook and says so of others', function (): void {
-    expect(typed(benchBoard(), 'rm -rf /'))->toBe('bash: rm: the bench does not know this command')
-        ->and(typed(benchBoard(), "sudo tee --append /srv/x <<'E'\nhello\nE"))->toContain('does not know this command')
-        ->and(typed(benchBoard(), ''))->toBe('');
+    expect(typed(benchBoard(), 'rm -rf /'))
+        ->toBe('bash: rm: the bench does not know this command')
+        ->and(typed(benchBoard(), "sudo tee --append /srv/x <<'E'\nhello\nE"))
+        ->toContain('does not know this command')
+        ->and(typed(benchBoard(), ''))
+        ->toBe('');
 });
 
 test('an upgrade installs what the index has, once', function (): void {
@@ -90,22 +109,23 @@ test('a disk goes from empty to mounted in the right order only', function (): v
     $board = benchBoard();
     expect(typed($board, 'sudo mkfs.ext4 -L store /dev/sda1'))->toContain('does not exist');
     typed($board, 'sudo parted --script /dev/sda mklabel gpt mkpart store ext4 1MiB 100%');
-    expect(typed($board, 'sudo mkfs.ext4 -L store /dev/sda1'))->toMatch('/UUID: [0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}/');
-    expect(typed($board, 'sudo mount /srv/store'))->toContain("can't find in /etc/fstab")
-        ->and(typed($board, 'findmnt /srv/store'))->toBe('');
+    expect(typed($board, 'sudo mkfs.ext4 -L store /dev/sda1'))->toMatch(
+        '/UUID: [0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}/',
+    );
+    expect(typed($board, 'sudo mount /srv/store'))->toContain("can't find in /etc/fstab")->and(typed($board, 'findmnt /srv/store'))->toBe('');
     $uuid = typed($board, 'sudo blkid -s UUID -o value /dev/sda1');
     typed($board, "sudo tee --append /etc/fstab <<'L'\nUUID={$uuid} /srv/store ext4 defaults,nofail 0 2\nL");
-    expect(typed($board, 'sudo mount /srv/store'))->toBe('')
-        ->and(typed($board, 'findmnt /srv/store'))->toContain('/srv/store /dev/sda1 ext4');
+    expect(typed($board, 'sudo mount /srv/store'))->toBe('')->and(typed($board, 'findmnt /srv/store'))->toContain('/srv/store /dev/sda1 ext4');
 });
 
 test('a share without its package, or for a stranger', function (): void {
     $board = benchBoard();
-    expect(typed($board, 'sudo smbpasswd -a nobody'))->toContain('Failed to add')
-        ->and(typed($board, 'sudo smbpasswd -a warden'))->toContain('Added user warden.');
+    expect(typed($board, 'sudo smbpasswd -a nobody'))
+        ->toContain('Failed to add')
+        ->and(typed($board, 'sudo smbpasswd -a warden'))
+        ->toContain('Added user warden.');
     $board->boot = FirstBoot::from([]);
-    expect(typed($board, 'sudo systemctl enable smbd'))->toContain('does not exist')
-        ->and($board->shareWorks())->toBeFalse();
+    expect(typed($board, 'sudo systemctl enable smbd'))->toContain('does not exist')->and($board->shareWorks())->toBeFalse();
 });
 
 test('a board comes back from its state as it was', function (): void {
@@ -113,13 +133,11 @@ test('a board comes back from its state as it was', function (): void {
     $board->hostKey();
     typed($board, 'sudo parted --script /dev/sda mklabel gpt');
     $again = Board::from(json_decode((string) json_encode($board->state()), true));
-    expect($again->state())->toBe($board->state())
-        ->and($again->hostKey())->toBe($board->hostKey());
+    expect($again->state())->toBe($board->state())->and($again->hostKey())->toBe($board->hostKey());
 });
 
 test('the public half is the one of the secret key', function (): void {
     $pair = sodium_crypto_sign_keypair();
     $blob = SshDoor::publicBlob(sodium_crypto_sign_secretkey($pair));
-    expect(substr($blob, 4, 11))->toBe('ssh-ed25519')
-        ->and(substr($blob, 19))->toBe(sodium_crypto_sign_publickey($pair));
+    expect(substr($blob, 4, 11))->toBe('ssh-ed25519')->and(substr($blob, 19))->toBe(sodium_crypto_sign_publickey($pair));
 });

@@ -11,6 +11,7 @@ use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverElement;
 use RuntimeException;
+use Tests\Door;
 
 /** A headless Chromium with its ChromeDriver, both ended when this object goes. */
 final class Chrome
@@ -31,20 +32,40 @@ final class Chrome
         $port = self::freePort();
         $this->profile = sys_get_temp_dir().'/burrow-chrome-'.bin2hex(random_bytes(6));
         mkdir($this->profile, 0700, true);
-        $process = proc_open(['chromedriver', "--port={$port}", "--log-path={$this->profile}/driver.log"], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, null, ['HOME' => $this->profile, 'TMPDIR' => $this->profile, 'PATH' => getenv('PATH') ?: '/usr/bin:/bin']);
+        $process = proc_open(
+            ['chromedriver', "--port={$port}", "--log-path={$this->profile}/driver.log"],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+            $pipes,
+            null,
+            ['HOME' => $this->profile, 'TMPDIR' => $this->profile, 'PATH' => getenv('PATH') ?: '/usr/bin:/bin'],
+        );
         $this->process = is_resource($process) ? $process : throw new RuntimeException('chromedriver did not start.');
         // It keeps connections open, so asking its status with a stream would wait for the stream's own time-out.
-        for ($try = 0; ($door = @stream_socket_client("tcp://127.0.0.1:{$port}", timeout: 1)) === false; $try++) {
+        for ($try = 0; ! Door::isOpen('127.0.0.1', $port); $try++) {
             $try < self::STARTUP_TRIES || throw new RuntimeException('chromedriver does not answer.');
             usleep(100000);
         }
-        fclose($door);
-        $options = (new ChromeOptions)->addArguments([
-            '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
-            '--disable-dev-shm-usage', '--hide-scrollbars', '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1', "--user-data-dir={$this->profile}/profile",
+        $options = (new ChromeOptions())->addArguments([
+            '--headless',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--disable-dev-shm-usage',
+            '--hide-scrollbars',
+            '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1',
+            "--user-data-dir={$this->profile}/profile",
         ]);
         $options->setExperimentalOption('prefs', ['download.default_directory' => $this->profile]);
-        $this->driver = RemoteWebDriver::create("http://127.0.0.1:{$port}", DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY_W3C, $options), 30000, 90000);
+        $this->driver = RemoteWebDriver::create(
+            "http://127.0.0.1:{$port}",
+            DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY_W3C, $options),
+            30000,
+            90000,
+        );
         $this->tools = new ChromeDevToolsDriver($this->driver);
         $this->resize($width, $height);
     }
@@ -61,7 +82,12 @@ final class Chrome
 
     public function resize(int $width, int $height): void
     {
-        $this->tools->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
+        $this->tools->execute('Emulation.setDeviceMetricsOverride', [
+            'width' => $width,
+            'height' => $height,
+            'deviceScaleFactor' => 1,
+            'mobile' => false,
+        ]);
     }
 
     public function go(string $path): self
@@ -107,7 +133,9 @@ final class Chrome
     /** Clicks the button or link with this text. */
     public function press(string $text): void
     {
-        $element = $this->driver->findElement(WebDriverBy::xpath("//*[self::button or self::a or self::summary][contains(normalize-space(.), \"{$text}\")]"));
+        $element = $this->driver->findElement(
+            WebDriverBy::xpath("//*[self::button or self::a or self::summary][contains(normalize-space(.), \"{$text}\")]"),
+        );
         $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
         $element->click();
     }
@@ -153,7 +181,9 @@ final class Chrome
     public function violations(): array
     {
         $this->driver->executeScript((string) file_get_contents(__DIR__.'/vendor/axe.min.js'));
-        $found = $this->driver->executeAsyncScript('const done = arguments[0]; axe.run(document, {resultTypes: ["violations"]}).then((r) => done(r.violations.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => v.id + ": " + v.nodes.slice(0, 3).map((n) => n.target.join(" ") + " " + (n.any[0]?.message ?? "")).join(" | "))))');
+        $found = $this->driver->executeAsyncScript(
+            'const done = arguments[0]; axe.run(document, {resultTypes: ["violations"]}).then((r) => done(r.violations.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => v.id + ": " + v.nodes.slice(0, 3).map((n) => n.target.join(" ") + " " + (n.any[0]?.message ?? "")).join(" | "))))',
+        );
 
         return is_array($found) ? array_values(array_filter($found, is_string(...))) : [];
     }

@@ -4,7 +4,35 @@ declare(strict_types=1);
 
 use Tests\Browser\Chrome;
 
-const PAGES = ['/', '/reach', '/ports', '/addresses', '/boxes', '/boxes/2', '/boxes/6', '/stores', '/upkeep', '/journal', '/bench', '/catalogue', '/catalogue?kind=board', '/settings', '/settings/desks', '/plan/paper?role=print-host', '/plan?seat=%40larder&role=dns-filter', '/plan?seat=desk&role=dns-filter', '/plan?supply=outputs-4&role=print-host&also=dns-filter&hub=hub-4&plugged=camera&room=35', '/plan', '/plan?supply=charger-1a', '/card/target', '/card/lint', '/stores/media', '/boxes/2/name', '/boxes/2/card', '/find?q=22'];
+const PAGES = [
+    '/',
+    '/reach',
+    '/ports',
+    '/addresses',
+    '/boxes',
+    '/boxes/2',
+    '/boxes/6',
+    '/stores',
+    '/upkeep',
+    '/journal',
+    '/bench',
+    '/catalogue',
+    '/catalogue?kind=board',
+    '/settings',
+    '/settings/desks',
+    '/plan/paper?role=print-host',
+    '/plan?seat=%40larder&role=dns-filter',
+    '/plan?seat=desk&role=dns-filter',
+    '/plan?supply=outputs-4&role=print-host&also=dns-filter&hub=hub-4&plugged=camera&room=35',
+    '/plan',
+    '/plan?supply=charger-1a',
+    '/card/target',
+    '/card/lint',
+    '/stores/media',
+    '/boxes/2/name',
+    '/boxes/2/card',
+    '/find?q=22',
+];
 
 test('no page has a serious fault of access, in either theme', function (string $theme): void {
     resetDemo();
@@ -14,9 +42,12 @@ test('no page has a serious fault of access, in either theme', function (string 
     $chrome->driver->executeScript("document.cookie = 'theme={$theme};path=/'");
     foreach (PAGES as $page) {
         $chrome->go($page);
-        expect($chrome->find('html')->getAttribute('data-theme'))->toBe($theme)
-            ->and([$page => $chrome->violations()])->toBe([$page => []])
-            ->and([$page => $chrome->complaints()])->toBe([$page => []]);
+        expect($chrome->find('html')->getAttribute('data-theme'))
+            ->toBe($theme)
+            ->and([$page => $chrome->violations()])
+            ->toBe([$page => []])
+            ->and([$page => $chrome->complaints()])
+            ->toBe([$page => []]);
     }
 })->with(['chalk', 'den']);
 
@@ -25,8 +56,10 @@ test('at the width of a phone nothing sticks out and all can be reached', functi
     $chrome = (new Chrome(base(), 390, 844))->login();
     foreach (PAGES as $page) {
         $chrome->go($page);
-        expect([$page => $chrome->driver->executeScript('return document.documentElement.scrollWidth')])->toBe([$page => 390])
-            ->and([$page => $chrome->violations()])->toBe([$page => []]);
+        expect([$page => $chrome->driver->executeScript('return document.documentElement.scrollWidth')])
+            ->toBe([$page => 390])
+            ->and([$page => $chrome->violations()])
+            ->toBe([$page => []]);
     }
 });
 
@@ -65,9 +98,14 @@ test('a guest sees everything and no button that would be refused', function ():
     $chrome = (new Chrome(base()))->login('desk', 'reading-room-demo');
     foreach (['/', '/boxes/2', '/bench', '/catalogue', '/settings', '/upkeep', '/plan', '/plan/variants'] as $page) {
         $chrome->go($page);
-        $shown = $chrome->driver->executeScript('return [...document.querySelectorAll("main form[method=post] button, main button[form], .top a.act")].filter((b) => b.offsetParent !== null && ! b.closest("form[action$=\"/logout\"]")).map((b) => b.textContent.trim())');
-        expect([$page => $shown])->toBe([$page => []])
-            ->and([$page => $chrome->violations()])->toBe([$page => []])
-            ->and($chrome->text())->toContain('guest, read only');
+        $shown = $chrome->driver->executeScript(
+            'return [...document.querySelectorAll("main form[method=post] button, main button[form], .top a.act")].filter((b) => b.offsetParent !== null && ! b.closest("form[action$=\"/logout\"]")).map((b) => b.textContent.trim())',
+        );
+        expect([$page => $shown])
+            ->toBe([$page => []])
+            ->and([$page => $chrome->violations()])
+            ->toBe([$page => []])
+            ->and($chrome->text())
+            ->toContain('guest, read only');
     }
 });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Tests\Browser\Chrome;
+use Tests\Door;
 
 // The whole way of a newcomer, against the copy that ./burrow test has started with its bench.
 
@@ -15,7 +16,9 @@ function base(): string
 
 function resetDemo(): void
 {
-    $result = run('env -u APP_ENV -u APP_KEY -u DB_DATABASE -u SESSION_DRIVER -u CACHE_STORE -u QUEUE_CONNECTION -u APP_CONFIG_CACHE -u APP_ROUTES_CACHE php artisan burrow:demo -q');
+    $result = run(
+        'env -u APP_ENV -u APP_KEY -u DB_DATABASE -u SESSION_DRIVER -u CACHE_STORE -u QUEUE_CONNECTION -u APP_CONFIG_CACHE -u APP_ROUTES_CACHE php artisan burrow:demo -q',
+    );
     $result['exit'] === 0 || throw new RuntimeException($result['all']);
 }
 
@@ -39,7 +42,9 @@ function play(Chrome $chrome, callable $press, callable $fill): void
         } elseif ($chrome->has("button[formaction$='/type']") && $typed !== $title && ! $chrome->has('.dial')) {
             $typed = $title;
             $press("button[formaction$='/type']");
-            $chrome->until(fn (): bool => $chrome->has('pre.screen') || ($chrome->has('#pasted') && $chrome->find('#pasted')->getAttribute('value') !== ''));
+            $chrome->until(
+                fn (): bool => $chrome->has('pre.screen') || ($chrome->has('#pasted') && $chrome->find('#pasted')->getAttribute('value') !== ''),
+            );
 
             continue;
         } else {
@@ -85,8 +90,11 @@ test('the whole thread by mouse', function (): void {
     $chrome->find('#public_key')->sendKeys(newKey());
     $chrome->press('Make the files');
     $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
-    expect($chrome->violations())->toBe([])
-        ->and($chrome->text())->toContain('Without exactly this first line the whole file is ignored.')->toContain('nothing wrong');
+    expect($chrome->violations())
+        ->toBe([])
+        ->and($chrome->text())
+        ->toContain('Without exactly this first line the whole file is ignored.')
+        ->toContain('nothing wrong');
     $chrome->press('Put the card into the bench board');
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'The card for wren is in its board'));
     $chrome->driver->findElement(WebDriverBy::xpath("//section[.//h2[normalize-space()='wren']]//button[contains(., 'Power on')]"))->click();
@@ -97,18 +105,33 @@ test('the whole thread by mouse', function (): void {
     $chrome->press('Bring it up');
     $chrome->until(fn (): bool => $chrome->has('#step-title'));
     expect($chrome->violations())->toBe([]);
-    play($chrome, fn (string $selector) => $chrome->click($selector), fn (string $selector, string $text) => $chrome->find($selector)->clear()->sendKeys($text));
+    play(
+        $chrome,
+        fn (string $selector) => $chrome->click($selector),
+        fn (string $selector, string $text) => $chrome->find($selector)->clear()->sendKeys($text),
+    );
 
     // It stands everywhere.
     expect($chrome->violations())->toBe([]);
     $chrome->press('See its page');
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'History'));
     expect($chrome->text())->toContain($shown)->toContain('445/tcp')->toContain('by a reservation')->toContain('/srv/store')->toContain('due in');
-    foreach (['/' => 'Six of seven boxes answer', '/ports' => '172.22.8.16', '/upkeep' => 'Wren', '/stores' => 'SEED', '/addresses' => '172.22.8.16', '/journal' => 'wren is in service'] as $page => $text) {
+    foreach (
+        [
+            '/' => 'Six of seven boxes answer',
+            '/ports' => '172.22.8.16',
+            '/upkeep' => 'Wren',
+            '/stores' => 'SEED',
+            '/addresses' => '172.22.8.16',
+            '/journal' => 'wren is in service',
+        ] as $page => $text
+    ) {
         expect($chrome->go($page)->text())->toContain($text);
     }
-    expect($chrome->go('/')->has("svg a[aria-label^='wren 172.22.8.16']"))->toBeTrue()
-        ->and($chrome->complaints())->toBe([]);
+    expect($chrome->go('/')->has("svg a[aria-label^='wren 172.22.8.16']"))
+        ->toBeTrue()
+        ->and($chrome->complaints())
+        ->toBe([]);
 });
 
 test('the whole thread by keyboard alone', function (): void {
@@ -121,7 +144,9 @@ test('the whole thread by keyboard alone', function (): void {
             $keys(WebDriverKeys::TAB);
         }
         $focused($selector) || throw new RuntimeException("Tab never reached {$selector} at ".$chrome->driver->getCurrentURL());
-        $outline = $chrome->driver->executeScript('return getComputedStyle(document.activeElement).outlineStyle + getComputedStyle(document.activeElement).boxShadow');
+        $outline = $chrome->driver->executeScript(
+            'return getComputedStyle(document.activeElement).outlineStyle + getComputedStyle(document.activeElement).boxShadow',
+        );
         expect($outline)->not->toBe('nonenone');
     };
     $press = function (string $selector) use ($tabTo, $keys): void {
@@ -171,9 +196,13 @@ test('the whole thread by keyboard alone', function (): void {
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'Not in service yet'));
     $press("form[action$='/run'] button");
     $chrome->until(fn (): bool => $chrome->has('#step-title'));
-    play($chrome, function (string $selector) use ($chrome, $press, $keys): void {
-        $selector === '[data-done]' && ! $chrome->has('#pasted') && ! $chrome->has('#typed_disk') ? $keys('x') : $press($selector);
-    }, $fill);
+    play(
+        $chrome,
+        function (string $selector) use ($chrome, $press, $keys): void {
+            $selector === '[data-done]' && ! $chrome->has('#pasted') && ! $chrome->has('#typed_disk') ? $keys('x') : $press($selector);
+        },
+        $fill,
+    );
     $chrome->driver->executeScript('document.activeElement.blur()');
     $keys('gp');
     $chrome->until(fn (): bool => str_ends_with($chrome->driver->getCurrentURL(), '/ports'));
@@ -181,8 +210,10 @@ test('the whole thread by keyboard alone', function (): void {
     $keys('j');
     expect($focused('[data-stop]'))->toBeTrue();
     $keys('?');
-    expect($chrome->find('#keys')->getAttribute('open'))->not->toBeNull()
-        ->and($chrome->complaints())->toBe([]);
+    expect($chrome->find('#keys')->getAttribute('open'))
+        ->not->toBeNull()
+        ->and($chrome->complaints())
+        ->toBe([]);
 });
 
 test('a broken card leaves the bench board out of reach, and the tool says why', function (): void {
@@ -190,7 +221,13 @@ test('a broken card leaves the bench board out of reach, and the tool says why',
     $chrome = (new Chrome(base()))->login();
     $chrome->go('/bench');
     $chrome->press('Another card into a board');
-    foreach (['user-data' => "hostname: larder\n", 'meta-data' => "instance-id: x1\n", 'network-config' => "version: 2\nethernets:\n  wired:\n    match: {name: \"e*\"}\n    dhcp4: true\n"] as $name => $text) {
+    foreach (
+        [
+            'user-data' => "hostname: larder\n",
+            'meta-data' => "instance-id: x1\n",
+            'network-config' => "version: 2\nethernets:\n  wired:\n    match: {name: \"e*\"}\n    dhcp4: true\n",
+        ] as $name => $text
+    ) {
         $chrome->find("#{$name}")->sendKeys($text);
     }
     $chrome->choose('box', '2');
@@ -200,8 +237,10 @@ test('a broken card leaves the bench board out of reach, and the tool says why',
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'unhandled non-multipart text, ignored'), 20);
     usleep(6500000);
     $offset = (int) getenv('BENCH_OFFSET');
-    expect(@stream_socket_client('tcp://127.22.8.11:'.(22 + $offset), timeout: 1))->toBeFalse()
-        ->and(@stream_socket_client('tcp://127.22.8.11:'.(445 + $offset), timeout: 1))->toBeFalse();
+    expect(Door::isOpen('127.22.8.11', 22 + $offset))
+        ->toBeFalse()
+        ->and(Door::isOpen('127.22.8.11', 445 + $offset))
+        ->toBeFalse();
 });
 
 test('power lost in the middle of a run: it is where it was', function (): void {
@@ -234,11 +273,15 @@ test('power lost in the middle of a run: it is where it was', function (): void 
     expect($chrome->driver->executeAsyncScript('const done = arguments[0]; fetch(location.href).then((r) => done(r.status))'))->toBe(502);
     $root = posix_getuid() === 0 ? '-R' : '';
     $var = (string) getenv('TEST_VAR');
-    run("setsid /usr/sbin/php-fpm8.2 -F {$root} -y {$var}/fpm.conf >/dev/null 2>&1 </dev/null & pid=\$!; printf '%s %s\\n' \$pid \$(sed 's/^.*) //' /proc/\$pid/stat | cut -d' ' -f20) > {$run}/fpm.started");
+    run(
+        "setsid /usr/sbin/php-fpm8.2 -F {$root} -y {$var}/fpm.conf >/dev/null 2>&1 </dev/null & pid=\$!; printf '%s %s\\n' \$pid \$(sed 's/^.*) //' /proc/\$pid/stat | cut -d' ' -f20) > {$run}/fpm.started",
+    );
     $chrome->until(fn (): bool => file_exists("{$run}/fpm.sock"));
 
     $chrome->driver->navigate()->refresh();
     $chrome->until(fn (): bool => $chrome->has('.dial'));
-    expect($chrome->find('#step-title')->getText())->toBe('First boot')
-        ->and($chrome->find('.dial [data-ends]')->getAttribute('data-ends'))->toBe($ends);
+    expect($chrome->find('#step-title')->getText())
+        ->toBe('First boot')
+        ->and($chrome->find('.dial [data-ends]')->getAttribute('data-ends'))
+        ->toBe($ends);
 });

@@ -57,7 +57,10 @@ $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
 $picture('card');
 $chrome->go('/card/target?box=7');
 foreach (['before' => 'without', 'after' => 'with'] as $field => $list) {
-    $chrome->driver->executeScript('document.getElementById(arguments[0]).value = arguments[1]', [$field, file_get_contents(dirname(__DIR__)."/Core/disks/lsblk-{$list}.txt")]);
+    $chrome->driver->executeScript('document.getElementById(arguments[0]).value = arguments[1]', [
+        $field,
+        file_get_contents(dirname(__DIR__)."/Core/disks/lsblk-{$list}.txt"),
+    ]);
 }
 $chrome->press('Which one is it?');
 $chrome->until(fn (): bool => $chrome->has('#typed_name'));
@@ -82,15 +85,32 @@ $wren = '/boxes/7';
 $chrome->press('Bring it up');
 $chrome->until(fn (): bool => $chrome->has('#step-title'));
 $typed = '';
-for ($turn = 0; $turn < 60 && ! (str_contains($title = $chrome->find('#step-title')->getText(), 'Bring the system up to date') && $chrome->has('.dial')); $turn++) {
+for (
+    $turn = 0;
+    $turn < 60 && ! (str_contains($title = $chrome->find('#step-title')->getText(), 'Bring the system up to date') && $chrome->has('.dial'));
+    $turn++
+) {
     $type = $chrome->has("button[formaction$='/type']") && $typed !== $title;
     $typed = $type ? $title : $typed;
-    $chrome->click($chrome->has("button[formaction$='/reserve']") ? "button[formaction$='/reserve']" : ($type ? "button[formaction$='/type']" : '[data-done]'));
+    $chrome->click(
+        $chrome->has("button[formaction$='/reserve']") ? "button[formaction$='/reserve']" : ($type ? "button[formaction$='/type']" : '[data-done]'),
+    );
     usleep(400000);
 }
 $picture('run');
 
-foreach (['box' => '/boxes/2', 'reach' => '/reach', 'ports' => '/ports', 'addresses' => '/addresses', 'stores' => '/stores', 'upkeep' => '/upkeep', 'journal' => '/journal', 'catalogue' => '/catalogue?kind=board'] as $name => $path) {
+foreach (
+    [
+        'box' => '/boxes/2',
+        'reach' => '/reach',
+        'ports' => '/ports',
+        'addresses' => '/addresses',
+        'stores' => '/stores',
+        'upkeep' => '/upkeep',
+        'journal' => '/journal',
+        'catalogue' => '/catalogue?kind=board',
+    ] as $name => $path
+) {
     $picture($name, $path);
 }
 $chrome->driver->executeScript("document.cookie = 'theme=den;path=/'");

@@ -10,22 +10,36 @@ use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
 use Burrow\Net\Prefix;
 
-function book(string $prefix = '172.22.8.0/24', string $router = '172.22.8.1', string $first = '172.22.8.100', string $last = '172.22.8.199', array $taken = []): AddressBook
-{
+function book(
+    string $prefix = '172.22.8.0/24',
+    string $router = '172.22.8.1',
+    string $first = '172.22.8.100',
+    string $last = '172.22.8.199',
+    array $taken = [],
+): AddressBook {
     return new AddressBook(
-        new LocalNetwork(Prefix::parse($prefix), Ipv4::parse($router), AddressRange::between(Ipv4::parse($first), Ipv4::parse($last)), 'thistledown.home.arpa'),
+        new LocalNetwork(
+            Prefix::parse($prefix),
+            Ipv4::parse($router),
+            AddressRange::between(Ipv4::parse($first), Ipv4::parse($last)),
+            'thistledown.home.arpa',
+        ),
         array_map(fn (string $name, string $address): Taken => new Taken(Ipv4::parse($address), $name), array_keys($taken), array_values($taken)),
     );
 }
 
 test('the lowest free address from the tenth on', function (): void {
-    expect((string) book()->propose())->toBe('172.22.8.10')
-        ->and((string) book(taken: ['sieve' => '172.22.8.10', 'larder' => '172.22.8.11', 'x' => '172.22.8.13'])->propose())->toBe('172.22.8.12');
+    expect((string) book()->propose())
+        ->toBe('172.22.8.10')
+        ->and((string) book(taken: ['sieve' => '172.22.8.10', 'larder' => '172.22.8.11', 'x' => '172.22.8.13'])->propose())
+        ->toBe('172.22.8.12');
 });
 
 test('the pool is stepped over', function (): void {
-    expect((string) book(first: '172.22.8.2', last: '172.22.8.249')->propose())->toBe('172.22.8.250')
-        ->and((string) book(first: '172.22.8.10', last: '172.22.8.254')->propose())->toBe('172.22.8.2');
+    expect((string) book(first: '172.22.8.2', last: '172.22.8.249')->propose())
+        ->toBe('172.22.8.250')
+        ->and((string) book(first: '172.22.8.10', last: '172.22.8.254')->propose())
+        ->toBe('172.22.8.2');
 });
 
 test('a full network proposes nothing', function (): void {
@@ -52,10 +66,14 @@ test('the proposed address is never refused', function (): void {
 
 test('clashes are refused with their reason', function (string $address, string $code, string $word): void {
     $finding = book(taken: ['larder' => '172.22.8.11'])->check($address)->list[0];
-    expect($finding->code)->toBe($code)
-        ->and($finding->found.$finding->why)->toContain($word)
-        ->and($finding->do)->toContain('172.22.8.10')
-        ->and($finding->place?->field)->toBe('address');
+    expect($finding->code)
+        ->toBe($code)
+        ->and($finding->found.$finding->why)
+        ->toContain($word)
+        ->and($finding->do)
+        ->toContain('172.22.8.10')
+        ->and($finding->place?->field)
+        ->toBe('address');
 })->with([
     ['172.22.8.300', 'addresses.not_an_address', '172.22.8.300'],
     ['172.22.9.5', 'addresses.outside_prefix', '172.22.8.255'],
@@ -74,9 +92,13 @@ test('what is free passes', function (): void {
 });
 
 test('a network is described field by field', function (array $typed, array $fields): void {
-    $check = NetworkCheck::of(...array_replace(['172.22.8.0/24', '172.22.8.1', '172.22.8.100', '172.22.8.199', 'thistledown.home.arpa', 'Europe/London'], $typed));
-    expect(array_values(array_unique(array_map(fn ($f) => $f->place?->field, $check->findings->list))))->toBe($fields)
-        ->and($check->network === null)->toBe($fields !== []);
+    $check = NetworkCheck::of(
+        ...array_replace(['172.22.8.0/24', '172.22.8.1', '172.22.8.100', '172.22.8.199', 'thistledown.home.arpa', 'Europe/London'], $typed),
+    );
+    expect(array_values(array_unique(array_map(fn ($f) => $f->place?->field, $check->findings->list))))
+        ->toBe($fields)
+        ->and($check->network === null)
+        ->toBe($fields !== []);
 })->with([
     [[], []],
     [['172.22.8.5/24'], ['prefix']],

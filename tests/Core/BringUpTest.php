@@ -20,7 +20,7 @@ use Symfony\Component\Yaml\Yaml;
 function playbook(string $role = 'file-store'): Playbook
 {
     $common = Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'));
-    $reader = new RoleReader;
+    $reader = new RoleReader();
 
     return Playbook::for([$reader->role(entry('role', $role))], $reader->steps($common['before']), $reader->steps($common['after']));
 }
@@ -33,14 +33,26 @@ function lease(string $mac, string $address, ?string $name): Lease
 test('a playbook has every step once, the cable first and power before any wait', function (): void {
     foreach (['file-store', 'dns-filter', 'tunnel-endpoint'] as $role) {
         $ids = array_map(fn (StepTemplate $step) => $step->id, playbook($role)->steps);
-        expect($ids)->toBe(array_values(array_unique($ids)))
-            ->and($ids[0])->toBe('cable')
-            ->and($ids[1])->toBe('first-boot');
+        expect($ids)->toBe(array_values(array_unique($ids)))->and($ids[0])->toBe('cable')->and($ids[1])->toBe('first-boot');
     }
 });
 
 test('every value a command asks for is one that a run can know', function (): void {
-    $known = ['host', 'user', 'address', 'mac', 'fingerprint', 'disk', 'disk_serial', 'disk_partition', 'store_label', 'mount_point', 'share', 'fstab_line', 'smb_share'];
+    $known = [
+        'host',
+        'user',
+        'address',
+        'mac',
+        'fingerprint',
+        'disk',
+        'disk_serial',
+        'disk_partition',
+        'store_label',
+        'mount_point',
+        'share',
+        'fstab_line',
+        'smb_share',
+    ];
     foreach (playbook()->steps as $step) {
         preg_match_all('/\{\{(\w+)\}\}/', $step->command.$step->text.$step->expect, $asked);
         expect(array_diff($asked[1], $known))->toBe([]);
@@ -50,9 +62,12 @@ test('every value a command asks for is one that a run can know', function (): v
 test('every wait says what to do meanwhile and what it means when it takes longer', function (): void {
     foreach (playbook()->steps as $step) {
         if ($step->waitTo !== null) {
-            expect($step->meanwhile)->not->toBe('')
-                ->and($step->ifLonger)->not->toBe('')
-                ->and($step->waitTo->seconds)->toBeGreaterThanOrEqual($step->waitFrom?->seconds);
+            expect($step->meanwhile)
+                ->not->toBe('')
+                ->and($step->ifLonger)
+                ->not->toBe('')
+                ->and($step->waitTo->seconds)
+                ->toBeGreaterThanOrEqual($step->waitFrom?->seconds);
         }
     }
 });
@@ -67,36 +82,49 @@ test('time left shrinks with every finished step, down to nothing', function ():
         $last = $left;
         $finished[] = $step->id;
     }
-    expect($book->handsLeft($finished)->seconds)->toBe(0.0)
-        ->and($book->waitLeft($finished)->seconds)->toBe(0.0)
-        ->and(fn () => $book->step('tea'))->toThrow(OutOfBoundsException::class);
+    expect($book->handsLeft($finished)->seconds)
+        ->toBe(0.0)
+        ->and($book->waitLeft($finished)->seconds)
+        ->toBe(0.0)
+        ->and(fn () => $book->step('tea'))
+        ->toThrow(OutOfBoundsException::class);
 });
 
 test('a command waits for its values', function (): void {
     $values = new Values(['disk' => 'sda', 'label' => "it's"], ['line' => "a b\nc"]);
-    expect($values->fill('mkfs /dev/{{disk}}'))->toBe('mkfs /dev/sda')
-        ->and($values->fill('echo {{label}}'))->toBe("echo 'it'\\''s'")
-        ->and($values->fill("tee <<'L'\n{{line}}\nL"))->toBe("tee <<'L'\na b\nc\nL")
-        ->and($values->fill('mkfs {{partition}}'))->toBeNull()
-        ->and($values->fillText('on {{disk}}, {{other}}'))->toBe('on sda, …');
+    expect($values->fill('mkfs /dev/{{disk}}'))
+        ->toBe('mkfs /dev/sda')
+        ->and($values->fill('echo {{label}}'))
+        ->toBe("echo 'it'\\''s'")
+        ->and($values->fill("tee <<'L'\n{{line}}\nL"))
+        ->toBe("tee <<'L'\na b\nc\nL")
+        ->and($values->fill('mkfs {{partition}}'))
+        ->toBeNull()
+        ->and($values->fillText('on {{disk}}, {{other}}'))
+        ->toBe('on sda, …');
 });
 
 test('a countdown is worked out from its beginning', function (): void {
     $step = playbook()->step('upgrade');
     $began = new DateTimeImmutable('2026-11-25 20:00:00');
     $at = fn (string $time): Countdown => Countdown::of($step, $began, new DateTimeImmutable("2026-11-25 {$time}"));
-    expect($at('20:00:00')->remaining->clock())->toBe('12:00')
-        ->and($at('20:04:18')->remaining->clock())->toBe('07:42')
-        ->and($at('20:12:00')->isOver())->toBeTrue()
-        ->and($at('20:13:30')->over->clock())->toBe('01:30')
-        ->and($at('20:00:00')->end->format('H:i:s'))->toBe('20:12:00')
-        ->and($at('20:00:00')->source)->toBe('8 min to 12 min, common practice');
+    expect($at('20:00:00')->remaining->clock())
+        ->toBe('12:00')
+        ->and($at('20:04:18')->remaining->clock())
+        ->toBe('07:42')
+        ->and($at('20:12:00')->isOver())
+        ->toBeTrue()
+        ->and($at('20:13:30')->over->clock())
+        ->toBe('01:30')
+        ->and($at('20:00:00')->end->format('H:i:s'))
+        ->toBe('20:12:00')
+        ->and($at('20:00:00')->source)
+        ->toBe('8 min to 12 min, common practice');
 });
 
 test('times measured here go before common practice', function (): void {
     $countdown = Countdown::of(playbook()->step('upgrade'), new DateTimeImmutable('@0'), new DateTimeImmutable('@60'), [300.0, 420.0]);
-    expect($countdown->expected->seconds)->toBe(420.0)
-        ->and($countdown->source)->toBe('measured here before, 2 runs');
+    expect($countdown->expected->seconds)->toBe(420.0)->and($countdown->source)->toBe('measured here before, 2 runs');
 });
 
 test('the bench runs its clock faster', function (): void {
@@ -105,41 +133,78 @@ test('the bench runs its clock faster', function (): void {
 });
 
 test('only a wait has a countdown', function (): void {
-    expect(fn () => Countdown::of(playbook()->step('cable'), new DateTimeImmutable, new DateTimeImmutable))->toThrow(InvalidArgumentException::class);
+    expect(fn () => Countdown::of(playbook()->step('cable'), new DateTimeImmutable(), new DateTimeImmutable()))->toThrow(
+        InvalidArgumentException::class,
+    );
 });
 
 test('a box is singled out in the router\'s list', function (array $leases, array $before, ?string $address, string $code): void {
     $match = LeaseMatch::find(Hostname::parse('wren'), $leases, $before);
-    expect($match->lease === null ? null : (string) $match->lease->address)->toBe($address)
-        ->and($match->findings->list[0]->code)->toBe($code);
+    expect($match->lease === null ? null : (string) $match->lease->address)
+        ->toBe($address)
+        ->and($match->findings->list[0]->code)
+        ->toBe($code);
 })->with([
-    'new and named' => [[lease('02:00:00:00:00:01', '172.22.8.104', 'desk'), lease('02:00:00:00:00:07', '172.22.8.131', 'wren')], ['02:00:00:00:00:01'], '172.22.8.131', 'bringup.found'],
+    'new and named' => [
+        [lease('02:00:00:00:00:01', '172.22.8.104', 'desk'), lease('02:00:00:00:00:07', '172.22.8.131', 'wren')],
+        ['02:00:00:00:00:01'],
+        '172.22.8.131',
+        'bringup.found',
+    ],
     'capitals' => [[lease('02:00:00:00:00:07', '172.22.8.131', 'WREN')], [], '172.22.8.131', 'bringup.found'],
     'known before' => [[lease('02:00:00:00:00:07', '172.22.8.131', 'wren')], ['02:00:00:00:00:07'], '172.22.8.131', 'bringup.found'],
     'under another name' => [[lease('02:00:00:00:00:07', '172.22.8.131', 'board')], [], '172.22.8.131', 'bringup.other_name'],
     'without a name' => [[lease('02:00:00:00:00:07', '172.22.8.131', null)], [], '172.22.8.131', 'bringup.other_name'],
     'nothing new' => [[lease('02:00:00:00:00:01', '172.22.8.104', 'desk')], ['02:00:00:00:00:01'], null, 'bringup.not_in_list'],
-    'several new' => [[lease('02:00:00:00:00:01', '172.22.8.104', 'a'), lease('02:00:00:00:00:02', '172.22.8.105', 'b')], [], null, 'bringup.several_new'],
-    'two of that name' => [[lease('02:00:00:00:00:01', '172.22.8.104', 'wren'), lease('02:00:00:00:00:02', '172.22.8.105', 'wren')], [], null, 'bringup.two_of_that_name'],
+    'several new' => [
+        [lease('02:00:00:00:00:01', '172.22.8.104', 'a'), lease('02:00:00:00:00:02', '172.22.8.105', 'b')],
+        [],
+        null,
+        'bringup.several_new',
+    ],
+    'two of that name' => [
+        [lease('02:00:00:00:00:01', '172.22.8.104', 'wren'), lease('02:00:00:00:00:02', '172.22.8.105', 'wren')],
+        [],
+        null,
+        'bringup.two_of_that_name',
+    ],
 ]);
 
 test('open, refused and silent mean different things', function (): void {
     $at = Ipv4::parse('172.22.8.16');
-    expect(DoorState::Open->finding($at, 22)->severity->value)->toBe('fine')
-        ->and(DoorState::Refused->finding($at, 22)->do)->toContain('user-data')
-        ->and(DoorState::Refused->finding($at, 445)->do)->toContain('systemctl')
-        ->and(DoorState::Silent->finding($at, 22)->code)->toBe('bringup.port_silent');
+    expect(DoorState::Open->finding($at, 22)->severity->value)
+        ->toBe('fine')
+        ->and(DoorState::Refused->finding($at, 22)->do)
+        ->toContain('user-data')
+        ->and(DoorState::Refused->finding($at, 445)->do)
+        ->toContain('systemctl')
+        ->and(DoorState::Silent->finding($at, 22)->code)
+        ->toBe('bringup.port_silent');
 });
 
 test('a host key is judged by its history', function (): void {
-    $key = fn (string $byte): SshPublicKey => SshPublicKey::tryOf('ssh-ed25519', base64_encode(pack('N', 11).'ssh-ed25519'.pack('N', 32).str_repeat($byte, 32))) ?? throw new LogicException;
+    $key = fn (string $byte): SshPublicKey => SshPublicKey::tryOf(
+        'ssh-ed25519',
+        base64_encode(pack('N', 11).'ssh-ed25519'.pack('N', 32).str_repeat($byte, 32)),
+    ) ?? throw new LogicException();
     $kept = $key('a')->fingerprint();
     $keptAt = new DateTimeImmutable('2026-11-01');
-    $code = fn (SshPublicKey $shown, ?string $kept, ?string $written): string => HostKeyHistory::judge($shown, $kept, $keptAt, $written === null ? null : new DateTimeImmutable($written))->code;
-    expect($code($key('a'), null, null))->toBe('bringup.host_key_first')
-        ->and($code($key('a'), $kept, null))->toBe('bringup.host_key_same')
-        ->and($code($key('b'), $kept, '2026-11-20'))->toBe('bringup.host_key_rewritten')
-        ->and($code($key('b'), $kept, '2026-10-20'))->toBe('bringup.host_key_changed')
-        ->and($code($key('b'), $kept, null))->toBe('bringup.host_key_changed')
-        ->and(HostKeyHistory::judge($key('b'), $kept, $keptAt, null)->severity->value)->toBe('stop');
+    $code = fn (SshPublicKey $shown, ?string $kept, ?string $written): string => HostKeyHistory::judge(
+        $shown,
+        $kept,
+        $keptAt,
+        $written === null ? null : new DateTimeImmutable($written),
+    )->code;
+    expect($code($key('a'), null, null))
+        ->toBe('bringup.host_key_first')
+        ->and($code($key('a'), $kept, null))
+        ->toBe('bringup.host_key_same')
+        ->and($code($key('b'), $kept, '2026-11-20'))
+        ->toBe('bringup.host_key_rewritten')
+        ->and($code($key('b'), $kept, '2026-10-20'))
+        ->toBe('bringup.host_key_changed')
+        ->and($code($key('b'), $kept, null))
+        ->toBe('bringup.host_key_changed')
+        ->and(HostKeyHistory::judge($key('b'), $kept, $keptAt, null)->severity->value)
+        ->toBe('stop');
 });

@@ -19,7 +19,10 @@ function cards(string $kind): array
 {
     $files = glob(__DIR__."/cards/{$kind}/*.yaml") ?: [];
 
-    return array_combine(array_map(fn (string $file): string => basename($file, '.yaml'), $files), array_map(fn (string $file): array => [$file], $files));
+    return array_combine(
+        array_map(fn (string $file): string => basename($file, '.yaml'), $files),
+        array_map(fn (string $file): array => [$file], $files),
+    );
 }
 
 /** @return array{files: array<string, string>, context?: array<string, mixed>, expect?: list<string>, boots?: string, radio?: bool} */
@@ -39,28 +42,51 @@ function knownOf(array $card): CardContext
 
     return new CardContext(
         isset($known['image']) ? catalogue('image')[$known['image']] : null,
-        isset($known['network']) ? new LocalNetwork(Prefix::parse('172.22.8.0/24'), Ipv4::parse('172.22.8.1'), AddressRange::between(Ipv4::parse('172.22.8.100'), Ipv4::parse('172.22.8.199')), 'thistledown.home.arpa') : null,
-        $known['names'] ?? [], $taken, $known['ssids'] ?? [], $known['started'] ?? false, $known['last_instance'] ?? null, $known['containers'] ?? false, $known['sixty_four'] ?? false,
+        isset($known['network'])
+            ? new LocalNetwork(
+                Prefix::parse('172.22.8.0/24'),
+                Ipv4::parse('172.22.8.1'),
+                AddressRange::between(Ipv4::parse('172.22.8.100'), Ipv4::parse('172.22.8.199')),
+                'thistledown.home.arpa',
+            )
+            : null,
+        $known['names'] ?? [],
+        $taken,
+        $known['ssids'] ?? [],
+        $known['started'] ?? false,
+        $known['last_instance'] ?? null,
+        $known['containers'] ?? false,
+        $known['sixty_four'] ?? false,
     );
 }
 
 /** What is on the air: two networks with their keys, by the passphrase “seed drawer open”. */
 function bootOf(array $card): FirstBoot
 {
-    return FirstBoot::from($card['files'], ! ($card['radio'] ?? false), array_map(fn (string $name): string => hash_pbkdf2('sha1', 'seed drawer open', $name, 4096, 64), ['Thistledown' => 'Thistledown', 'Gewächshaus 🌱' => 'Gewächshaus 🌱']));
+    return FirstBoot::from(
+        $card['files'],
+        ! ($card['radio'] ?? false),
+        array_map(fn (string $name): string => hash_pbkdf2('sha1', 'seed drawer open', $name, 4096, 64), [
+            'Thistledown' => 'Thistledown',
+            'Gewächshaus 🌱' => 'Gewächshaus 🌱',
+        ]),
+    );
 }
 
 test('a right card has no finding, and boots', function (string $file): void {
     $card = cardFrom($file);
-    $findings = (new Linter)->lint(new CardFolder($card['files']), knownOf($card));
+    $findings = (new Linter())->lint(new CardFolder($card['files']), knownOf($card));
     expect($findings->codes())->toBe([]);
 
     // A ready-made image is a school of its own, which the bench's boards do not play.
     if (isset($card['files']['user-data']) || isset($card['files']['userconf.txt'])) {
         $boot = bootOf($card);
-        expect($boot->network)->toBeTrue()
-            ->and($boot->user)->toBe('warden')
-            ->and($boot->remoteLogin || in_array('openssh-server', $boot->packages, true))->toBeTrue();
+        expect($boot->network)
+            ->toBeTrue()
+            ->and($boot->user)
+            ->toBe('warden')
+            ->and($boot->remoteLogin || in_array('openssh-server', $boot->packages, true))
+            ->toBeTrue();
     }
 })->with(fn (): array => cards('right'));
 
@@ -68,7 +94,7 @@ test('a broken card has the finding it should, in its place', function (string $
     $card = cardFrom($file);
     $found = array_map(
         fn ($finding): string => "{$finding->code} {$finding->place?->file}".($finding->place?->line === null ? '' : ":{$finding->place->line}"),
-        (new Linter)->lint(new CardFolder($card['files']), knownOf($card))->list,
+        (new Linter())->lint(new CardFolder($card['files']), knownOf($card))->list,
     );
     foreach ($card['expect'] ?? [] as $expected) {
         expect($found)->toContain($expected);
@@ -89,10 +115,9 @@ test('the bench shows what the finding promised', function (string $file): void 
 })->with(fn (): array => cards('broken'));
 
 test('a broken card has no more than a few findings', function (string $file): void {
-    expect((new Linter)->lint(new CardFolder(cardFrom($file)['files']), knownOf(cardFrom($file)))->count())->toBeLessThanOrEqual(4);
+    expect((new Linter())->lint(new CardFolder(cardFrom($file)['files']), knownOf(cardFrom($file)))->count())->toBeLessThanOrEqual(4);
 })->with(fn (): array => cards('broken'));
 
 test('the corpus is as large as it should be', function (): void {
-    expect(count(cards('right')))->toBeGreaterThanOrEqual(20)
-        ->and(count(cards('broken')))->toBeGreaterThanOrEqual(60);
+    expect(count(cards('right')))->toBeGreaterThanOrEqual(20)->and(count(cards('broken')))->toBeGreaterThanOrEqual(60);
 });

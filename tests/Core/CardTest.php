@@ -22,9 +22,19 @@ const CARD_KEY = 'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQ
 /** The files of a card that is right, with some of them replaced; null takes a file away. */
 function card(array $changes = [], ?string $password = null): CardFolder
 {
-    $settings = new FirstBoot(Hostname::parse('wren'), 'thistledown.home.arpa', 'wren-01', 'warden', $password === null ? SshPublicKey::tryParse(CARD_KEY) : null, $password, 'Europe/London', 'gb', ['samba']);
+    $settings = new FirstBoot(
+        Hostname::parse('wren'),
+        'thistledown.home.arpa',
+        'wren-01',
+        'warden',
+        $password === null ? SshPublicKey::tryParse(CARD_KEY) : null,
+        $password,
+        'Europe/London',
+        'gb',
+        ['samba'],
+    );
     $files = [];
-    foreach ((new DeclarativeWriter)->write($settings) as $file) {
+    foreach ((new DeclarativeWriter())->write($settings) as $file) {
         $files[$file->name] = $file->text();
     }
 
@@ -37,37 +47,58 @@ function userData(string $from = '', string $to = ''): string
 }
 
 test('nobody can be locked out by construction', function (): void {
-    expect(fn () => new FirstBoot(Hostname::parse('wren'), 'home.arpa', 'i', 'warden', null, null, 'Etc/UTC', 'gb', []))->toThrow(InvalidArgumentException::class);
+    expect(fn () => new FirstBoot(Hostname::parse('wren'), 'home.arpa', 'i', 'warden', null, null, 'Etc/UTC', 'gb', []))->toThrow(
+        InvalidArgumentException::class,
+    );
 });
 
 test('the three files say what was typed', function (): void {
     $user = Yaml::parse(card()->text('user-data'));
-    expect($user['hostname'])->toBe('wren')
-        ->and($user['fqdn'])->toBe('wren.thistledown.home.arpa')
-        ->and($user['timezone'])->toBe('Europe/London')
-        ->and($user['users'][0]['name'])->toBe('warden')
-        ->and($user['users'][0]['ssh_authorized_keys'])->toBe([CARD_KEY])
-        ->and($user['users'][0]['lock_passwd'])->toBeTrue()
-        ->and($user['ssh_pwauth'])->toBeFalse()
-        ->and($user['packages'])->toBe(['samba'])
-        ->and($user['runcmd'])->toBe([['systemctl', 'enable', '--now', 'ssh']])
-        ->and(Yaml::parse(card()->text('meta-data')))->toBe(['instance-id' => 'wren-01', 'local-hostname' => 'wren'])
-        ->and(Yaml::parse(card()->text('network-config'))['ethernets']['wired']['dhcp4'])->toBeTrue();
+    expect($user['hostname'])
+        ->toBe('wren')
+        ->and($user['fqdn'])
+        ->toBe('wren.thistledown.home.arpa')
+        ->and($user['timezone'])
+        ->toBe('Europe/London')
+        ->and($user['users'][0]['name'])
+        ->toBe('warden')
+        ->and($user['users'][0]['ssh_authorized_keys'])
+        ->toBe([CARD_KEY])
+        ->and($user['users'][0]['lock_passwd'])
+        ->toBeTrue()
+        ->and($user['ssh_pwauth'])
+        ->toBeFalse()
+        ->and($user['packages'])
+        ->toBe(['samba'])
+        ->and($user['runcmd'])
+        ->toBe([['systemctl', 'enable', '--now', 'ssh']])
+        ->and(Yaml::parse(card()->text('meta-data')))
+        ->toBe(['instance-id' => 'wren-01', 'local-hostname' => 'wren'])
+        ->and(Yaml::parse(card()->text('network-config'))['ethernets']['wired']['dhcp4'])
+        ->toBeTrue();
 });
 
 test('a password login asks for the password with sudo', function (): void {
-    $user = Yaml::parse(card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')->text('user-data'))['users'][0];
-    expect($user['hashed_passwd'])->toBe('$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')
-        ->and($user['lock_passwd'])->toBeFalse()
-        ->and($user['sudo'])->toBe('ALL=(ALL) ALL')
-        ->and($user)->not->toHaveKey('ssh_authorized_keys');
+    $user = Yaml::parse(
+        card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')->text('user-data'),
+    )['users'][0];
+    expect($user['hashed_passwd'])
+        ->toBe('$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')
+        ->and($user['lock_passwd'])
+        ->toBeFalse()
+        ->and($user['sudo'])
+        ->toBe('ALL=(ALL) ALL')
+        ->and($user)
+        ->not->toHaveKey('ssh_authorized_keys');
 });
 
 test('every line that decides something has its reason', function (): void {
     $settings = new FirstBoot(Hostname::parse('wren'), 'home.arpa', 'i', 'warden', SshPublicKey::tryParse(CARD_KEY), null, 'Etc/UTC', 'gb', []);
-    foreach ((new DeclarativeWriter)->write($settings) as $file) {
-        expect($file->lines[0]->reason)->not->toBe('')
-            ->and(count(array_filter($file->lines, fn ($line) => $line->reason !== '')))->toBeGreaterThanOrEqual(intdiv(count($file->lines), 2));
+    foreach ((new DeclarativeWriter())->write($settings) as $file) {
+        expect($file->lines[0]->reason)
+            ->not->toBe('')
+            ->and(count(array_filter($file->lines, fn ($line) => $line->reason !== '')))
+            ->toBeGreaterThanOrEqual(intdiv(count($file->lines), 2));
     }
 });
 
@@ -109,22 +140,47 @@ test('a scalar reads back as the text it was', function (string $text): void {
 test('a scalar reads back for random texts', function (): void {
     mt_srand(512);
     for ($i = 0; $i < 500; $i++) {
-        $text = implode('', array_map(fn (): string => mb_chr([mt_rand(32, 126), mt_rand(161, 700), mt_rand(0x4E00, 0x4E80)][mt_rand(0, 2)]), range(1, mt_rand(1, 20))));
+        $text = implode(
+            '',
+            array_map(
+                fn (): string => mb_chr([mt_rand(32, 126), mt_rand(161, 700), mt_rand(0x4E00, 0x4E80)][mt_rand(0, 2)]),
+                range(1, mt_rand(1, 20)),
+            ),
+        );
         expect(Yaml::parse('a: '.YamlScalar::of($text))['a'])->toBe($text);
     }
 });
 
 test('what is right has no finding', function (): void {
-    expect((new Linter)->lint(card())->codes())->toBe([])
-        ->and((new Linter)->lint(card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.'))->codes())->toBe([])
-        ->and((new Linter)->lint(card(['config.txt' => "dtparam=audio=on\n", 'cmdline.txt' => "console=tty1 root=PARTUUID=1-02 rootwait\n"]))->codes())->toBe([])
-        ->and((new Linter)->lint(card(['network-config' => "network:\n  version: 2\n  ethernets:\n    eth0:\n      addresses: [172.22.8.16/24]\n"]))->codes())->toBe([]);
+    expect((new Linter())->lint(card())->codes())
+        ->toBe([])
+        ->and(
+            (new Linter())
+                ->lint(card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.'))
+                ->codes(),
+        )
+        ->toBe([])
+        ->and(
+            (new Linter())
+                ->lint(card(['config.txt' => "dtparam=audio=on\n", 'cmdline.txt' => "console=tty1 root=PARTUUID=1-02 rootwait\n"]))
+                ->codes(),
+        )
+        ->toBe([])
+        ->and(
+            (new Linter())
+                ->lint(card(['network-config' => "network:\n  version: 2\n  ethernets:\n    eth0:\n      addresses: [172.22.8.16/24]\n"]))
+                ->codes(),
+        )
+        ->toBe([]);
 });
 
 test('what is wrong is found in its line', function (callable $make, string $code, string $place): void {
-    $findings = (new Linter)->lint($make());
+    $findings = (new Linter())->lint($make());
     $found = array_values(array_filter($findings->list, fn ($finding) => $finding->code === $code));
-    expect($found)->not->toBe([])->and((string) $found[0]->place)->toMatch('~^'.preg_quote($place, '~').'(:\d+)?$~');
+    expect($found)
+        ->not->toBe([])
+        ->and((string) $found[0]->place)
+        ->toMatch('~^'.preg_quote($place, '~').'(:\d+)?$~');
 })->with([
     'first line missing' => [fn () => card(['user-data' => userData("#cloud-config\n")]), 'card.no_cloud_config_line', 'user-data:1'],
     'blank before the mark' => [fn () => card(['user-data' => ' '.userData()]), 'card.no_cloud_config_line', 'user-data:1'],
@@ -137,17 +193,61 @@ test('what is wrong is found in its line', function (callable $make, string $cod
     'name read as truth' => [fn () => card(['user-data' => userData('hostname: wren', 'hostname: true')]), 'card.hostname_not_text', 'user-data:2'],
     'no name' => [fn () => card(['user-data' => userData("hostname: wren\n")]), 'card.no_hostname', 'user-data:1'],
     'misspelt key' => [fn () => card(['user-data' => userData('timezone:', 'time_zone:')]), 'card.unknown_key', 'user-data:5'],
-    'cut key' => [fn () => card(['user-data' => userData('AAAAC3NzaC1lZDI1NTE5AAAAIAEB', 'AAAAC3NzaC1lZDI1NTE5AAAAIAE')]), 'card.key_does_not_decode', 'user-data:15'],
+    'cut key' => [
+        fn () => card(['user-data' => userData('AAAAC3NzaC1lZDI1NTE5AAAAIAEB', 'AAAAC3NzaC1lZDI1NTE5AAAAIAE')]),
+        'card.key_does_not_decode',
+        'user-data:15',
+    ],
     'nobody' => [fn () => card(['user-data' => userData('ssh_authorized_keys', 'ssh_import_id')]), 'card.nobody_can_log_in', 'user-data:8'],
-    'locked password' => [fn () => card(['user-data' => str_replace('lock_passwd: false', 'lock_passwd: true', card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')->text('user-data'))]), 'card.nobody_can_log_in', 'user-data:8'],
-    'clear password' => [fn () => card(['user-data' => str_replace('hashed_passwd', 'plain_text_passwd', card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')->text('user-data'))]), 'card.password_in_clear', 'user-data:14'],
-    'no hash' => [fn () => card(['user-data' => str_replace('$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.', 'greenhouse', card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')->text('user-data'))]), 'card.password_not_hashed', 'user-data:14'],
+    'locked password' => [
+        fn () => card([
+            'user-data' => str_replace(
+                'lock_passwd: false',
+                'lock_passwd: true',
+                card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')->text(
+                    'user-data',
+                ),
+            ),
+        ]),
+        'card.nobody_can_log_in',
+        'user-data:8',
+    ],
+    'clear password' => [
+        fn () => card([
+            'user-data' => str_replace(
+                'hashed_passwd',
+                'plain_text_passwd',
+                card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')->text(
+                    'user-data',
+                ),
+            ),
+        ]),
+        'card.password_in_clear',
+        'user-data:14',
+    ],
+    'no hash' => [
+        fn () => card([
+            'user-data' => str_replace(
+                '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.',
+                'greenhouse',
+                card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')->text(
+                    'user-data',
+                ),
+            ),
+        ]),
+        'card.password_not_hashed',
+        'user-data:14',
+    ],
     'login stays off' => [fn () => card(['user-data' => userData('enable, --now, ssh', 'status, cron')]), 'card.remote_login_off', 'user-data'],
     'no meta-data' => [fn () => card(['meta-data' => null]), 'card.no_meta_data', 'meta-data'],
     'no instance' => [fn () => card(['meta-data' => "local-hostname: wren\n"]), 'card.no_instance_id', 'meta-data:1'],
     'no version' => [fn () => card(['network-config' => "ethernets:\n  eth0:\n    dhcp4: true\n"]), 'card.network_version', 'network-config:1'],
     'no link' => [fn () => card(['network-config' => "version: 2\n"]), 'card.no_links', 'network-config:1'],
-    'no address' => [fn () => card(['network-config' => "version: 2\nethernets:\n  eth0:\n    optional: true\n"]), 'card.link_without_address', 'network-config:3'],
+    'no address' => [
+        fn () => card(['network-config' => "version: 2\nethernets:\n  eth0:\n    optional: true\n"]),
+        'card.link_without_address',
+        'network-config:3',
+    ],
     'only comments' => [fn () => card(['network-config' => "# version: 2\n"]), 'card.yaml_empty', 'network-config:1'],
     'marker with extension' => [fn () => card(['ssh.txt' => '']), 'card.marker_extension', 'ssh.txt'],
     'marker with a dot' => [fn () => card(['ssh.' => '']), 'card.marker_extension', 'ssh.'],
@@ -157,10 +257,14 @@ test('what is wrong is found in its line', function (callable $make, string $cod
 
 test('a pasted key is put together again', function (): void {
     $broken = wordwrap(CARD_KEY, 40, "\n", true);
-    expect((string) LoginCheck::key($broken))->toStartWith('ssh-ed25519 AAAAC3Nza')
-        ->and(LoginCheck::key($broken)?->base64)->toBe(explode(' ', CARD_KEY)[1])
-        ->and(LoginCheck::keyFindings($broken)->codes())->toBe(['card.key_line_breaks'])
-        ->and(LoginCheck::keyFindings(CARD_KEY)->codes())->toBe([]);
+    expect((string) LoginCheck::key($broken))
+        ->toStartWith('ssh-ed25519 AAAAC3Nza')
+        ->and(LoginCheck::key($broken)?->base64)
+        ->toBe(explode(' ', CARD_KEY)[1])
+        ->and(LoginCheck::keyFindings($broken)->codes())
+        ->toBe(['card.key_line_breaks'])
+        ->and(LoginCheck::keyFindings(CARD_KEY)->codes())
+        ->toBe([]);
 });
 
 test('what is typed for the login is judged', function (string $pasted, string $code): void {
@@ -173,12 +277,18 @@ test('what is typed for the login is judged', function (string $pasted, string $
 ]);
 
 test('passwords and user names', function (): void {
-    expect(LoginCheck::passwordFindings('short')->codes())->toBe(['card.password_short'])
-        ->and(LoginCheck::passwordFindings('Password')->codes())->toBe(['card.password_known'])
-        ->and(LoginCheck::passwordFindings('thistle down feather')->codes())->toBe([])
-        ->and(LoginCheck::userFindings('Warden')->codes())->toBe(['card.user_name'])
-        ->and(LoginCheck::userFindings('root')->codes())->toBe(['card.user_root'])
-        ->and(LoginCheck::userFindings('warden')->codes())->toBe([]);
+    expect(LoginCheck::passwordFindings('short')->codes())
+        ->toBe(['card.password_short'])
+        ->and(LoginCheck::passwordFindings('Password')->codes())
+        ->toBe(['card.password_known'])
+        ->and(LoginCheck::passwordFindings('thistle down feather')->codes())
+        ->toBe([])
+        ->and(LoginCheck::userFindings('Warden')->codes())
+        ->toBe(['card.user_name'])
+        ->and(LoginCheck::userFindings('root')->codes())
+        ->toBe(['card.user_root'])
+        ->and(LoginCheck::userFindings('warden')->codes())
+        ->toBe([]);
 });
 
 test('ten thousand mutated cards make findings and nothing else', function (): void {
@@ -197,7 +307,12 @@ test('ten thousand mutated cards make findings and nothing else', function (): v
             $text = match (mt_rand(0, 7)) {
                 0 => substr($text, 0, $at),
                 1 => substr_replace($text, chr(mt_rand(0, 255)), $at, 1),
-                2 => substr_replace($text, str_repeat(["\t", ' ', "\n", '{', '[', '"', '#', ':', '-', '&a', '*a', '<<'][mt_rand(0, 11)], mt_rand(1, 30)), $at, 0),
+                2 => substr_replace(
+                    $text,
+                    str_repeat(["\t", ' ', "\n", '{', '[', '"', '#', ':', '-', '&a', '*a', '<<'][mt_rand(0, 11)], mt_rand(1, 30)),
+                    $at,
+                    0,
+                ),
                 3 => substr_replace($text, '', $at, mt_rand(1, 40)),
                 4 => $text.$text,
                 5 => strtoupper($text),
@@ -206,27 +321,58 @@ test('ten thousand mutated cards make findings and nothing else', function (): v
             };
         }
         $files[$name] = $text;
-        mt_rand(0, 9) ?: $files[$name.['.', '.txt', ' ', ''][mt_rand(0, 3)]] = $text;
+        mt_rand(0, 9) ?: ($files[$name.['.', '.txt', ' ', ''][mt_rand(0, 3)]] = $text);
         $folder = new CardFolder($files);
-        expect((new Linter)->lint($folder, $i % 2 === 0 ? $context : new CardContext)->count())->toBeLessThan(90);
-        $i % 10 ?: (new Fixer)->fix($folder, $context);
+        expect((new Linter())->lint($folder, $i % 2 === 0 ? $context : new CardContext())->count())->toBeLessThan(90);
+        $i % 10 ?: (new Fixer())->fix($folder, $context);
     }
     expect(memory_get_usage() - $before)->toBeLessThan(32 * 1024 ** 2);
 });
 
 test('what can be mended is mended, and looked over again it is right', function (string $card): void {
     $data = Yaml::parseFile("tests/Core/cards/broken/{$card}.yaml");
-    $fixed = (new Fixer)->fix(new CardFolder($data['files']));
-    expect($fixed->changes)->not->toBe([])
-        ->and([$card, (new Linter)->lint($fixed->folder)->codes()])->toBe([$card, []])
-        ->and(BenchBoot::from($fixed->folder->files)->user)->toBe('warden');
-})->with(['bom', 'crlf', 'crlf-in-the-middle', 'first-line-spaced', 'first-line-capital', 'first-line-with-blank', 'no-first-line', 'no-meta-data', 'marker-txt', 'marker-dot', 'marker-rtf', 'kernel-line-broken', 'kernel-modules-early', 'kernel-twice', 'account-with-blank', 'account-crlf', 'account-extension', 'user-data-txt', 'wpa-extension', 'wpa-blanks', 'wpa-crlf', 'wifi-on', 'wifi-0123', 'tab-after-blanks']);
+    $fixed = (new Fixer())->fix(new CardFolder($data['files']));
+    expect($fixed->changes)
+        ->not->toBe([])
+        ->and([$card, (new Linter())->lint($fixed->folder)->codes()])
+        ->toBe([$card, []])
+        ->and(BenchBoot::from($fixed->folder->files)->user)
+        ->toBe('warden');
+})->with([
+    'bom',
+    'crlf',
+    'crlf-in-the-middle',
+    'first-line-spaced',
+    'first-line-capital',
+    'first-line-with-blank',
+    'no-first-line',
+    'no-meta-data',
+    'marker-txt',
+    'marker-dot',
+    'marker-rtf',
+    'kernel-line-broken',
+    'kernel-modules-early',
+    'kernel-twice',
+    'account-with-blank',
+    'account-crlf',
+    'account-extension',
+    'user-data-txt',
+    'wpa-extension',
+    'wpa-blanks',
+    'wpa-crlf',
+    'wifi-on',
+    'wifi-0123',
+    'tab-after-blanks',
+]);
 
 test('a mended card has nothing that it had not before, and a right one stays as it is', function (): void {
     foreach (glob('tests/Core/cards/*/*.yaml') ?: [] as $file) {
         $folder = new CardFolder(Yaml::parseFile($file)['files']);
-        $grave = fn (CardFolder $folder): array => array_map(fn (Finding $finding): string => $finding->code, array_filter((new Linter)->lint($folder)->list, fn (Finding $finding): bool => $finding->severity->rank() >= Severity::Warn->rank()));
-        $fixed = (new Fixer)->fix($folder);
+        $grave = fn (CardFolder $folder): array => array_map(
+            fn (Finding $finding): string => $finding->code,
+            array_filter((new Linter())->lint($folder)->list, fn (Finding $finding): bool => $finding->severity->rank() >= Severity::Warn->rank()),
+        );
+        $fixed = (new Fixer())->fix($folder);
         expect([basename($file), array_diff($grave($fixed->folder), $grave($folder))])->toBe([basename($file), []]);
         if (str_contains($file, '/right/')) {
             expect($fixed->changes)->toBe([])->and($fixed->folder->files)->toEqual($folder->files);

@@ -22,8 +22,15 @@ function burrow(int $count, int $seed): GroundPicture
     mt_srand($seed);
     $boxes = [];
     for ($i = 0; $i < $count; $i++) {
-        $openings = mt_rand(0, 4) === 0 ? array_map(fn (int $n): string => (50000 + $n).' udp', range(1, mt_rand(1, 5))) : [];
-        $boxes[] = new Dwelling("box{$i}", "172.22.8.{$i}", 'files', ChamberState::Answers, $openings, $i > 0 && mt_rand(0, 2) === 0 ? ['box'.mt_rand(0, $i - 1) => 'names'] : []);
+        $openings = mt_rand(0, 4) === 0 ? array_map(fn (int $n): string => 50000 + $n.' udp', range(1, mt_rand(1, 5))) : [];
+        $boxes[] = new Dwelling(
+            "box{$i}",
+            "172.22.8.{$i}",
+            'files',
+            ChamberState::Answers,
+            $openings,
+            $i > 0 && mt_rand(0, 2) === 0 ? ['box'.mt_rand(0, $i - 1) => 'names'] : [],
+        );
     }
 
     return GroundPlan::draw($boxes);
@@ -35,7 +42,10 @@ function enters(array $from, array $to, Chamber $chamber, float $depth): bool
     [$x1, $x2] = [min($from[0], $to[0]), max($from[0], $to[0])];
     [$y1, $y2] = [min($from[1], $to[1]), max($from[1], $to[1])];
 
-    return $x2 > $chamber->x + $depth && $x1 < $chamber->x + $chamber->width - $depth && $y2 > $chamber->y + $depth && $y1 < $chamber->bottom() - $depth;
+    return $x2 > $chamber->x + $depth &&
+        $x1 < $chamber->x + $chamber->width - $depth &&
+        $y2 > $chamber->y + $depth &&
+        $y1 < $chamber->bottom() - $depth;
 }
 
 /** @return list<int> */
@@ -44,10 +54,14 @@ dataset('sizes', [1, 2, 3, 4, 6, 7, 12, 16, 17, 30, 60]);
 test('chambers never touch and stay inside the picture', function (int $count): void {
     $picture = burrow($count, $count);
     foreach ($picture->chambers as $i => $a) {
-        expect($a->x)->toBeGreaterThanOrEqual(0)
-            ->and($a->x + $a->width)->toBeLessThanOrEqual($picture->width)
-            ->and($a->y)->toBeGreaterThan($picture->turf)
-            ->and($a->bottom())->toBeLessThan($picture->height);
+        expect($a->x)
+            ->toBeGreaterThanOrEqual(0)
+            ->and($a->x + $a->width)
+            ->toBeLessThanOrEqual($picture->width)
+            ->and($a->y)
+            ->toBeGreaterThan($picture->turf)
+            ->and($a->bottom())
+            ->toBeLessThan($picture->height);
         foreach (array_slice($picture->chambers, $i + 1) as $b) {
             $apart = $a->x + $a->width + 8 <= $b->x || $b->x + $b->width + 8 <= $a->x || $a->bottom() + 8 <= $b->y || $b->bottom() + 8 <= $a->y;
             expect($apart)->toBeTrue();
@@ -73,12 +87,9 @@ test('no tunnel runs behind a chamber', function (int $count): void {
 test('every box has a way in, and every opening its shaft to the sky', function (int $count): void {
     $picture = burrow($count, 9 + $count);
     $open = array_filter($picture->chambers, fn (Chamber $c) => $c->box->openings !== []);
-    expect(count($picture->ways))->toBe($count)
-        ->and(count($picture->shafts))->toBeLessThanOrEqual(count($open));
+    expect(count($picture->ways))->toBe($count)->and(count($picture->shafts))->toBeLessThanOrEqual(count($open));
     foreach ($picture->shafts as $shaft) {
-        expect($shaft->mouth)->toBeLessThan($picture->turf)
-            ->and($shaft->labels)->not->toBe([])
-            ->and(count($shaft->labels))->toBeLessThanOrEqual(3);
+        expect($shaft->mouth)->toBeLessThan($picture->turf)->and($shaft->labels)->not->toBe([])->and(count($shaft->labels))->toBeLessThanOrEqual(3);
     }
     expect($open === [])->toBe($picture->shafts === []);
 })->with('sizes');
@@ -91,14 +102,16 @@ test('a label that would leave the picture stands on the other side', function (
 });
 
 test('what can be reached from outside lies in the first row', function (): void {
-    $boxes = array_map(fn (int $i): Dwelling => new Dwelling("box{$i}", '172.22.8.9', '', ChamberState::Answers, $i === 11 ? ['22 tcp'] : []), range(0, 11));
+    $boxes = array_map(
+        fn (int $i): Dwelling => new Dwelling("box{$i}", '172.22.8.9', '', ChamberState::Answers, $i === 11 ? ['22 tcp'] : []),
+        range(0, 11),
+    );
     $open = array_values(array_filter(GroundPlan::draw($boxes)->chambers, fn (Chamber $c) => $c->box->openings !== []));
     expect($open[0]->row)->toBe(0);
 });
 
 test('an empty burrow can be drawn', function (): void {
-    expect(GroundPlan::draw([])->chambers)->toBe([])
-        ->and(GroundPlan::draw([])->height)->toBeGreaterThan(300.0);
+    expect(GroundPlan::draw([])->chambers)->toBe([])->and(GroundPlan::draw([])->height)->toBeGreaterThan(300.0);
 });
 
 test('long names are cut to their chamber', function (): void {
@@ -112,19 +125,31 @@ test('a tunnel is a path from its first to its last point', function (): void {
 });
 
 test('pieces of the chain are as wide as what they let through', function (): void {
-    $copy = CopyRate::of(plan('cobble')) ?? throw new LogicException;
+    $copy = CopyRate::of(plan('cobble')) ?? throw new LogicException();
     $pieces = ChainPicture::of($copy)->pieces;
     $byName = array_column(array_map(fn ($p) => ['name' => $p['limit']->name, 'height' => $p['height']], $pieces), 'height', 'name');
-    expect($byName['disk'])->toBe(72.0)
-        ->and($byName['processor'] / $byName['disk'])->toEqualWithDelta(41.67 / 380, 0.001)
-        ->and(array_values(array_filter($pieces, fn ($p) => $p['narrowest']))[0]['limit']->name)->toBe('network');
+    expect($byName['disk'])
+        ->toBe(72.0)
+        ->and($byName['processor'] / $byName['disk'])
+        ->toEqualWithDelta(41.67 / 380, 0.001)
+        ->and(array_values(array_filter($pieces, fn ($p) => $p['narrowest']))[0]['limit']->name)
+        ->toBe('network');
 });
 
 test('a prefix is a band with everything in its place', function (): void {
-    $network = new LocalNetwork(Prefix::parse('172.22.8.0/24'), Ipv4::parse('172.22.8.1'), AddressRange::between(Ipv4::parse('172.22.8.100'), Ipv4::parse('172.22.8.199')), 'home.arpa');
+    $network = new LocalNetwork(
+        Prefix::parse('172.22.8.0/24'),
+        Ipv4::parse('172.22.8.1'),
+        AddressRange::between(Ipv4::parse('172.22.8.100'), Ipv4::parse('172.22.8.199')),
+        'home.arpa',
+    );
     $band = AddressBand::of($network, [Ipv4::parse('172.22.8.10'), Ipv4::parse('10.0.0.1')]);
-    expect(count($band->boxes))->toBe(1)
-        ->and($band->router)->toBeLessThan($band->boxes[0])
-        ->and($band->boxes[0])->toBeLessThan($band->pool['x'])
-        ->and($band->pool['width'])->toEqualWithDelta(100 / 256 * (AddressBand::WIDTH - 28), 0.01);
+    expect(count($band->boxes))
+        ->toBe(1)
+        ->and($band->router)
+        ->toBeLessThan($band->boxes[0])
+        ->and($band->boxes[0])
+        ->toBeLessThan($band->pool['x'])
+        ->and($band->pool['width'])
+        ->toEqualWithDelta((100 / 256) * (AddressBand::WIDTH - 28), 0.01);
 });

@@ -15,29 +15,93 @@ use Symfony\Component\Yaml\Yaml;
 
 const SHARED = ['Burrow\Quantity', 'Burrow\Net', 'Burrow\Sheet', 'Burrow\Board', 'Burrow\Role', 'Burrow\Intake'];
 
-arch('the core knows nothing of the application')->expect('Burrow')->not->toUse(['App', 'Bench', 'Illuminate', 'Laravel', 'React', 'Tests']);
+arch('the core knows nothing of the application')
+    ->expect('Burrow')
+    ->not->toUse(['App', 'Bench', 'Illuminate', 'Laravel', 'React', 'Tests']);
 
 arch('the core has no clock, no network, no disk and no chance of its own')
     ->expect('Burrow')
-    ->not->toUse(['time', 'microtime', 'date', 'now', 'random_bytes', 'random_int', 'mt_rand', 'rand', 'uniqid', 'file_get_contents', 'file_put_contents', 'fopen', 'glob', 'scandir', 'exec', 'shell_exec', 'proc_open', 'stream_socket_client', 'fsockopen', 'getenv', 'curl_init', 'die', 'dd', 'dump', 'var_dump']);
+    ->not->toUse([
+        'time',
+        'microtime',
+        'date',
+        'now',
+        'random_bytes',
+        'random_int',
+        'mt_rand',
+        'rand',
+        'uniqid',
+        'file_get_contents',
+        'file_put_contents',
+        'fopen',
+        'glob',
+        'scandir',
+        'exec',
+        'shell_exec',
+        'proc_open',
+        'stream_socket_client',
+        'fsockopen',
+        'getenv',
+        'curl_init',
+        'die',
+        'dd',
+        'dump',
+        'var_dump',
+    ]);
 
 foreach (['Plan', 'Card', 'Addresses', 'Ports', 'Stores', 'Upkeep', 'Ground'] as $stage) {
     arch("the stage {$stage} does not lean on another stage")
         ->expect("Burrow\\{$stage}")
-        ->toOnlyUse([...SHARED, "Burrow\\{$stage}", 'Symfony\Component\Yaml', 'SensitiveParameter', 'InvalidArgumentException', 'DateTimeImmutable', 'JsonSerializable', 'JSON_THROW_ON_ERROR']);
+        ->toOnlyUse([
+            ...SHARED,
+            "Burrow\\{$stage}",
+            'Symfony\Component\Yaml',
+            'SensitiveParameter',
+            'InvalidArgumentException',
+            'DateTimeImmutable',
+            'JsonSerializable',
+            'JSON_THROW_ON_ERROR',
+        ]);
 }
 
 arch('what the stages share does not know the stages')
     ->expect(SHARED)
-    ->not->toUse(['Burrow\Plan', 'Burrow\Card', 'Burrow\BringUp', 'Burrow\Addresses', 'Burrow\Ports', 'Burrow\Stores', 'Burrow\Upkeep', 'Burrow\Ground', 'Burrow\Drawing']);
+    ->not->toUse([
+        'Burrow\Plan',
+        'Burrow\Card',
+        'Burrow\BringUp',
+        'Burrow\Addresses',
+        'Burrow\Ports',
+        'Burrow\Stores',
+        'Burrow\Upkeep',
+        'Burrow\Ground',
+        'Burrow\Drawing',
+    ]);
 
-arch('the bench is written apart from the tool\'s own rules')->expect('Bench')->not->toUse(['App', 'Burrow']);
+arch('the bench is written apart from the tool\'s own rules')
+    ->expect('Bench')
+    ->not->toUse(['App', 'Burrow']);
 
-arch('values do not change')->expect(['Burrow\Quantity', 'Burrow\Net\Ipv4', 'Burrow\Net\Prefix', 'Burrow\Net\Mac', 'Burrow\Net\Hostname', 'Burrow\Net\Port', 'Burrow\Net\AddressRange'])->toBeReadonly()->toBeFinal();
+arch('values do not change')
+    ->expect([
+        'Burrow\Quantity',
+        'Burrow\Net\Ipv4',
+        'Burrow\Net\Prefix',
+        'Burrow\Net\Mac',
+        'Burrow\Net\Hostname',
+        'Burrow\Net\Port',
+        'Burrow\Net\AddressRange',
+    ])
+    ->toBeReadonly()
+    ->toBeFinal();
 
-arch('every file is strict')->expect(['Burrow', 'App', 'Bench'])->toUseStrictTypes();
+arch('every file is strict')
+    ->expect(['Burrow', 'App', 'Bench'])
+    ->toUseStrictTypes();
 
-arch('controllers do not reach for the database by hand')->expect('App\Http\Controllers')->not->toUse(['DB::select', 'DB::statement', 'Illuminate\Support\Facades\Schema']);
+arch('controllers do not reach for the database by hand')
+    ->expect('App\Http\Controllers')
+    ->not->toUse(['DB::select', 'DB::statement', 'Illuminate\Support\Facades\Schema']);
 
 test('every finding and every working stands in docs/formulas.md', function (): void {
     $documented = (string) file_get_contents('docs/formulas.md');
@@ -45,7 +109,11 @@ test('every finding and every working stands in docs/formulas.md', function (): 
     foreach (['core', 'app'] as $folder) {
         foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS)) as $file) {
             if ($file->getExtension() === 'php') {
-                preg_match_all("/(?:Finding::(?:fine|note|warn|stop)|Working::of|self::refused)\\(\\s*'([a-z_]+\\.[a-z_]+)'/", (string) file_get_contents($file->getPathname()), $found);
+                preg_match_all(
+                    "/(?:Finding::(?:fine|note|warn|stop)|Working::of|self::refused)\\(\\s*'([a-z_]+\\.[a-z_]+)'/",
+                    (string) file_get_contents($file->getPathname()),
+                    $found,
+                );
                 $codes = [...$codes, ...$found[1]];
             }
         }
@@ -66,8 +134,10 @@ test('every built-in entry passes its schema and carries its file\'s name', func
         expect($files)->not->toBe([]);
         foreach ($files as $file) {
             $entry = YamlEntry::read((string) file_get_contents($file), (string) file_get_contents("{$folder}/schema/{$kind}.schema.json"), $file);
-            expect($entry->findings->codes())->toBe([])
-                ->and($entry->data['id'] ?? '')->toBe(basename($file, '.yaml'));
+            expect($entry->findings->codes())
+                ->toBe([])
+                ->and($entry->data['id'] ?? '')
+                ->toBe(basename($file, '.yaml'));
         }
     }
 });
@@ -82,16 +152,34 @@ test('the common steps follow the same schema as those of a job', function (): v
 });
 
 test('findings keep their order, know the gravest and find their field', function (): void {
-    $findings = Findings::of(Finding::note('a.b', 'note'), Finding::stop('a.c', 'stop', 'why', 'do', Place::field('name')), Finding::fine('a.d', 'fine'));
-    expect($findings->worst())->toBe(Severity::Stop)->and($findings->blocks())->toBeTrue()
-        ->and($findings->gravestFirst()->codes())->toBe(['a.c', 'a.b', 'a.d'])
-        ->and($findings->forField('name')->codes())->toBe(['a.c'])
-        ->and(Findings::of()->worst())->toBeNull()
-        ->and($findings->list[1]->advice())->toBe('why do')
-        ->and((string) Place::file('user-data', 7))->toBe('user-data:7');
+    $findings = Findings::of(
+        Finding::note('a.b', 'note'),
+        Finding::stop('a.c', 'stop', 'why', 'do', Place::field('name')),
+        Finding::fine('a.d', 'fine'),
+    );
+    expect($findings->worst())
+        ->toBe(Severity::Stop)
+        ->and($findings->blocks())
+        ->toBeTrue()
+        ->and($findings->gravestFirst()->codes())
+        ->toBe(['a.c', 'a.b', 'a.d'])
+        ->and($findings->forField('name')->codes())
+        ->toBe(['a.c'])
+        ->and(Findings::of()->worst())
+        ->toBeNull()
+        ->and($findings->list[1]->advice())
+        ->toBe('why do')
+        ->and((string) Place::file('user-data', 7))
+        ->toBe('user-data:7');
 });
 
 test('a working can be read by a program', function (): void {
     $working = Working::of('a.b', 'Title', '3 V', Source::standard('RFC 1'), Line::given('in', '1 V'), Line::computed('out', '1 + 2', '3 V'));
-    expect(json_decode((string) json_encode($working), true))->toBe(['code' => 'a.b', 'title' => 'Title', 'lines' => [['name' => 'in', 'result' => '1 V'], ['name' => 'out', 'formula' => '1 + 2', 'result' => '3 V']], 'result' => '3 V', 'source' => 'RFC 1']);
+    expect(json_decode((string) json_encode($working), true))->toBe([
+        'code' => 'a.b',
+        'title' => 'Title',
+        'lines' => [['name' => 'in', 'result' => '1 V'], ['name' => 'out', 'formula' => '1 + 2', 'result' => '3 V']],
+        'result' => '3 V',
+        'source' => 'RFC 1',
+    ]);
 });

@@ -48,8 +48,10 @@ function jobs(): array
 test('six cores with gigabit and USB 3 copy at the rate of the wire', function (): void {
     // Common practice, no source: 113 MB/s. The wire gives 117.7 with time stamps (RFC 7323).
     $copy = CopyRate::of(plan('granite', 'supply-3a', 'stout-05m'));
-    expect($copy?->limit()->name)->toBe('network')
-        ->and($copy?->rate()->inMegabytes())->toBeBetween(110.0, 118.7);
+    expect($copy?->limit()->name)
+        ->toBe('network')
+        ->and($copy?->rate()->inMegabytes())
+        ->toBeBetween(110.0, 118.7);
 });
 
 test('adding a job never lowers memory use or the speed wanted', function (): void {
@@ -59,15 +61,24 @@ test('adding a job never lowers memory use or the speed wanted', function (): vo
         shuffle($names);
         $few = implode(' ', array_slice($names, 0, $n = mt_rand(1, 4)));
         $more = implode(' ', array_slice($names, 0, $n + 1));
-        expect(MemoryFit::of(plan(role: $more))->needed()->count)->toBeGreaterThanOrEqual(MemoryFit::of(plan(role: $few))->needed()->count)
-            ->and(ProcessorFit::of(plan(role: $more))->wanted())->toBeGreaterThanOrEqual(ProcessorFit::of(plan(role: $few))->wanted());
+        expect(MemoryFit::of(plan(role: $more))->needed()->count)
+            ->toBeGreaterThanOrEqual(MemoryFit::of(plan(role: $few))->needed()->count)
+            ->and(ProcessorFit::of(plan(role: $more))->wanted())
+            ->toBeGreaterThanOrEqual(ProcessorFit::of(plan(role: $few))->wanted());
     }
 });
 
 test('four levels of memory and of speed', function (): void {
-    $memory = fn (int $mebibytes): Level => MemoryFit::of(plan(role: 'automation-hub')->with(board: board('flint', ['memory_mib' => $mebibytes])))->level();
+    $memory = fn (int $mebibytes): Level => MemoryFit::of(
+        plan(role: 'automation-hub')->with(board: board('flint', ['memory_mib' => $mebibytes])),
+    )->level();
     // 94 + 900 MiB are wanted, and 60 for its container.
-    expect([$memory(2048), $memory(1100), $memory(850), $memory(512)])->toBe([Level::RunsWell, Level::RunsSlowly, Level::Unusable, Level::DoesNotRun]);
+    expect([$memory(2048), $memory(1100), $memory(850), $memory(512)])->toBe([
+        Level::RunsWell,
+        Level::RunsSlowly,
+        Level::Unusable,
+        Level::DoesNotRun,
+    ]);
     $speed = fn (float $speed): Level => ProcessorFit::of(plan(role: 'media-library')->with(board: board('flint', ['speed' => $speed])))->level();
     expect([$speed(15), $speed(8), $speed(4), $speed(1)])->toBe([Level::RunsWell, Level::RunsSlowly, Level::Unusable, Level::DoesNotRun]);
 });
@@ -79,12 +90,25 @@ test('desktop and memory', function (string $board, ?string $code): void {
 })->with([['flint', null], ['flint-2', 'plan.image_memory_low'], ['cobble', 'plan.image_memory_short']]);
 
 test('the smallest board is for a filter, not for a cloud drive', function (): void {
-    expect(PlanAnswer::to(plan('pebble', 'supply-2a5', 'stout-05m', null, LinkKind::Wireless, 'dns-filter', 'server-32', 'card-32-a1', 'open'))->fits())->toBeTrue()
-        ->and(PlanAnswer::to(plan('pebble', 'supply-2a5', 'stout-05m', 'stick-64', LinkKind::Wireless, 'cloud-drive', 'server-32'))->fits())->toBeFalse();
+    expect(
+        PlanAnswer::to(plan('pebble', 'supply-2a5', 'stout-05m', null, LinkKind::Wireless, 'dns-filter', 'server-32', 'card-32-a1', 'open'))->fits(),
+    )
+        ->toBeTrue()
+        ->and(PlanAnswer::to(plan('pebble', 'supply-2a5', 'stout-05m', 'stick-64', LinkKind::Wireless, 'cloud-drive', 'server-32'))->fits())
+        ->toBeFalse();
 });
 
 test('bits and dates decide which image starts a board', function (string $board, string $image, array $codes): void {
-    expect(array_values(array_intersect(ImageFit::of(plan($board, image: $image))->findings()->codes(), ['plan.image_bits', 'plan.image_too_old', 'plan.image_32_on_64', 'plan.needs_64_bit'])))->toBe($codes);
+    expect(
+        array_values(
+            array_intersect(ImageFit::of(plan($board, image: $image))->findings()->codes(), [
+                'plan.image_bits',
+                'plan.image_too_old',
+                'plan.image_32_on_64',
+                'plan.needs_64_bit',
+            ]),
+        ),
+    )->toBe($codes);
 })->with([
     ['flint', 'server-64', []],
     ['flint', 'server-32', ['plan.image_32_on_64']],
@@ -95,34 +119,50 @@ test('bits and dates decide which image starts a board', function (string $board
 ]);
 
 test('a job that needs 64 bits says so on either lack', function (): void {
-    expect(ImageFit::of(plan('shale', image: 'server-32', role: 'cloud-drive'))->findings()->codes())->toContain('plan.needs_64_bit')
-        ->and(ImageFit::of(plan('flint', image: 'server-32', role: 'cloud-drive'))->findings()->codes())->toContain('plan.needs_64_bit')
-        ->and(ImageFit::of(plan('flint', image: 'server-64', role: 'cloud-drive'))->findings()->codes())->not->toContain('plan.needs_64_bit');
+    expect(ImageFit::of(plan('shale', image: 'server-32', role: 'cloud-drive'))->findings()->codes())
+        ->toContain('plan.needs_64_bit')
+        ->and(ImageFit::of(plan('flint', image: 'server-32', role: 'cloud-drive'))->findings()->codes())
+        ->toContain('plan.needs_64_bit')
+        ->and(ImageFit::of(plan('flint', image: 'server-64', role: 'cloud-drive'))->findings()->codes())
+        ->not->toContain('plan.needs_64_bit');
 });
 
 test('a database on a card wears it out, on a drive it does not', function (): void {
     $onCard = plan(drive: null, role: 'automation-hub', card: 'card-16');
-    expect(CardWear::of($onCard)->finding()->code)->toBe('plan.card_wears_out')
+    expect(CardWear::of($onCard)->finding()->code)
+        ->toBe('plan.card_wears_out')
         // 16 GB × 300 cycles ÷ 8 ÷ (8 + 0.15) GB a day.
-        ->and(CardWear::of($onCard)->years())->toEqualWithDelta(16 * 300 / 8 / 8.15 / 365.25, 1e-9)
-        ->and(CardWear::of(plan(drive: null, role: 'automation-hub', card: 'card-64-endurance'))->finding()->code)->toBe('plan.card_lasts')
-        ->and(CardWear::of(plan(role: 'tv-recorder', drive: 'ssd-500', card: 'card-16'))->finding()->code)->toBe('plan.card_lasts');
+        ->and(CardWear::of($onCard)->years())
+        ->toEqualWithDelta((16 * 300) / 8 / 8.15 / 365.25, 1e-9)
+        ->and(CardWear::of(plan(drive: null, role: 'automation-hub', card: 'card-64-endurance'))->finding()->code)
+        ->toBe('plan.card_lasts')
+        ->and(CardWear::of(plan(role: 'tv-recorder', drive: 'ssd-500', card: 'card-16'))->finding()->code)
+        ->toBe('plan.card_lasts');
 });
 
 test('a closed case in a warm room throttles, an open one does not', function (): void {
     $at = fn (string $case, float $room): string => Heat::of(plan(case: $case)->with(circumstances: new Circumstances($room)))->finding()->code;
-    expect($at('closed', 30))->toBe('plan.heat_throttles')
-        ->and($at('vented', 24))->toBe('plan.heat_close')
-        ->and($at('fan', 30))->toBe('plan.heat_fits')
-        ->and(Heat::of(plan(case: 'fan'))->celsius())->toEqualWithDelta(24 + 6.4 * 4, 1e-9)
-        ->and(Heat::of(plan('old-laptop', 'brick-19v', 'fixed-15m'))->finding()->code)->toBe('plan.heat_own_cooling');
+    expect($at('closed', 30))
+        ->toBe('plan.heat_throttles')
+        ->and($at('vented', 24))
+        ->toBe('plan.heat_close')
+        ->and($at('fan', 30))
+        ->toBe('plan.heat_fits')
+        ->and(Heat::of(plan(case: 'fan'))->celsius())
+        ->toEqualWithDelta(24 + 6.4 * 4, 1e-9)
+        ->and(Heat::of(plan('old-laptop', 'brick-19v', 'fixed-15m'))->finding()->code)
+        ->toBe('plan.heat_own_cooling');
 });
 
 test('a year of running', function (): void {
     $always = RunningCost::of(plan(drive: null));
     // 2.9 W × 0.9 + 6.4 W × 0.1 = 3.25 W; × 8.76 × 0.30.
-    expect($always->watts())->toEqualWithDelta(3.25, 1e-9)->and($always->perYear()->cents)->toBe(854)
-        ->and(RunningCost::of(plan(drive: null)->with(circumstances: new Circumstances(duty: Duty::Travelling)))->perYear()->cents)->toBe(85);
+    expect($always->watts())
+        ->toEqualWithDelta(3.25, 1e-9)
+        ->and($always->perYear()->cents)
+        ->toBe(854)
+        ->and(RunningCost::of(plan(drive: null)->with(circumstances: new Circumstances(duty: Duty::Travelling)))->perYear()->cents)
+        ->toBe(85);
 });
 
 // IEEE 802.3 clause 33: 12.95 W at the device for type 1, 25.5 W for type 2.
@@ -137,20 +177,31 @@ test('power over the network cable keeps its budget', function (string $board, s
 ]);
 
 test('a supply for another inlet is refused before anything else', function (): void {
-    expect(SupplyFit::of(plan('flint', 'brick-19v'))->findings()->codes())->toBe(['plan.supply_voltage'])
-        ->and(SupplyFit::of(plan('old-laptop', 'supply-3a'))->findings()->codes())->toBe(['plan.supply_voltage'])
-        ->and(SupplyFit::of(plan('old-laptop', 'brick-19v', 'usual-1m'))->findings()->codes())->toBe(['plan.cable_plug'])
-        ->and(SupplyFit::of(plan('old-laptop', 'brick-19v', 'fixed-15m'))->findings()->blocks())->toBeFalse();
+    expect(SupplyFit::of(plan('flint', 'brick-19v'))->findings()->codes())
+        ->toBe(['plan.supply_voltage'])
+        ->and(SupplyFit::of(plan('old-laptop', 'supply-3a'))->findings()->codes())
+        ->toBe(['plan.supply_voltage'])
+        ->and(SupplyFit::of(plan('old-laptop', 'brick-19v', 'usual-1m'))->findings()->codes())
+        ->toBe(['plan.cable_plug'])
+        ->and(SupplyFit::of(plan('old-laptop', 'brick-19v', 'fixed-15m'))->findings()->blocks())
+        ->toBeFalse();
 });
 
 test('what the jobs have plugged in counts, and a printer may feed back', function (): void {
     $printer = SupplyFit::of(plan('cobble', 'supply-2a5', 'stout-05m', null, role: 'print-host'));
-    expect($printer->peak()->amps)->toEqualWithDelta(4.6 / 5.1 + 0.5, 1e-9)
-        ->and($printer->findings()->codes())->toContain('plan.back_feeding');
+    expect($printer->peak()->amps)
+        ->toEqualWithDelta(4.6 / 5.1 + 0.5, 1e-9)
+        ->and($printer->findings()->codes())
+        ->toContain('plan.back_feeding');
 });
 
 test('which jobs should not share a box', function (string $jobs, array $codes): void {
-    $found = array_values(array_filter(PlanAnswer::findings(plan('basalt', 'supply-5a', 'stout-05m', role: $jobs))->codes(), fn (string $code): bool => str_starts_with($code, 'plan.company')));
+    $found = array_values(
+        array_filter(
+            PlanAnswer::findings(plan('basalt', 'supply-5a', 'stout-05m', role: $jobs))->codes(),
+            fn (string $code): bool => str_starts_with($code, 'plan.company'),
+        ),
+    );
     expect($found)->toBe($codes);
 })->with([
     ['dns-filter tunnel-endpoint', []],
@@ -158,53 +209,99 @@ test('which jobs should not share a box', function (string $jobs, array $codes):
     ['print-host media-library', ['plan.company_of_a_printer']],
     ['file-store tunnel-endpoint', ['plan.company_of_files']],
     ['file-store', []],
+    ['dns-filter print-host', ['plan.company_of_a_filter', 'plan.company_of_ports']],
+    ['file-store file-store-console', ['plan.company_of_ports']],
+    ['file-store general-server', []],
+]);
+
+test('a clash of ports names one that is free, unless clients know only the usual one', function (string $jobs, string $advice): void {
+    $clashes = array_filter(
+        PlanAnswer::findings(plan('basalt', 'supply-5a', 'stout-05m', role: $jobs))->list,
+        fn (Finding $finding): bool => $finding->code === 'plan.company_of_ports',
+    );
+    expect(array_column($clashes, 'do'))->each->toContain($advice);
+    expect($clashes)->not->toBeEmpty();
+})->with([
+    'pages' => ['dns-filter print-host', 'to 8080'],
+    'pages, beside what holds 8080 already' => ['dns-filter print-host media-player', 'to 8081'],
+    'a share' => ['file-store file-store-console', 'no other'],
 ]);
 
 test('from what it is used comes before any part', function (): void {
-    $from = fn (string $client, string $job): array => PlanAnswer::findings(plan(role: $job)->with(circumstances: new Circumstances(client: $client)))->codes();
-    expect($from('television', 'file-store'))->toContain('plan.client_not_served')
-        ->and($from('phone', 'file-store'))->not->toContain('plan.client_not_served');
+    $from = fn (string $client, string $job): array => PlanAnswer::findings(
+        plan(role: $job)->with(circumstances: new Circumstances(client: $client)),
+    )->codes();
+    expect($from('television', 'file-store'))
+        ->toContain('plan.client_not_served')
+        ->and($from('phone', 'file-store'))
+        ->not->toContain('plan.client_not_served');
 });
 
 test('who serves all stays on', function (): void {
     $on = fn (Duty $duty, string $job): array => PlanAnswer::findings(plan(role: $job)->with(circumstances: new Circumstances(duty: $duty)))->codes();
-    expect($on(Duty::PluggedIn, 'dns-filter'))->toContain('plan.not_always_on')
-        ->and($on(Duty::Travelling, 'travelling-store'))->not->toContain('plan.not_always_on')
-        ->and($on(Duty::AroundTheClock, 'dns-filter'))->not->toContain('plan.not_always_on');
+    expect($on(Duty::PluggedIn, 'dns-filter'))
+        ->toContain('plan.not_always_on')
+        ->and($on(Duty::Travelling, 'travelling-store'))
+        ->not->toContain('plan.not_always_on')
+        ->and($on(Duty::AroundTheClock, 'dns-filter'))
+        ->not->toContain('plan.not_always_on');
 });
 
 // Common practice: a lite image to a 32 GB card takes 6 to 8 minutes with verify, a full desktop image about 15.
 test('writing an image takes what people measure', function (): void {
-    expect((new ImageTime(plan()))->time()->seconds / 60)->toBeBetween(6.0, 8.0)
-        ->and((new ImageTime(plan(image: 'desktop-64')))->time()->seconds / 60)->toBeBetween(12.0, 16.0);
+    expect((new ImageTime(plan()))->time()->seconds / 60)
+        ->toBeBetween(6.0, 8.0)
+        ->and((new ImageTime(plan(image: 'desktop-64')))->time()->seconds / 60)
+        ->toBeBetween(12.0, 16.0);
 });
 
 test('a first copy over the line, a battery, and a subscription that ends', function (): void {
-    $plan = plan(role: 'travelling-store')->with(circumstances: new Circumstances(copy: Bytes::giga(500), upMegabits: 10, batteryWattHours: 60, subscription: Money::of(10)));
+    $plan = plan(role: 'travelling-store')->with(
+        circumstances: new Circumstances(copy: Bytes::giga(500), upMegabits: 10, batteryWattHours: 60, subscription: Money::of(10)),
+    );
     // 500 GB at 10 Mb/s ÷ 8 × 0.9.
-    expect((new LineCopy($plan))->first()->seconds)->toEqualWithDelta(500e9 / (10e6 / 8 * 0.9), 1e-3)
-        ->and((new LineCopy($plan))->findings()->codes())->toBe(['plan.first_copy_long', 'plan.catching_up'])
-        ->and((new LineCopy(plan()))->applies())->toBeFalse()
-        ->and((new HoldUp($plan))->time()->seconds)->toEqualWithDelta(60 * 0.85 / (3.25 + 2.5) * 3600, 1e-3)
-        ->and(PayBack::of($plan)?->months())->toEqualWithDelta(PartsList::of($plan)->total()->cents / (1000 - RunningCost::of($plan)->perYear()->cents / 12), 1e-9)
-        ->and(PayBack::of(plan()->with(circumstances: new Circumstances(subscription: Money::of(0.5))))?->finding()->code)->toBe('plan.never_pays')
-        ->and(PayBack::of(plan()))->toBeNull();
+    expect((new LineCopy($plan))->first()->seconds)
+        ->toEqualWithDelta(500e9 / ((10e6 / 8) * 0.9), 1e-3)
+        ->and((new LineCopy($plan))->findings()->codes())
+        ->toBe(['plan.first_copy_long', 'plan.catching_up'])
+        ->and((new LineCopy(plan()))->applies())
+        ->toBeFalse()
+        ->and((new HoldUp($plan))->time()->seconds)
+        ->toEqualWithDelta(((60 * 0.85) / (3.25 + 2.5)) * 3600, 1e-3)
+        ->and(PayBack::of($plan)?->months())
+        ->toEqualWithDelta(PartsList::of($plan)->total()->cents / (1000 - RunningCost::of($plan)->perYear()->cents / 12), 1e-9)
+        ->and(PayBack::of(plan()->with(circumstances: new Circumstances(subscription: Money::of(0.5))))?->finding()->code)
+        ->toBe('plan.never_pays')
+        ->and(PayBack::of(plan()))
+        ->toBeNull();
 });
 
 test('the uses of a rate', function (): void {
-    $uses = fn (string $board, LinkKind $link, float $stream = 40): array => array_keys(array_filter((new CopyTime(CopyRate::of(plan($board, link: $link)) ?? throw new LogicException, new Circumstances(streamMegabits: $stream)))->uses()));
-    expect($uses('pebble', LinkKind::Wireless))->toBe(['archive and backup'])
+    $uses = fn (string $board, LinkKind $link, float $stream = 40): array => array_keys(
+        array_filter(
+            (new CopyTime(CopyRate::of(plan($board, link: $link)) ?? throw new LogicException(), new Circumstances(streamMegabits: $stream)))->uses(),
+        ),
+    );
+    expect($uses('pebble', LinkKind::Wireless))
+        ->toBe(['archive and backup'])
         // 1.7 MB/s carry 13 Mb/s.
-        ->and($uses('pebble', LinkKind::Wireless, 10))->toBe(['archive and backup', 'a stream at 10 Mb/s'])
-        ->and($uses('flint', LinkKind::Wired))->toHaveCount(4);
+        ->and($uses('pebble', LinkKind::Wireless, 10))
+        ->toBe(['archive and backup', 'a stream at 10 Mb/s'])
+        ->and($uses('flint', LinkKind::Wired))
+        ->toHaveCount(4);
 });
 
 test('the parts list leaves nothing out', function (): void {
     $labels = fn (PlanInput $plan): array => array_map(fn ($part) => $part->label, PartsList::of($plan)->parts);
     $thumb = $labels(plan('pebble', 'supply-2a5', 'usual-1m', 'stick-64', LinkKind::Wireless, 'print-host', 'server-32', 'card-16', 'closed'));
-    expect($thumb)->toContain('Adapter from micro-USB to a USB-A socket', 'Powered USB hub, four sockets', 'Adapter from mini to full video')->not->toContain('Network cable')
-        ->and($labels(plan('marl', 'supply-2a5', image: 'server-32')))->toContain('Network cable')->not->toContain('Powered USB hub, four sockets')
-        ->and($labels(plan('old-laptop', 'brick-19v', 'fixed-15m')))->not->toContain('Card, 32 GB, application class A1');
+    expect($thumb)
+        ->toContain('Adapter from micro-USB to a USB-A socket', 'Powered USB hub, four sockets', 'Adapter from mini to full video')
+        ->not->toContain('Network cable')
+        ->and($labels(plan('marl', 'supply-2a5', image: 'server-32')))
+        ->toContain('Network cable')
+        ->not->toContain('Powered USB hub, four sockets')
+        ->and($labels(plan('old-laptop', 'brick-19v', 'fixed-15m')))
+        ->not->toContain('Card, 32 GB, application class A1');
 });
 
 // Common practice: board 35, case 10, supply 5 to 8: just over 50, before what people leave out.
@@ -214,16 +311,21 @@ test('a plain board with case and supply is just over fifty', function (): void 
 });
 
 test('a spreadsheet takes no cell for a formula', function (): void {
-    $plan = plan()->with(case: (new CatalogueReader)->case(['label' => '=HYPERLINK("x"),1'] + entry('case', 'fan')));
+    $plan = plan()->with(case: (new CatalogueReader())->case(['label' => '=HYPERLINK("x"),1'] + entry('case', 'fan')));
     $csv = PartsCsv::of(PartsList::of($plan));
-    expect($csv)->toContain("\"'=HYPERLINK(\"\"x\"\"),1\"")
-        ->and(array_map(fn (string $line): int => count(str_getcsv($line, escape: '')), explode("\r\n", trim($csv))))->each->toBe(3);
+    expect($csv)
+        ->toContain("\"'=HYPERLINK(\"\"x\"\"),1\"")
+        ->and(array_map(fn (string $line): int => count(str_getcsv($line, escape: '')), explode("\r\n", trim($csv))))
+        ->each->toBe(3);
 });
 
 test('a retired machine is mentioned when it is the better buy', function (): void {
-    expect(OldMachine::finding(plan(role: 'media-library'), shelf()->boards)?->code)->toBe('plan.old_machine')
-        ->and(OldMachine::finding(plan(role: 'dns-filter'), shelf()->boards))->toBeNull()
-        ->and(OldMachine::finding(plan('old-laptop', 'brick-19v', 'fixed-15m', role: 'media-library'), shelf()->boards))->toBeNull();
+    expect(OldMachine::finding(plan(role: 'media-library'), shelf()->boards)?->code)
+        ->toBe('plan.old_machine')
+        ->and(OldMachine::finding(plan(role: 'dns-filter'), shelf()->boards))
+        ->toBeNull()
+        ->and(OldMachine::finding(plan('old-laptop', 'brick-19v', 'fixed-15m', role: 'media-library'), shelf()->boards))
+        ->toBeNull();
 });
 
 test('a way out is offered for a weak supply, cheapest first', function (): void {
@@ -231,17 +333,31 @@ test('a way out is offered for a weak supply, cheapest first', function (): void
     $cents = array_map(fn (WayOut $way): int => $way->cents, $ways);
     $sorted = $cents;
     sort($sorted);
-    expect(array_map(fn (WayOut $way): string => $way->sentence(), $ways))->toContain('Supply, 5.1 V 3 A')
-        ->and($cents)->toBe($sorted)
-        ->and((new WaysOut(shelf()))->from(plan()))->toBe([]);
+    expect(array_map(fn (WayOut $way): string => $way->sentence(), $ways))
+        ->toContain('Supply, 5.1 V 3 A')
+        ->and($cents)
+        ->toBe($sorted)
+        ->and((new WaysOut(shelf()))->from(plan()))
+        ->toBe([]);
 });
 
-test('ways out agree with an exhaustive search', function (string $board, string $supply, string $cable, ?string $drive, string $role, string $image, string $case): void {
+test('ways out agree with an exhaustive search', function (
+    string $board,
+    string $supply,
+    string $cable,
+    ?string $drive,
+    string $role,
+    string $image,
+    string $case,
+): void {
     $plan = plan($board, $supply, $cable, $drive, LinkKind::Wired, $role, $image, 'card-32-a1', $case);
     $shelf = shelf(3);
-    $id = fn (mixed $part): string => $part instanceof LinkKind ? $part->value : ($part->id ?? 'none');
+    $id = fn (mixed $part): string => $part instanceof LinkKind ? $part->value : $part->id ?? 'none';
     $trouble = function (PlanInput $plan): array {
-        $list = array_filter(PlanAnswer::findingsOfParts($plan)->list, fn (Finding $finding): bool => in_array($finding->severity, [Severity::Stop, Severity::Warn], true));
+        $list = array_filter(
+            PlanAnswer::findingsOfParts($plan)->list,
+            fn (Finding $finding): bool => in_array($finding->severity, [Severity::Stop, Severity::Warn], true),
+        );
 
         return [count(array_filter($list, fn (Finding $finding): bool => $finding->severity === Severity::Stop)), count($list)];
     };
@@ -249,7 +365,7 @@ test('ways out agree with an exhaustive search', function (string $board, string
     $changes = [];
     foreach ($shelf->changesTo($plan) as $name => $parts) {
         foreach ($parts as $part) {
-            $id($part) === $id($plan->{$name}) ?: $changes[] = [$name, $part];
+            $id($part) === $id($plan->{$name}) ?: ($changes[] = [$name, $part]);
         }
     }
     $single = array_map(fn (array $one): array => $trouble($plan->with(...[$one[0] => $one[1]])), $changes);
@@ -267,8 +383,10 @@ test('ways out agree with an exhaustive search', function (string $board, string
     $costs = array_map(fn (array $one): int => PartsList::of($one[1])->total()->cents - PartsList::of($plan)->total()->cents, $best);
     sort($costs);
     $ways = (new WaysOut($shelf))->from($plan);
-    expect(array_map(fn (WayOut $way): int => $way->cents, $ways))->toBe($least < $trouble($plan) ? array_slice($costs, 0, 4) : [])
-        ->and(array_filter($ways, fn (WayOut $way): bool => count($way->leaves) !== $least[1]))->toBe([]);
+    expect(array_map(fn (WayOut $way): int => $way->cents, $ways))
+        ->toBe($least < $trouble($plan) ? array_slice($costs, 0, 4) : [])
+        ->and(array_filter($ways, fn (WayOut $way): bool => count($way->leaves) !== $least[1]))
+        ->toBe([]);
 })->with([
     ['flint', 'charger-1a', 'usual-1m', 'ssd-500', 'file-store', 'server-64', 'vented'],
     ['basalt', 'supply-5a', 'thin-2m', 'ssd-120', 'file-store', 'server-64', 'fan'],
@@ -280,26 +398,33 @@ test('ways out agree with an exhaustive search', function (string $board, string
 
 test('every job fits some plan from the catalogue', function (): void {
     foreach (jobs() as $job) {
-        $role = (new RoleReader)->role(entry('role', $job));
+        $role = (new RoleReader())->role(entry('role', $job));
         $client = new Circumstances(client: $role->clients[0]);
         $ready = $role->schools[0]->isReadyMade() && count($role->schools) === 1;
-        $plan = plan('basalt', 'supply-5a', 'stout-05m', role: $job, case: 'fan', image: $ready ? 'appliance-64' : 'server-64')->with(circumstances: $client);
+        $plan = plan('basalt', 'supply-5a', 'stout-05m', role: $job, case: 'fan', image: $ready ? 'appliance-64' : 'server-64')->with(
+            circumstances: $client,
+        );
         expect([$job => PlanAnswer::findings($plan)->blocks()])->toBe([$job => false]);
     }
 });
 
 test('memory is drawn to scale, and what does not fit sticks out', function (): void {
     $picture = MemoryPicture::of(plan('cobble', role: 'file-store dns-filter'));
-    expect(array_map(fn ($piece) => $piece['label'], $picture->pieces))->toBe(['system', 'files', 'names'])
-        ->and($picture->end)->toBe((float) MemoryPicture::WIDTH)
-        ->and($picture->pieces[1]['width'] / $picture->pieces[2]['width'])->toEqualWithDelta(160 / 180, 1e-6);
+    expect(array_map(fn ($piece) => $piece['label'], $picture->pieces))
+        ->toBe(['system', 'files', 'names'])
+        ->and($picture->end)
+        ->toBe((float) MemoryPicture::WIDTH)
+        ->and($picture->pieces[1]['width'] / $picture->pieces[2]['width'])
+        ->toEqualWithDelta(160 / 180, 1e-6);
     $over = MemoryPicture::of(plan('marl', role: 'cloud-drive'));
     expect($over->end)->toBeLessThan((float) MemoryPicture::WIDTH)->and($over->pieces[1]['over'])->toBeTrue();
 });
 
 test('a household is within bounds', function (): void {
-    expect(fn () => new Circumstances(roomCelsius: 90))->toThrow(InvalidArgumentException::class)
-        ->and(fn () => new Circumstances(upMegabits: 0))->toThrow(InvalidArgumentException::class);
+    expect(fn () => new Circumstances(roomCelsius: 90))
+        ->toThrow(InvalidArgumentException::class)
+        ->and(fn () => new Circumstances(upMegabits: 0))
+        ->toThrow(InvalidArgumentException::class);
 });
 
 // Common practice, no source: the three measured rates with what was idle, and the limit that each of them met.
@@ -316,8 +441,10 @@ test('a measured rate names its limit', function (string $board, LinkKind $link,
 
 test('what lies in the drawer is not bought again', function (): void {
     $list = PartsList::of(plan());
-    expect($list->toBuy([])->cents)->toBe($list->total()->cents)
-        ->and($list->toBuy(['Network cable', 'Supply, 5.1 V 3 A', 'not in the list'])->cents)->toBe($list->total()->cents - 1200);
+    expect($list->toBuy([])->cents)
+        ->toBe($list->total()->cents)
+        ->and($list->toBuy(['Network cable', 'Supply, 5.1 V 3 A', 'not in the list'])->cents)
+        ->toBe($list->total()->cents - 1200);
 });
 
 test('jobs that should not share a box do not hide the ways out', function (): void {
@@ -326,31 +453,48 @@ test('jobs that should not share a box do not hide the ways out', function (): v
 
 test('room on the card is the image, the jobs and air', function (): void {
     // 2.7 GB for the image, 10 GB for a recorder built from source, 2 GB of air.
-    expect(SpaceFit::of(plan(role: 'tv-recorder'))->needed()->count)->toBe(14700000000)
-        ->and(SpaceFit::of(plan(role: 'tv-recorder', card: 'card-16'))->finding()->code)->toBe('plan.card_holds')
-        ->and(SpaceFit::of(plan(role: 'tv-recorder automation-hub', card: 'card-16'))->finding()->code)->toBe('plan.card_too_small')
-        ->and(PlanAnswer::findings(plan('old-laptop', 'brick-19v', 'fixed-15m', card: 'card-16', role: 'tv-recorder automation-hub'))->codes())->not->toContain('plan.card_too_small');
+    expect(SpaceFit::of(plan(role: 'tv-recorder'))->needed()->count)
+        ->toBe(14700000000)
+        ->and(SpaceFit::of(plan(role: 'tv-recorder', card: 'card-16'))->finding()->code)
+        ->toBe('plan.card_holds')
+        ->and(SpaceFit::of(plan(role: 'tv-recorder automation-hub', card: 'card-16'))->finding()->code)
+        ->toBe('plan.card_too_small')
+        ->and(PlanAnswer::findings(plan('old-laptop', 'brick-19v', 'fixed-15m', card: 'card-16', role: 'tv-recorder automation-hub'))->codes())
+        ->not->toContain('plan.card_too_small');
 });
 
 test('the voltage is drawn falling, and below the threshold when it is', function (): void {
     $good = VoltageLadder::of(plan());
     $bad = VoltageLadder::of(plan('cobble', 'supply-2a5', 'thin-1m'));
-    expect($good?->below)->toBeFalse()
-        ->and($good?->startY)->toBeLessThan($good?->endY)
-        ->and($good?->endY)->toBeLessThan($good?->thresholdY)
-        ->and($bad?->below)->toBeTrue()
-        ->and($bad?->endY)->toBeGreaterThan($bad?->thresholdY)
-        ->and($bad?->endY)->toBeLessThanOrEqual(84)
-        ->and(VoltageLadder::of(plan('old-laptop', 'brick-19v', 'fixed-15m')))->toBeNull()
-        ->and(VoltageLadder::of(plan('basalt', 'poe-type-2')))->toBeNull();
+    expect($good?->below)
+        ->toBeFalse()
+        ->and($good?->startY)
+        ->toBeLessThan($good?->endY)
+        ->and($good?->endY)
+        ->toBeLessThan($good?->thresholdY)
+        ->and($bad?->below)
+        ->toBeTrue()
+        ->and($bad?->endY)
+        ->toBeGreaterThan($bad?->thresholdY)
+        ->and($bad?->endY)
+        ->toBeLessThanOrEqual(84)
+        ->and(VoltageLadder::of(plan('old-laptop', 'brick-19v', 'fixed-15m')))
+        ->toBeNull()
+        ->and(VoltageLadder::of(plan('basalt', 'poe-type-2')))
+        ->toBeNull();
 });
 
 test('a measured temperature calibrates the case', function (): void {
     $measured = fn (float $board, float $room): MeasuredHeat => new MeasuredHeat(plan(), $board, $room);
     // 6.4 W busy in a case of 8.5 K/W.
-    expect($measured(75, 21)->kelvinPerWatt())->toEqualWithDelta(54 / 6.4, 1e-9)
-        ->and($measured(75, 21)->roomLimit())->toEqualWithDelta(26, 1e-9)
-        ->and($measured(75, 21)->finding()->code)->toBe('plan.heat_measured')
-        ->and($measured(92, 21)->finding()->code)->toBe('plan.heat_worse')
-        ->and($measured(20, 21)->finding()->code)->toBe('plan.heat_not_believed');
+    expect($measured(75, 21)->kelvinPerWatt())
+        ->toEqualWithDelta(54 / 6.4, 1e-9)
+        ->and($measured(75, 21)->roomLimit())
+        ->toEqualWithDelta(26, 1e-9)
+        ->and($measured(75, 21)->finding()->code)
+        ->toBe('plan.heat_measured')
+        ->and($measured(92, 21)->finding()->code)
+        ->toBe('plan.heat_worse')
+        ->and($measured(20, 21)->finding()->code)
+        ->toBe('plan.heat_not_believed');
 });

@@ -12,14 +12,19 @@ use Burrow\Quantity\Volts;
 use Burrow\Quantity\Watts;
 
 test('a 3 TB drive shows as 2.728 TiB', function (): void {
-    expect(round(Bytes::tera(3)->count / 1024 ** 4, 3))->toBe(2.728)
-        ->and(Bytes::tera(3)->decimal())->toBe('3.0 TB')
-        ->and(Bytes::tera(3)->binary())->toBe('2.7 TiB');
+    expect(round(Bytes::tera(3)->count / 1024 ** 4, 3))
+        ->toBe(2.728)
+        ->and(Bytes::tera(3)->decimal())
+        ->toBe('3.0 TB')
+        ->and(Bytes::tera(3)->binary())
+        ->toBe('2.7 TiB');
 });
 
 test('the 512-byte-sector limit of the old partition table is 2.199 TB', function (): void {
-    expect(Bytes::of(2 ** 32 * 512)->count)->toBe(2199023255552)
-        ->and(Bytes::tera(3)->less(Bytes::of(2 ** 32 * 512))->decimal())->toBe('801 GB');
+    expect(Bytes::of(2 ** 32 * 512)->count)
+        ->toBe(2199023255552)
+        ->and(Bytes::tera(3)->less(Bytes::of(2 ** 32 * 512))->decimal())
+        ->toBe('801 GB');
 });
 
 test('amounts are written with their unit', function (Bytes $amount, string $decimal, string $binary): void {
@@ -34,27 +39,31 @@ test('amounts are written with their unit', function (Bytes $amount, string $dec
 
 test('what cannot be is refused', function (Closure $make): void {
     expect($make)->toThrow(InvalidArgumentException::class);
-})->with([
-    fn () => Bytes::of(-1),
-    fn () => Rate::bytesPerSecond(0),
-    fn () => Duration::seconds(-0.1),
-]);
+})->with([fn () => Bytes::of(-1), fn () => Rate::bytesPerSecond(0), fn () => Duration::seconds(-0.1)]);
 
 test('more is not less: taking away stops at nothing', function (): void {
-    expect(Bytes::of(5)->less(Bytes::of(9))->count)->toBe(0)
-        ->and(Bytes::of(5)->isMoreThan(Bytes::of(4)))->toBeTrue();
+    expect(Bytes::of(5)->less(Bytes::of(9))->count)
+        ->toBe(0)
+        ->and(Bytes::of(5)->isMoreThan(Bytes::of(4)))
+        ->toBeTrue();
 });
 
 test('eight bits make a byte and a rate gives a time', function (): void {
-    expect(Rate::megabitsPerSecond(100)->inMegabytes())->toBe(12.5)
-        ->and((string) Rate::megabytesPerSecond(2)->timeFor(Bytes::giga(1)))->toBe('8 min')
-        ->and((string) Rate::megabytesPerSecond(117.7))->toBe('118 MB/s')
-        ->and((string) Rate::megabytesPerSecond(11.77))->toBe('11.8 MB/s');
+    expect(Rate::megabitsPerSecond(100)->inMegabytes())
+        ->toBe(12.5)
+        ->and((string) Rate::megabytesPerSecond(2)->timeFor(Bytes::giga(1)))
+        ->toBe('8 min')
+        ->and((string) Rate::megabytesPerSecond(117.7))
+        ->toBe('118 MB/s')
+        ->and((string) Rate::megabytesPerSecond(11.77))
+        ->toBe('11.8 MB/s');
 });
 
 test('a countdown and a sentence say the same time', function (float $seconds, string $clock, string $words): void {
-    expect(Duration::seconds($seconds)->clock())->toBe($clock)
-        ->and((string) Duration::seconds($seconds))->toBe($words);
+    expect(Duration::seconds($seconds)->clock())
+        ->toBe($clock)
+        ->and((string) Duration::seconds($seconds))
+        ->toBe($words);
 })->with([
     [0, '00:00', '0 s'],
     [462, '07:42', '8 min'],
@@ -66,8 +75,12 @@ test('a countdown and a sentence say the same time', function (float $seconds, s
 ]);
 
 test('Ohm\'s law and a year of watts', function (): void {
-    expect(Volts::across(Ohms::of(0.2), Amps::of(1.5))->volts)->toEqualWithDelta(0.3, 1e-12)
-        ->and(Watts::of(6.4)->at(Volts::of(5.1))->amps)->toEqualWithDelta(1.2549, 1e-4)
-        ->and(Watts::of(1)->kilowattHoursPerYear())->toBe(8.76)
-        ->and((string) Money::of(35)->plus(Money::of(10))->plus(Money::of(7.5)))->toBe('52.50');
+    expect(Volts::across(Ohms::of(0.2), Amps::of(1.5))->volts)
+        ->toEqualWithDelta(0.3, 1e-12)
+        ->and(Watts::of(6.4)->at(Volts::of(5.1))->amps)
+        ->toEqualWithDelta(1.2549, 1e-4)
+        ->and(Watts::of(1)->kilowattHoursPerYear())
+        ->toBe(8.76)
+        ->and((string) Money::of(35)->plus(Money::of(10))->plus(Money::of(7.5)))
+        ->toBe('52.50');
 });

@@ -26,14 +26,20 @@ function disk(string $name, float $gigabytes, array $mounts = [], bool $readOnly
 
 test('due is the last update plus the shortest cadence', function (): void {
     $due = Due::of('culvert', new DateTimeImmutable('2026-11-20 10:00'), ['files' => 30, 'tunnel' => 7], new DateTimeImmutable('2026-11-25 10:00'));
-    expect($due->date->format('Y-m-d'))->toBe('2026-11-27')
-        ->and($due->daysLeft)->toBe(2)
-        ->and($due->isSoon())->toBeTrue()
-        ->and($due->working()->result)->toBe('2026-11-27');
+    expect($due->date->format('Y-m-d'))
+        ->toBe('2026-11-27')
+        ->and($due->daysLeft)
+        ->toBe(2)
+        ->and($due->isSoon())
+        ->toBeTrue()
+        ->and($due->working()->result)
+        ->toBe('2026-11-27');
 });
 
 test('a due date across the end of February', function (): void {
-    expect(Due::of('larder', new DateTimeImmutable('2028-02-10'), ['files' => 30], new DateTimeImmutable('2028-02-10'))->date->format('Y-m-d'))->toBe('2028-03-11');
+    expect(Due::of('larder', new DateTimeImmutable('2028-02-10'), ['files' => 30], new DateTimeImmutable('2028-02-10'))->date->format('Y-m-d'))->toBe(
+        '2028-03-11',
+    );
 });
 
 test('a box is in time, soon due or late', function (string $now, string $code, string $words): void {
@@ -51,25 +57,36 @@ test('a box is in time, soon due or late', function (string $now, string $code, 
 test('a port is held once per box and protocol', function (): void {
     $use = fn (string $box, int $port, Protocol $protocol, string $for): PortUse => new PortUse($box, Port::of($port), $protocol, $for);
     $table = new PortTable([
-        $use('sieve', 53, Protocol::Tcp, 'names'), $use('sieve', 53, Protocol::Udp, 'names'), $use('larder', 53, Protocol::Tcp, 'other box'),
-        $use('sieve', 80, Protocol::Tcp, 'its page'), $use('sieve', 80, Protocol::Tcp, 'a second page'),
-        $use('culvert', 51944, Protocol::Udp, 'tunnel'), $use('lantern', 40000, Protocol::Tcp, 'page'),
+        $use('sieve', 53, Protocol::Tcp, 'names'),
+        $use('sieve', 53, Protocol::Udp, 'names'),
+        $use('larder', 53, Protocol::Tcp, 'other box'),
+        $use('sieve', 80, Protocol::Tcp, 'its page'),
+        $use('sieve', 80, Protocol::Tcp, 'a second page'),
+        $use('culvert', 51944, Protocol::Udp, 'tunnel'),
+        $use('lantern', 40000, Protocol::Tcp, 'page'),
     ]);
     $findings = $table->findings();
-    expect($findings->codes())->toBe(['ports.clash', 'ports.ephemeral'])
-        ->and($findings->list[0]->found)->toContain('its page and a second page')
-        ->and($findings->list[1]->found)->toContain('40000');
+    expect($findings->codes())
+        ->toBe(['ports.clash', 'ports.ephemeral'])
+        ->and($findings->list[0]->found)
+        ->toContain('its page and a second page')
+        ->and($findings->list[1]->found)
+        ->toContain('40000');
 });
 
 test('one disk can be the store', function (): void {
     $choice = DiskChoice::among([disk('mmcblk0', 32, ['/', '/boot/firmware']), disk('sda', 500.1)], Bytes::giga(500));
-    expect($choice->disk?->name)->toBe('sda')
-        ->and($choice->findings->codes())->toBe(['stores.disk_chosen', 'stores.disk_stays']);
+    expect($choice->disk?->name)
+        ->toBe('sda')
+        ->and($choice->findings->codes())
+        ->toBe(['stores.disk_chosen', 'stores.disk_stays']);
 });
 
 test('in doubt no disk is named', function (array $disks, ?Bytes $planned): void {
-    expect(DiskChoice::among($disks, $planned)->disk)->toBeNull()
-        ->and(DiskChoice::among($disks, $planned)->findings->blocks())->toBeTrue();
+    expect(DiskChoice::among($disks, $planned)->disk)
+        ->toBeNull()
+        ->and(DiskChoice::among($disks, $planned)->findings->blocks())
+        ->toBeTrue();
 })->with([
     'none' => [[disk('mmcblk0', 32, ['/'])], null],
     'two alike' => [[disk('sda', 500), disk('sdb', 500)], Bytes::giga(500)],
@@ -82,17 +99,24 @@ test('in doubt no disk is named', function (array $disks, ?Bytes $planned): void
 
 test('what is on the disk is said before it is wiped', function (): void {
     $choice = DiskChoice::among([disk('sda', 500, [], false, ['ntfs HOLIDAYS'])], Bytes::giga(500));
-    expect($choice->findings->list[0]->code)->toBe('stores.disk_not_empty')
-        ->and($choice->findings->list[0]->why)->toContain('ntfs HOLIDAYS');
+    expect($choice->findings->list[0]->code)
+        ->toBe('stores.disk_not_empty')
+        ->and($choice->findings->list[0]->why)
+        ->toContain('ntfs HOLIDAYS');
 });
 
 test('a line of fstab', function (): void {
     $uuid = '7c9e6679-7425-40de-944b-e07fc1f90ae7';
-    expect((string) new FstabLine($uuid, '/srv/store'))->toBe("UUID={$uuid} /srv/store ext4 defaults,nofail,x-systemd.device-timeout=10s 0 2")
-        ->and((string) new FstabLine($uuid, '/srv/seed scans'))->toContain(' /srv/seed\\040scans ext4 ')
-        ->and(fn () => new FstabLine('sda1', '/srv'))->toThrow(InvalidArgumentException::class)
-        ->and(fn () => new FstabLine($uuid, "/srv\nUUID=x / ext4"))->toThrow(InvalidArgumentException::class)
-        ->and(fn () => new FstabLine($uuid, 'srv'))->toThrow(InvalidArgumentException::class);
+    expect((string) new FstabLine($uuid, '/srv/store'))
+        ->toBe("UUID={$uuid} /srv/store ext4 defaults,nofail,x-systemd.device-timeout=10s 0 2")
+        ->and((string) new FstabLine($uuid, '/srv/seed scans'))
+        ->toContain(' /srv/seed\\040scans ext4 ')
+        ->and(fn () => new FstabLine('sda1', '/srv'))
+        ->toThrow(InvalidArgumentException::class)
+        ->and(fn () => new FstabLine($uuid, "/srv\nUUID=x / ext4"))
+        ->toThrow(InvalidArgumentException::class)
+        ->and(fn () => new FstabLine($uuid, 'srv'))
+        ->toThrow(InvalidArgumentException::class);
 });
 
 test('a share is refused when it cannot be one', function (string $name, string $path, string $user): void {
@@ -109,28 +133,46 @@ test('a share is refused when it cannot be one', function (string $name, string 
 ]);
 
 test('the outlook in a sentence', function (): void {
-    $box = fn (string $name, bool $silent = false, array $openings = [], bool $may = false, string $serves = ''): Standing => new Standing($name, $silent ? new DateTimeImmutable('2026-11-25 14:10') : null, $openings, $may, $serves);
+    $box = fn (string $name, bool $silent = false, array $openings = [], bool $may = false, string $serves = ''): Standing => new Standing(
+        $name,
+        $silent ? new DateTimeImmutable('2026-11-25 14:10') : null,
+        $openings,
+        $may,
+        $serves,
+    );
     $due = Findings::of(Finding::warn('upkeep.overdue', 'Lantern is late.', '', ''), Finding::fine('upkeep.in_time', 'x'));
     $outlook = new Outlook([$box('sieve', serves: 'names'), $box('culvert', openings: ['51944 udp'], may: true), $box('seedpress', true)], $due);
-    expect($outlook->lead())->toBe('Two of three boxes answer.')
-        ->and($outlook->rest())->toBe('One way in from outside, and it is the one that is meant. One update is due.')
-        ->and($outlook->findings()->codes())->toBe(['ground.silent', 'ground.no_stand_in', 'upkeep.overdue']);
+    expect($outlook->lead())
+        ->toBe('Two of three boxes answer.')
+        ->and($outlook->rest())
+        ->toBe('One way in from outside, and it is the one that is meant. One update is due.')
+        ->and($outlook->findings()->codes())
+        ->toBe(['ground.silent', 'ground.no_stand_in', 'upkeep.overdue']);
 });
 
 test('a way in to a box that is not meant for it is a finding', function (): void {
     $outlook = new Outlook([new Standing('larder', null, ['8443 tcp'], false, '')], Findings::of());
-    expect($outlook->findings()->codes())->toBe(['ground.needless_opening'])
-        ->and($outlook->rest())->toContain('one of them')
-        ->and($outlook->lead())->toBe('The one box answers.');
+    expect($outlook->findings()->codes())
+        ->toBe(['ground.needless_opening'])
+        ->and($outlook->rest())
+        ->toContain('one of them')
+        ->and($outlook->lead())
+        ->toBe('The one box answers.');
 });
 
 test('an empty burrow teaches the first step', function (): void {
-    expect((new Outlook([], Findings::of()))->rest())->toContain('New box')
-        ->and((new Outlook([], Findings::of()))->findings()->isEmpty())->toBeTrue();
+    expect((new Outlook([], Findings::of()))->rest())
+        ->toContain('New box')
+        ->and((new Outlook([], Findings::of()))->findings()->isEmpty())
+        ->toBeTrue();
 });
 
 test('two filters stand in for one another', function (): void {
-    expect((new Outlook([new Standing('a', null, [], false, 'names'), new Standing('b', null, [], false, 'names')], Findings::of()))->findings()->isEmpty())->toBeTrue();
+    expect(
+        (new Outlook([new Standing('a', null, [], false, 'names'), new Standing('b', null, [], false, 'names')], Findings::of()))
+            ->findings()
+            ->isEmpty(),
+    )->toBeTrue();
 });
 
 test('a switch takes its boxes in the order that hurts least', function (): void {
@@ -142,18 +184,26 @@ test('a switch takes its boxes in the order that hurts least', function (): void
         new Feed('dewpoint', 'desk strip', ['larder', 'sieve']),
         new Feed('wren', '', []),
     ]);
-    expect($graph->switches())->toBe(['desk strip', 'reading room'])
-        ->and($graph->goDark('desk strip'))->toBe(['dewpoint', 'larder', 'sieve'])
-        ->and($graph->suffer('desk strip'))->toBe(['lantern', 'culvert'])
-        ->and($graph->goDark('reading room'))->toBe(['lantern'])
-        ->and($graph->suffer('reading room'))->toBe(['culvert'])
-        ->and($graph->findings()->codes())->toBe(['ground.shared_switch']);
+    expect($graph->switches())
+        ->toBe(['desk strip', 'reading room'])
+        ->and($graph->goDark('desk strip'))
+        ->toBe(['dewpoint', 'larder', 'sieve'])
+        ->and($graph->suffer('desk strip'))
+        ->toBe(['lantern', 'culvert'])
+        ->and($graph->goDark('reading room'))
+        ->toBe(['lantern'])
+        ->and($graph->suffer('reading room'))
+        ->toBe(['culvert'])
+        ->and($graph->findings()->codes())
+        ->toBe(['ground.shared_switch']);
 });
 
 test('boxes that depend on each other in a circle still end', function (): void {
     $graph = new PowerGraph([new Feed('a', 's', ['b']), new Feed('b', 's', ['a']), new Feed('c', 's', ['c'])]);
-    expect($graph->goDark('s'))->toEqualCanonicalizing(['a', 'b', 'c'])
-        ->and($graph->suffer('s'))->toBe([]);
+    expect($graph->goDark('s'))
+        ->toEqualCanonicalizing(['a', 'b', 'c'])
+        ->and($graph->suffer('s'))
+        ->toBe([]);
 });
 
 test('a shutdown order never takes a box before those that depend on it', function (): void {
@@ -161,7 +211,11 @@ test('a shutdown order never takes a box before those that depend on it', functi
     for ($i = 0; $i < 100; $i++) {
         $names = array_map(fn (int $n): string => "box{$n}", range(0, mt_rand(1, 9)));
         // Each box depends only on earlier ones, so that there is no circle.
-        $feeds = array_map(fn (string $name, int $n): Feed => new Feed($name, 's', $n === 0 ? [] : array_slice($names, 0, mt_rand(0, $n))), $names, array_keys($names));
+        $feeds = array_map(
+            fn (string $name, int $n): Feed => new Feed($name, 's', $n === 0 ? [] : array_slice($names, 0, mt_rand(0, $n))),
+            $names,
+            array_keys($names),
+        );
         shuffle($feeds);
         $order = array_flip((new PowerGraph($feeds))->goDark('s'));
         foreach ($feeds as $feed) {

@@ -38,31 +38,68 @@ function guard(?array $before, array $after, bool $drive = false, array $registe
 
 test('two lists name the card, on each of the desk systems', function (string $system, string $name): void {
     $guard = guard(disks($system, false), disks($system));
-    expect($guard->target?->name)->toBe($name)
-        ->and($guard->target?->size->count)->toBe(31914983424)
-        ->and($guard->findings->blocks())->toBeFalse()
-        ->and(array_filter($guard->disks, fn ($one): bool => $one->stays === null && $one->disk->name !== $name))->toBe([]);
+    expect($guard->target?->name)
+        ->toBe($name)
+        ->and($guard->target?->size->count)
+        ->toBe(31914983424)
+        ->and($guard->findings->blocks())
+        ->toBeFalse()
+        ->and(array_filter($guard->disks, fn ($one): bool => $one->stays === null && $one->disk->name !== $name))
+        ->toBe([]);
 })->with([['lsblk', 'sdb'], ['diskutil', 'disk4'], ['get-disk', '2']]);
 
 test('the system disk and the drive with everything on it must not be touched', function (string $system): void {
     $why = array_map(fn ($one): string => (string) $one->stays, guard(null, disks($system))->disks);
-    expect($why[0])->toContain('own system runs from it')
-        ->and(array_filter($why, fn (string $one): bool => preg_match('/in use at|more than any card|built in/', $one) === 1))->not->toBe([]);
+    expect($why[0])
+        ->toContain('own system runs from it')
+        ->and(array_filter($why, fn (string $one): bool => preg_match('/in use at|more than any card|built in/', $one) === 1))
+        ->not->toBe([]);
 })->with(['lsblk', 'diskutil', 'get-disk']);
 
 test('in doubt no disk is named', function (?array $before, array $after, string $words): void {
     $guard = guard($before, $after);
-    expect($guard->target)->toBeNull()->and($guard->findings->codes())->toBe(['card.target_in_doubt'])->and($guard->findings->list[0]->found)->toContain($words);
+    expect($guard->target)
+        ->toBeNull()
+        ->and($guard->findings->codes())
+        ->toBe(['card.target_in_doubt'])
+        ->and($guard->findings->list[0]->found)
+        ->toContain($words);
 })->with([
     'nothing new' => [fn () => disks('lsblk'), fn () => disks('lsblk'), 'Nothing new'],
-    'two new ones' => [fn () => [], fn () => [new BlockDevice('sdb', Bytes::giga(32), null, 'a', 'usb', true, false, [], []), new BlockDevice('sdc', Bytes::giga(32), null, 'b', 'usb', true, false, [], [])], '2 disks are new'],
-    'two by looks' => [fn () => null, fn () => [new BlockDevice('sdb', Bytes::giga(32), null, 'a', 'usb', true, false, [], []), new BlockDevice('sdc', Bytes::giga(32), null, 'b', 'usb', true, false, [], [])], 'More than one'],
-    'an empty reader' => [fn () => [], fn () => [new BlockDevice('sdb', Bytes::of(0), null, null, 'usb', true, false, [], [])], 'must not be touched: it is an empty reader'],
+    'two new ones' => [
+        fn () => [],
+        fn () => [
+            new BlockDevice('sdb', Bytes::giga(32), null, 'a', 'usb', true, false, [], []),
+            new BlockDevice('sdc', Bytes::giga(32), null, 'b', 'usb', true, false, [], []),
+        ],
+        '2 disks are new',
+    ],
+    'two by looks' => [
+        fn () => null,
+        fn () => [
+            new BlockDevice('sdb', Bytes::giga(32), null, 'a', 'usb', true, false, [], []),
+            new BlockDevice('sdc', Bytes::giga(32), null, 'b', 'usb', true, false, [], []),
+        ],
+        'More than one',
+    ],
+    'an empty reader' => [
+        fn () => [],
+        fn () => [new BlockDevice('sdb', Bytes::of(0), null, null, 'usb', true, false, [], [])],
+        'must not be touched: it is an empty reader',
+    ],
     'a locked card' => [fn () => [], fn () => [new BlockDevice('sdb', Bytes::giga(32), null, 'a', 'usb', true, true, [], [])], 'read-only'],
     'too small' => [fn () => [], fn () => [new BlockDevice('sdb', Bytes::giga(2), null, 'a', 'usb', true, false, [], [])], 'the image has 2.7 GB'],
-    'a drive that was not declared' => [fn () => [], fn () => [new BlockDevice('sdb', Bytes::tera(2), null, 'a', 'usb', false, false, [], [])], 'more than any card holds'],
+    'a drive that was not declared' => [
+        fn () => [],
+        fn () => [new BlockDevice('sdb', Bytes::tera(2), null, 'a', 'usb', false, false, [], [])],
+        'more than any card holds',
+    ],
     'something built in' => [fn () => [], fn () => [new BlockDevice('nvme1n1', Bytes::giga(500), null, 'a', 'nvme', false, false, [], [])], 'built in'],
-    'mounted where somebody works' => [fn () => [], fn () => [new BlockDevice('sdb', Bytes::giga(32), null, 'a', 'usb', true, false, ['/home/desk/scans'], [])], 'in use at /home/desk/scans'],
+    'mounted where somebody works' => [
+        fn () => [],
+        fn () => [new BlockDevice('sdb', Bytes::giga(32), null, 'a', 'usb', true, false, ['/home/desk/scans'], [])],
+        'in use at /home/desk/scans',
+    ],
 ]);
 
 test('one list only is a warning, even when one disk alone can be it', function (): void {
@@ -72,32 +109,58 @@ test('one list only is a warning, even when one disk alone can be it', function 
 
 test('a drive on an adapter is a target when it is declared', function (): void {
     $drive = new BlockDevice('sdc', Bytes::tera(2), 'adapter', 'X1', 'usb', false, false, [], []);
-    expect(guard([], [$drive])->target)->toBeNull()->and(guard([], [$drive], true)->target?->name)->toBe('sdc');
+    expect(guard([], [$drive])->target)
+        ->toBeNull()
+        ->and(guard([], [$drive], true)->target?->name)
+        ->toBe('sdc');
 });
 
 test('the register has the last word', function (): void {
     $keep = new KnownMedium('LARDER-1', '0x4b1e7702', 'larder starts from it', false, 'in larder');
     $spare = new KnownMedium('SPARE-2', '0x4b1e7702', 'spare', true, 'tin');
-    expect(guard(disks('lsblk', false), disks('lsblk'), register: [$keep])->target)->toBeNull()
-        ->and(guard(disks('lsblk', false), disks('lsblk'), register: [$keep])->findings->list[0]->found)->toContain('the register says: larder starts from it')
-        ->and(guard(disks('lsblk', false), disks('lsblk'), register: [$spare])->findings->codes())->toContain('card.target_known');
+    expect(guard(disks('lsblk', false), disks('lsblk'), register: [$keep])->target)
+        ->toBeNull()
+        ->and(guard(disks('lsblk', false), disks('lsblk'), register: [$keep])->findings->list[0]->found)
+        ->toContain('the register says: larder starts from it')
+        ->and(guard(disks('lsblk', false), disks('lsblk'), register: [$spare])->findings->codes())
+        ->toContain('card.target_known');
 });
 
 test('a disk whose letter changed between the lists is the same disk', function (): void {
     $before = [new BlockDevice('sda', Bytes::tera(2), null, 'S1', 'usb', false, false, [], [])];
-    $after = [new BlockDevice('sda', Bytes::giga(32), null, 'CARD', 'usb', true, false, [], []), new BlockDevice('sdb', Bytes::tera(2), null, 'S1', 'usb', false, false, [], [])];
-    expect(guard($before, $after)->target?->serial)->toBe('CARD')->and(guard($before, $after)->disks[1]->isNew)->toBeFalse();
+    $after = [
+        new BlockDevice('sda', Bytes::giga(32), null, 'CARD', 'usb', true, false, [], []),
+        new BlockDevice('sdb', Bytes::tera(2), null, 'S1', 'usb', false, false, [], []),
+    ];
+    expect(guard($before, $after)->target?->serial)
+        ->toBe('CARD')
+        ->and(guard($before, $after)->disks[1]->isNew)
+        ->toBeFalse();
 });
 
 test('what is on the target is told before it is gone', function (): void {
     $guard = guard(disks('lsblk', false), disks('lsblk'));
-    expect($guard->findings->codes())->toContain('card.target_not_empty', 'card.target_mounted')->and($guard->findings->list[0]->why)->toContain('vfat BOOTFS')->toContain('ext4 rootfs');
+    expect($guard->findings->codes())
+        ->toContain('card.target_not_empty', 'card.target_mounted')
+        ->and($guard->findings->list[0]->why)
+        ->toContain('vfat BOOTFS')
+        ->toContain('ext4 rootfs');
 });
 
 test('whatever the lists, a system disk and a disk that is not to be wiped are never named', function (): void {
     mt_srand(11);
     for ($i = 0; $i < 2000; $i++) {
-        $any = fn (int $n): BlockDevice => new BlockDevice('sd'.chr(97 + $n), Bytes::giga([0, 1, 32, 64, 500, 2000][mt_rand(0, 5)]), null, mt_rand(0, 3) ? "S{$n}" : null, ['usb', 'sata', 'nvme', 'mmc', null][mt_rand(0, 4)], (bool) mt_rand(0, 1), mt_rand(0, 9) === 0, [[], ['/'], ['/media/x'], ['/srv']][mt_rand(0, 3)], []);
+        $any = fn (int $n): BlockDevice => new BlockDevice(
+            'sd'.chr(97 + $n),
+            Bytes::giga([0, 1, 32, 64, 500, 2000][mt_rand(0, 5)]),
+            null,
+            mt_rand(0, 3) ? "S{$n}" : null,
+            ['usb', 'sata', 'nvme', 'mmc', null][mt_rand(0, 4)],
+            (bool) mt_rand(0, 1),
+            mt_rand(0, 9) === 0,
+            [[], ['/'], ['/media/x'], ['/srv']][mt_rand(0, 3)],
+            [],
+        );
         $after = array_map($any, range(0, mt_rand(1, 5)));
         $before = mt_rand(0, 2) ? array_values(array_filter($after, fn (): bool => (bool) mt_rand(0, 1))) : null;
         $kept = new KnownMedium('kept', 'S1', 'kept', false, '');
@@ -115,24 +178,39 @@ test('whatever the lists, a system disk and a disk that is not to be wiped are n
 test('disks are drawn to one scale', function (): void {
     $rows = DiskBars::of(guard(null, disks('lsblk'))->disks)->rows;
     $widths = array_column($rows, 'width');
-    expect(max($widths))->toBe((float) DiskBars::WIDTH)->and($widths[2] / max($widths))->toEqualWithDelta(31914983424 / 2000398934016, 0.002);
+    expect(max($widths))
+        ->toBe((float) DiskBars::WIDTH)
+        ->and($widths[2] / max($widths))
+        ->toEqualWithDelta(31914983424 / 2000398934016, 0.002);
 });
 
 test('commands name the disk so that it cannot be another one', function (): void {
     $lsblk = WriteCommands::for(DeskSystem::Lsblk, disks('lsblk')[2], 'image.img.xz');
     $all = implode("\n", array_map(fn ($one): string => $one->command, $lsblk));
-    expect($all)->toContain("of='/dev/disk/by-id/usb-Generic_STORAGE_DEVICE-0:0'")->not->toContain('/dev/sdb')
-        ->and(array_map(fn ($one): string => $one->title, $lsblk))->toBe(['Unpack', 'Let go of it', 'Write', 'Flush', 'Verify', 'Eject'])
-        ->and(implode("\n", array_map(fn ($one): string => $one->command, WriteCommands::for(DeskSystem::Diskutil, disks('diskutil')[3], 'image.img'))))->toContain('= 31914983424 && sudo dd')
-        ->and(implode("\n", array_map(fn ($one): string => $one->command, WriteCommands::for(DeskSystem::GetDisk, disks('get-disk')[2], 'image.zip'))))->toContain("Get-Disk -UniqueId 'USBSTOR\\Disk&Ven_Generic:DESK'")->toContain('31914983424')
-        ->and(fn () => WriteCommands::for(DeskSystem::Lsblk, disks('lsblk')[2], '../image.img'))->toThrow(InvalidArgumentException::class)
-        ->and(fn () => WriteCommands::for(DeskSystem::Lsblk, disks('lsblk')[2], '-rf'))->toThrow(InvalidArgumentException::class);
+    expect($all)
+        ->toContain("of='/dev/disk/by-id/usb-Generic_STORAGE_DEVICE-0:0'")
+        ->not->toContain('/dev/sdb')
+        ->and(array_map(fn ($one): string => $one->title, $lsblk))
+        ->toBe(['Unpack', 'Let go of it', 'Write', 'Flush', 'Verify', 'Eject'])
+        ->and(
+            implode("\n", array_map(fn ($one): string => $one->command, WriteCommands::for(DeskSystem::Diskutil, disks('diskutil')[3], 'image.img'))),
+        )
+        ->toContain('= 31914983424 && sudo dd')
+        ->and(implode("\n", array_map(fn ($one): string => $one->command, WriteCommands::for(DeskSystem::GetDisk, disks('get-disk')[2], 'image.zip'))))
+        ->toContain("Get-Disk -UniqueId 'USBSTOR\\Disk&Ven_Generic:DESK'")
+        ->toContain('31914983424')
+        ->and(fn () => WriteCommands::for(DeskSystem::Lsblk, disks('lsblk')[2], '../image.img'))
+        ->toThrow(InvalidArgumentException::class)
+        ->and(fn () => WriteCommands::for(DeskSystem::Lsblk, disks('lsblk')[2], '-rf'))
+        ->toThrow(InvalidArgumentException::class);
 });
 
 test('checksums as the three tools print them', function (string $printed): void {
     $published = 'E3B0C44298FC1C149AFBF4C8996FB92427AE41E4649B934CA495991B7852B855';
-    expect(Checksum::compare($published, $printed)->codes())->toBe(['card.checksum_matches'])
-        ->and(Checksum::compare(str_replace('E3', 'E4', $published), $printed)->codes())->toBe(['card.checksum_differs']);
+    expect(Checksum::compare($published, $printed)->codes())
+        ->toBe(['card.checksum_matches'])
+        ->and(Checksum::compare(str_replace('E3', 'E4', $published), $printed)->codes())
+        ->toBe(['card.checksum_differs']);
 })->with([
     "e3b0c44298fc1c149afbf4c8996fb92427ae41e4649b934ca495991b7852b855  image.img.xz\n",
     "e3b0c44298fc1c149afbf4c8996fb92427ae41e4649b934ca495991b7852b855 *image.img.xz\n",
@@ -142,8 +220,16 @@ test('checksums as the three tools print them', function (string $printed): void
 ]);
 
 test('another kind of checksum is called by its name', function (string $hash, string $kind): void {
-    expect(Checksum::compare(str_repeat('a', 64), $hash)->list[0]->found)->toContain($kind)->and(Checksum::compare($hash, str_repeat('a', 64))->codes())->toBe(['card.checksum_unread']);
-})->with([['d41d8cd98f00b204e9800998ecf8427e', 'MD5'], ['da39a3ee5e6b4b0d3255bfef95601890afd80709', 'SHA-1'], [str_repeat('b', 128), 'SHA-512'], ['nothing', 'no SHA-256']]);
+    expect(Checksum::compare(str_repeat('a', 64), $hash)->list[0]->found)
+        ->toContain($kind)
+        ->and(Checksum::compare($hash, str_repeat('a', 64))->codes())
+        ->toBe(['card.checksum_unread']);
+})->with([
+    ['d41d8cd98f00b204e9800998ecf8427e', 'MD5'],
+    ['da39a3ee5e6b4b0d3255bfef95601890afd80709', 'SHA-1'],
+    [str_repeat('b', 128), 'SHA-512'],
+    ['nothing', 'no SHA-256'],
+]);
 
 // Common practice, no source: a lite image on a 32 GB card takes 6 to 8 minutes with verify, a full desktop image about 15.
 test('writing takes what it usually does', function (): void {
@@ -163,7 +249,14 @@ test('mutated disk lists are facts or findings, never an exception', function (s
         $text = diskList($system, true);
         for ($turn = mt_rand(1, 5); $turn > 0; $turn--) {
             $at = mt_rand(0, strlen($text));
-            $text = mt_rand(0, 1) ? substr_replace($text, ['<', '}', '"', '-1', '<!ENTITY a "b">', "\xff", '9999999999999999999', 'null'][mt_rand(0, 7)], $at, mt_rand(0, 9)) : substr($text, 0, $at);
+            $text = mt_rand(0, 1)
+                ? substr_replace(
+                    $text,
+                    ['<', '}', '"', '-1', '<!ENTITY a "b">', "\xff", '9999999999999999999', 'null'][mt_rand(0, 7)],
+                    $at,
+                    mt_rand(0, 9),
+                )
+                : substr($text, 0, $at);
         }
         $reading = Intake::standard()->read($system, $text);
         $guard = guard(null, $reading->all(BlockDevice::class));
@@ -172,11 +265,28 @@ test('mutated disk lists are facts or findings, never an exception', function (s
 })->with(['lsblk', 'diskutil', 'get-disk']);
 
 test('a series steps over the pool, the router and what is taken, and ends with the network', function (): void {
-    $network = new LocalNetwork(Prefix::parse('172.22.8.0/28'), Ipv4::parse('172.22.8.1'), AddressRange::between(Ipv4::parse('172.22.8.6'), Ipv4::parse('172.22.8.9')), 'x');
-    $series = fn (int $count, string $first): Series => Series::of('bed', $count, Ipv4::parse($first), $network, ['bed-9'], [Ipv4::parse('172.22.8.4')->number => 'larder']);
-    expect(array_map(fn (array $one): string => "{$one['name']} {$one['address']}", $series(4, '172.22.8.0')->members))->toBe(['bed-1 172.22.8.2', 'bed-2 172.22.8.3', 'bed-3 172.22.8.5', 'bed-4 172.22.8.10'])
-        ->and($series(9, '172.22.8.2')->findings->codes())->toContain('addresses.name_taken')
-        ->and($series(8, '172.22.8.2')->findings->codes())->toBe([])
-        ->and($series(8, '172.22.8.10')->findings->codes())->toBe(['card.series_too_long'])
-        ->and(fn () => $series(41, '172.22.8.2'))->toThrow(InvalidArgumentException::class);
+    $network = new LocalNetwork(
+        Prefix::parse('172.22.8.0/28'),
+        Ipv4::parse('172.22.8.1'),
+        AddressRange::between(Ipv4::parse('172.22.8.6'), Ipv4::parse('172.22.8.9')),
+        'x',
+    );
+    $series = fn (int $count, string $first): Series => Series::of(
+        'bed',
+        $count,
+        Ipv4::parse($first),
+        $network,
+        ['bed-9'],
+        [Ipv4::parse('172.22.8.4')->number => 'larder'],
+    );
+    expect(array_map(fn (array $one): string => "{$one['name']} {$one['address']}", $series(4, '172.22.8.0')->members))
+        ->toBe(['bed-1 172.22.8.2', 'bed-2 172.22.8.3', 'bed-3 172.22.8.5', 'bed-4 172.22.8.10'])
+        ->and($series(9, '172.22.8.2')->findings->codes())
+        ->toContain('addresses.name_taken')
+        ->and($series(8, '172.22.8.2')->findings->codes())
+        ->toBe([])
+        ->and($series(8, '172.22.8.10')->findings->codes())
+        ->toBe(['card.series_too_long'])
+        ->and(fn () => $series(41, '172.22.8.2'))
+        ->toThrow(InvalidArgumentException::class);
 });

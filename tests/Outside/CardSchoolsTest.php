@@ -32,20 +32,80 @@ use Symfony\Component\Yaml\Yaml;
 
 // The schools of first settings, each file read by the program that reads it on the box.
 
-const AWKWARD = ['on', '0123', '12:30', '~', 'null', 'a"b', 'back\\slash', "it's", 'halt #2', 'colon: here', ' edge', 'edge ', '- dash', '{curly}', '[square]', '&anchor', '*star', '!bang', '%percent', '@at', '`tick`', 'ümläut', '種子 🌱', '=', '|', '>', '1e3', '0x1f', 'y', 'deadbeef', 'P"x"', 'tab	inside', 'wwwwwwwwwwwwwwwwwwwwwwwwwwwwwwww'];
+const AWKWARD = [
+    'on',
+    '0123',
+    '12:30',
+    '~',
+    'null',
+    'a"b',
+    'back\\slash',
+    "it's",
+    'halt #2',
+    'colon: here',
+    ' edge',
+    'edge ',
+    '- dash',
+    '{curly}',
+    '[square]',
+    '&anchor',
+    '*star',
+    '!bang',
+    '%percent',
+    '@at',
+    '`tick`',
+    'ümläut',
+    '種子 🌱',
+    '=',
+    '|',
+    '>',
+    '1e3',
+    '0x1f',
+    'y',
+    'deadbeef',
+    'P"x"',
+    'tab	inside',
+    'wwwwwwwwwwwwwwwwwwwwwwwwwwwwwwww',
+];
 
 /** @param  list<WifiNetwork>  $wifis */
-function first(array $wifis = [], ?StaticAddress $static = null, ?string $country = 'GB', bool $wired = true, ?string $hash = null, string $name = 'wren', string $zone = 'Europe/London'): FirstBoot
-{
-    $key = $hash === null ? SshPublicKey::tryParse('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk') : null;
+function first(
+    array $wifis = [],
+    ?StaticAddress $static = null,
+    ?string $country = 'GB',
+    bool $wired = true,
+    ?string $hash = null,
+    string $name = 'wren',
+    string $zone = 'Europe/London',
+): FirstBoot {
+    $key =
+        $hash === null
+            ? SshPublicKey::tryParse('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk')
+            : null;
 
-    return new FirstBoot(Hostname::parse($name), 'thistledown.home.arpa', "{$name}-1", 'warden', $key, $hash, $zone, 'gb', ['samba'], $wifis, $country, $static, $wired);
+    return new FirstBoot(
+        Hostname::parse($name),
+        'thistledown.home.arpa',
+        "{$name}-1",
+        'warden',
+        $key,
+        $hash,
+        $zone,
+        'gb',
+        ['samba'],
+        $wifis,
+        $country,
+        $static,
+        $wired,
+    );
 }
 
 /** @param  list<CardFile>  $files */
 function folderOf(array $files): CardFolder
 {
-    return new CardFolder(array_combine(array_map(fn (CardFile $file): string => $file->name, $files), array_map(fn (CardFile $file): string => $file->text(), $files)));
+    return new CardFolder(
+        array_combine(array_map(fn (CardFile $file): string => $file->name, $files), array_map(fn (CardFile $file): string => $file->text(), $files)),
+    );
 }
 
 /** @return array{ok: bool, out: string} what wpa_supplicant itself says of a configuration */
@@ -56,7 +116,10 @@ function supplicant(string $conf): array
     // Without a driver it reads the file, finds no radio, and is stopped.
     $out = run("timeout --preserve-status 1 /usr/sbin/wpa_supplicant -i lo -D none -c {$folder}/wpa.conf -dd -K 2>&1 | head -120")['all'];
 
-    return ['ok' => str_contains($out, 'Reading configuration file') && preg_match('/Failed to (?:read|parse)|^Line \d+: |Invalid /mi', $out) !== 1, 'out' => $out];
+    return [
+        'ok' => str_contains($out, 'Reading configuration file') && preg_match('/Failed to (?:read|parse)|^Line \d+: |Invalid /mi', $out) !== 1,
+        'out' => $out,
+    ];
 }
 
 /** @return array{exit: int, files: array<string, string>, all: string} */
@@ -65,11 +128,14 @@ function netplan(string $networkConfig): array
     $root = scratch();
     mkdir("{$root}/etc/netplan", 0755, true);
     $data = Yaml::parse($networkConfig);
-    file_put_contents("{$root}/etc/netplan/50.yaml", isset($data['network']) ? $networkConfig : "network:\n".preg_replace('/^/m', '  ', $networkConfig));
+    file_put_contents(
+        "{$root}/etc/netplan/50.yaml",
+        isset($data['network']) ? $networkConfig : "network:\n".preg_replace('/^/m', '  ', $networkConfig),
+    );
     chmod("{$root}/etc/netplan/50.yaml", 0600);
     $result = run("netplan generate --root-dir {$root}");
     $files = [];
-    foreach ([...(glob("{$root}/run/netplan/*") ?: []), ...(glob("{$root}/run/systemd/network/*") ?: [])] as $file) {
+    foreach ([...glob("{$root}/run/netplan/*") ?: [], ...glob("{$root}/run/systemd/network/*") ?: []] as $file) {
         $files[basename($file)] = (string) file_get_contents($file);
     }
 
@@ -96,48 +162,94 @@ test('a passphrase that is none is refused', function (string $passphrase): void
 
 test('wpa_supplicant reads names and keys byte for byte', function (string $ssid): void {
     $wifi = WifiNetwork::of($ssid, WifiSecurity::Wpa2, 'seeds in paper bags', 3, true);
-    $read = supplicant((new BootFilesWriter)->write(first([$wifi, WifiNetwork::of('last', WifiSecurity::Open, '')]))[1]->text());
+    $read = supplicant((new BootFilesWriter())->write(first([$wifi, WifiNetwork::of('last', WifiSecurity::Open, '')]))[1]->text());
     preg_match('/ssid - hexdump_ascii\(len=(\d+)\):\n((?:     [0-9a-f ]{48}.*\n)+)/', $read['out'], $match);
     $bytes = implode('', array_map(fn (string $line): string => str_replace(' ', '', substr($line, 5, 48)), explode("\n", trim($match[2], "\n"))));
-    expect($read['ok'])->toBeTrue()
-        ->and(hex2bin($bytes))->toBe($ssid)
-        ->and($read['out'])->toContain('PSK - hexdump(len=32): '.implode(' ', str_split(Psk::of('seeds in paper bags', $ssid), 2)))
-        ->and($read['out'])->toContain('priority=3')->toContain('scan_ssid=1')->toContain("country='GB'");
+    expect($read['ok'])
+        ->toBeTrue()
+        ->and(hex2bin($bytes))
+        ->toBe($ssid)
+        ->and($read['out'])
+        ->toContain('PSK - hexdump(len=32): '.implode(' ', str_split(Psk::of('seeds in paper bags', $ssid), 2)))
+        ->and($read['out'])
+        ->toContain('priority=3')
+        ->toContain('scan_ssid=1')
+        ->toContain("country='GB'");
 })->with(array_values(array_filter(AWKWARD, fn (string $ssid): bool => ! str_contains($ssid, "\n"))));
 
 test('wpa_supplicant reads a WPA3 passphrase as it was typed', function (string $passphrase): void {
-    $read = supplicant((new BootFilesWriter)->write(first([WifiNetwork::of('Thistledown', WifiSecurity::Wpa3, $passphrase)]))[1]->text());
-    expect($read['ok'])->toBeTrue()->and($read['out'])->toContain('sae_password - hexdump_ascii(len='.strlen($passphrase).')');
+    $read = supplicant((new BootFilesWriter())->write(first([WifiNetwork::of('Thistledown', WifiSecurity::Wpa3, $passphrase)]))[1]->text());
+    expect($read['ok'])
+        ->toBeTrue()
+        ->and($read['out'])
+        ->toContain('sae_password - hexdump_ascii(len='.strlen($passphrase).')');
 })->with(['seeds in paper bags', 'with "quotes" inside', 'a # mark and \\ back']);
 
 test('netplan reads names and keys as they are meant', function (string $ssid): void {
-    $made = netplan((new DeclarativeWriter)->write(first([WifiNetwork::of($ssid, WifiSecurity::Wpa2, 'seeds in paper bags', 0, true)]))[2]->text());
+    $made = netplan((new DeclarativeWriter())->write(first([WifiNetwork::of($ssid, WifiSecurity::Wpa2, 'seeds in paper bags', 0, true)]))[2]->text());
     $conf = $made['files']['wpa-wlan0.conf'] ?? '';
     // netplan writes a name either in P"…" with escapes or in plain quotes.
     preg_match('/^\s*ssid=(P?)"(.*)"$/m', $conf, $match);
-    expect($made['exit'])->toBe(0)
-        ->and(($match[1] ?? '') === 'P' ? stripcslashes($match[2]) : $match[2])->toBe($ssid)
-        ->and($conf)->toContain('psk='.Psk::of('seeds in paper bags', $ssid))->toContain('scan_ssid=1');
+    expect($made['exit'])
+        ->toBe(0)
+        ->and(($match[1] ?? '') === 'P' ? stripcslashes($match[2]) : $match[2])
+        ->toBe($ssid)
+        ->and($conf)
+        ->toContain('psk='.Psk::of('seeds in paper bags', $ssid))
+        ->toContain('scan_ssid=1');
 })->with(AWKWARD);
 
 test('netplan gives the box the address of the card', function (): void {
-    $static = new StaticAddress(Ipv4::parse('172.22.8.20'), Prefix::parse('172.22.8.0/24'), Ipv4::parse('172.22.8.1'), [Ipv4::parse('172.22.8.10'), Ipv4::parse('172.22.8.1')]);
-    $wired = netplan((new DeclarativeWriter)->write(first([], $static))[2]->text());
+    $static = new StaticAddress(Ipv4::parse('172.22.8.20'), Prefix::parse('172.22.8.0/24'), Ipv4::parse('172.22.8.1'), [
+        Ipv4::parse('172.22.8.10'),
+        Ipv4::parse('172.22.8.1'),
+    ]);
+    $wired = netplan((new DeclarativeWriter())->write(first([], $static))[2]->text());
     $network = implode('', array_filter($wired['files'], fn (string $name): bool => str_ends_with($name, '.network'), ARRAY_FILTER_USE_KEY));
-    expect($wired['exit'])->toBe(0)->and($network)->toContain('Address=172.22.8.20/24')->toContain('Gateway=172.22.8.1')->toContain('DNS=172.22.8.10')->not->toContain('DHCP=ipv4');
-    $radio = netplan((new DeclarativeWriter)->write(first([WifiNetwork::of('Thistledown', WifiSecurity::Mixed, 'seeds in paper bags'), WifiNetwork::of('fair', WifiSecurity::Wpa3, 'seeds in paper bags')], $static, wired: false))[2]->text());
-    expect($radio['exit'])->toBe(0)
-        ->and($radio['files']['10-netplan-wlan0.network'])->toContain('Address=172.22.8.20/24')
-        ->and($radio['files']['wpa-wlan0.conf'])->toContain('ssid="Thistledown"')->not->toContain('fair');
+    expect($wired['exit'])
+        ->toBe(0)
+        ->and($network)
+        ->toContain('Address=172.22.8.20/24')
+        ->toContain('Gateway=172.22.8.1')
+        ->toContain('DNS=172.22.8.10')
+        ->not->toContain('DHCP=ipv4');
+    $radio = netplan(
+        (new DeclarativeWriter())
+            ->write(
+                first(
+                    [
+                        WifiNetwork::of('Thistledown', WifiSecurity::Mixed, 'seeds in paper bags'),
+                        WifiNetwork::of('fair', WifiSecurity::Wpa3, 'seeds in paper bags'),
+                    ],
+                    $static,
+                    wired: false,
+                ),
+            )[2]
+            ->text(),
+    );
+    expect($radio['exit'])
+        ->toBe(0)
+        ->and($radio['files']['10-netplan-wlan0.network'])
+        ->toContain('Address=172.22.8.20/24')
+        ->and($radio['files']['wpa-wlan0.conf'])
+        ->toContain('ssid="Thistledown"')
+        ->not->toContain('fair');
 });
 
 // netplan 0.106 refuses what it does not know, and the whole file with it; so it is not written, and found when somebody else wrote it.
 test('WPA3 alone is not for this netplan', function (): void {
-    $text = str_replace('"@"', '"'.Psk::of('seeds in paper bags', 'fair').'"', "version: 2\nwifis:\n  wlan0:\n    dhcp4: true\n    regulatory-domain: \"GB\"\n    access-points:\n      \"fair\":\n        auth:\n          key-management: sae\n          password: \"@\"\n");
-    $codes = (new Linter)->lint(new CardFolder(['network-config' => $text]))->codes();
-    expect($codes)->toBe(['card.key_management'])
-        ->and(netplan($text)['exit'])->not->toBe(0)
-        ->and((new NetworkConfigWriter)->findings(first([WifiNetwork::of('fair', WifiSecurity::Wpa3, 'seeds in paper bags')]))->codes())->toBe(['card.wpa3_declarative']);
+    $text = str_replace(
+        '"@"',
+        '"'.Psk::of('seeds in paper bags', 'fair').'"',
+        "version: 2\nwifis:\n  wlan0:\n    dhcp4: true\n    regulatory-domain: \"GB\"\n    access-points:\n      \"fair\":\n        auth:\n          key-management: sae\n          password: \"@\"\n",
+    );
+    $codes = (new Linter())->lint(new CardFolder(['network-config' => $text]))->codes();
+    expect($codes)
+        ->toBe(['card.key_management'])
+        ->and(netplan($text)['exit'])
+        ->not->toBe(0)
+        ->and((new NetworkConfigWriter())->findings(first([WifiNetwork::of('fair', WifiSecurity::Wpa3, 'seeds in paper bags')]))->codes())
+        ->toBe(['card.wpa3_declarative']);
 });
 
 // Kernel documentation, admin-guide/nfs/nfsroot.rst: the order of the fields.
@@ -146,7 +258,15 @@ test('ip= has its fields in the order of the kernel\'s document', function (): v
     $names = explode(':', substr($order, 3));
     $static = new StaticAddress(Ipv4::parse('172.22.8.20'), Prefix::parse('172.22.8.0/24'), Ipv4::parse('172.22.8.1'), []);
     $fields = array_combine(array_slice($names, 0, 7), explode(':', substr(KernelLineWriter::ip($static, 'wren', 'eth0'), 3)));
-    expect($fields)->toBe(['<client-ip>' => '172.22.8.20', '<server-ip>' => '', '<gw-ip>' => '172.22.8.1', '<netmask>' => '255.255.255.0', '<hostname>' => 'wren', '<device>' => 'eth0', '<autoconf>' => 'off']);
+    expect($fields)->toBe([
+        '<client-ip>' => '172.22.8.20',
+        '<server-ip>' => '',
+        '<gw-ip>' => '172.22.8.1',
+        '<netmask>' => '255.255.255.0',
+        '<hostname>' => 'wren',
+        '<device>' => 'eth0',
+        '<autoconf>' => 'off',
+    ]);
 });
 
 test('our rules for wpa_supplicant.conf agree with wpa_supplicant itself', function (): void {
@@ -157,8 +277,15 @@ test('our rules for wpa_supplicant.conf agree with wpa_supplicant itself', funct
         if ($text === null || str_contains($text, "\r")) {
             continue;
         }
-        $codes = (new Linter)->lint(new CardFolder($card['files']))->codes();
-        $refused = array_intersect($codes, ['card.wpa_does_not_parse', 'card.wpa_blanks', 'card.ssid_unquoted', 'card.psk_form', 'card.passphrase_length']) !== [];
+        $codes = (new Linter())->lint(new CardFolder($card['files']))->codes();
+        $refused =
+            array_intersect($codes, [
+                'card.wpa_does_not_parse',
+                'card.wpa_blanks',
+                'card.ssid_unquoted',
+                'card.psk_form',
+                'card.passphrase_length',
+            ]) !== [];
         expect([basename($file) => supplicant($text)['ok']])->toBe([basename($file) => ! $refused]);
         $checked++;
     }
@@ -176,7 +303,9 @@ test('netplan takes every right network-config of the corpus', function (): void
     }
     expect($checked)->toBeGreaterThan(20);
     foreach (['static-no-length', 'wifi-long-passphrase', 'network-version-1'] as $broken) {
-        expect([$broken => netplan(Yaml::parseFile("tests/Core/cards/broken/{$broken}.yaml")['files']['network-config'])['exit']])->not->toBe([$broken => 0]);
+        expect([$broken => netplan(Yaml::parseFile("tests/Core/cards/broken/{$broken}.yaml")['files']['network-config'])['exit']])->not->toBe([
+            $broken => 0,
+        ]);
     }
 });
 
@@ -187,28 +316,50 @@ test('what any school writes, the linter passes and a bench board boots', functi
     for ($i = 0; $i < 120; $i++) {
         $ssid = $words[mt_rand(0, count($words) - 1)];
         $security = [WifiSecurity::Open, WifiSecurity::Wpa2, WifiSecurity::Mixed][mt_rand(0, 2)];
-        $passphrase = $security === WifiSecurity::Open ? '' : implode('', array_map(fn (): string => chr(mt_rand(0x20, 0x7E)), range(1, mt_rand(8, 63))));
+        $passphrase =
+            $security === WifiSecurity::Open ? '' : implode('', array_map(fn (): string => chr(mt_rand(0x20, 0x7E)), range(1, mt_rand(8, 63))));
         $wifi = WifiNetwork::of($ssid, $security, $passphrase, mt_rand(0, 9), (bool) mt_rand(0, 1));
-        $static = mt_rand(0, 1) ? new StaticAddress(Ipv4::parse('172.22.8.'.mt_rand(10, 90)), Prefix::parse('172.22.8.0/24'), Ipv4::parse('172.22.8.1'), [Ipv4::parse('172.22.8.10')]) : null;
+        $static = mt_rand(0, 1)
+            ? new StaticAddress(Ipv4::parse('172.22.8.'.mt_rand(10, 90)), Prefix::parse('172.22.8.0/24'), Ipv4::parse('172.22.8.1'), [
+                Ipv4::parse('172.22.8.10'),
+            ])
+            : null;
         $wired = (bool) mt_rand(0, 1);
-        $settings = first($wired && mt_rand(0, 1) ? [] : [$wifi], $static, 'GB', $wired, mt_rand(0, 1) ? $hash : null, ['wren', 'on', 'n0', 'a-b-c', '1st'][mt_rand(0, 4)]);
+        $settings = first(
+            $wired && mt_rand(0, 1) ? [] : [$wifi],
+            $static,
+            'GB',
+            $wired,
+            mt_rand(0, 1) ? $hash : null,
+            ['wren', 'on', 'n0', 'a-b-c', '1st'][mt_rand(0, 4)],
+        );
         $air = [$ssid => $wifi->secret ?? ''];
 
-        $declarative = folderOf((new DeclarativeWriter)->write($settings));
+        $declarative = folderOf((new DeclarativeWriter())->write($settings));
         $boot = BenchBoot::from($declarative->files, $wired, $air);
-        expect([$i, (new Linter)->lint($declarative)->codes()])->toBe([$i, []])
-            ->and([$i, $boot->network, $boot->user, $boot->hostname, $boot->remoteLogin, $boot->address])->toBe([$i, true, 'warden', $settings->name->label, true, $static === null ? null : (string) $static->address]);
+        expect([$i, (new Linter())->lint($declarative)->codes()])
+            ->toBe([$i, []])
+            ->and([$i, $boot->network, $boot->user, $boot->hostname, $boot->remoteLogin, $boot->address])
+            ->toBe([$i, true, 'warden', $settings->name->label, true, $static === null ? null : (string) $static->address]);
 
         $old = first([$wifi], $static, 'GB', $wired, $hash);
-        $files = folderOf([...(new BootFilesWriter)->write($old), (new KernelLineWriter)->write('console=tty1 root=PARTUUID=1-02 rootwait quiet', $old, true, true), (new FirmwareWriter)->write("dtparam=audio=on\n", true, true)]);
+        $files = folderOf([
+            ...(new BootFilesWriter())->write($old),
+            (new KernelLineWriter())->write('console=tty1 root=PARTUUID=1-02 rootwait quiet', $old, true, true),
+            (new FirmwareWriter())->write("dtparam=audio=on\n", true, true),
+        ]);
         $boot = BenchBoot::from($files->files, $wired, $air);
-        expect([$i, (new Linter)->lint($files, new CardContext(containers: true, sixtyFour: true))->codes()])->toBe([$i, []])
-            ->and([$i, $boot->network, $boot->user, $boot->remoteLogin, $boot->address])->toBe([$i, true, 'warden', true, $static === null ? null : (string) $static->address]);
+        expect([$i, (new Linter())->lint($files, new CardContext(containers: true, sixtyFour: true))->codes()])
+            ->toBe([$i, []])
+            ->and([$i, $boot->network, $boot->user, $boot->remoteLogin, $boot->address])
+            ->toBe([$i, true, 'warden', true, $static === null ? null : (string) $static->address]);
 
         $image = catalogue('image')['appliance-64'];
-        $own = (new OwnTextWriter)->write($image->ownText ?? throw new LogicException, $settings);
-        expect((new Linter)->lint(folderOf([$own]), new CardContext($image))->codes())->toBe([])
-            ->and($own->text())->toContain("host={$settings->name->label}\n");
+        $own = (new OwnTextWriter())->write($image->ownText ?? throw new LogicException(), $settings);
+        expect((new Linter())->lint(folderOf([$own]), new CardContext($image))->codes())
+            ->toBe([])
+            ->and($own->text())
+            ->toContain("host={$settings->name->label}\n");
     }
 });
 
@@ -230,7 +381,9 @@ test('the commands that write a card do what they say', function (): void {
         $command->title !== 'Verify' ?: expect($done['out'])->toContain('SAME');
     }
     expect(substr((string) file_get_contents("{$folder}/disk"), 0, 3_000_000) === $image)->toBeTrue();
-    $verify = array_values(array_filter(WriteCommands::for(DeskSystem::Lsblk, $target, "it's an image.img"), fn ($one): bool => $one->title === 'Verify'))[0];
+    $verify = array_values(
+        array_filter(WriteCommands::for(DeskSystem::Lsblk, $target, "it's an image.img"), fn ($one): bool => $one->title === 'Verify'),
+    )[0];
     file_put_contents("{$folder}/disk", 'x'.substr((string) file_get_contents("{$folder}/disk"), 1));
     expect(run("PATH={$folder}/bin:\$PATH; {$verify->command}", folder: $folder)['exit'])->not->toBe(0);
 
@@ -256,10 +409,14 @@ test('sha256sum is read as it prints', function (): void {
     $folder = scratch();
     file_put_contents("{$folder}/image.img.xz", random_bytes(5000));
     $printed = run('sha256sum image.img.xz', folder: $folder)['out'];
-    expect(Checksum::compare(hash_file('sha256', "{$folder}/image.img.xz"), $printed)->codes())->toBe(['card.checksum_matches'])
-        ->and(run(getcwd()."/burrow verify image.img.xz '{$printed}'", folder: $folder)['exit'])->toBe(0)
-        ->and(run(getcwd().'/burrow verify image.img.xz '.str_repeat('0', 64), folder: $folder)['exit'])->toBe(1)
-        ->and(run(getcwd().'/burrow verify nothing.img '.str_repeat('0', 64), folder: $folder)['exit'])->toBe(2);
+    expect(Checksum::compare(hash_file('sha256', "{$folder}/image.img.xz"), $printed)->codes())
+        ->toBe(['card.checksum_matches'])
+        ->and(run(getcwd()."/burrow verify image.img.xz '{$printed}'", folder: $folder)['exit'])
+        ->toBe(0)
+        ->and(run(getcwd().'/burrow verify image.img.xz '.str_repeat('0', 64), folder: $folder)['exit'])
+        ->toBe(1)
+        ->and(run(getcwd().'/burrow verify nothing.img '.str_repeat('0', 64), folder: $folder)['exit'])
+        ->toBe(2);
 });
 
 test('a card folder is looked over and mended in the terminal', function (): void {
@@ -269,9 +426,17 @@ test('a card folder is looked over and mended in the terminal', function (): voi
         file_put_contents("{$folder}/boot/{$name}", $text);
     }
     $told = run(getcwd().'/burrow lint boot --fix mended --image server-32-old', folder: $folder);
-    expect($told['exit'])->toBe(0)->and($told['out'])->toContain('warn card.crlf wpa_supplicant.conf:1')->toContain('mended: wpa_supplicant.conf: line ends were changed to LF')
-        ->and(file_get_contents("{$folder}/mended/wpa_supplicant.conf"))->not->toContain("\r")
-        ->and(supplicant((string) file_get_contents("{$folder}/mended/wpa_supplicant.conf"))['ok'])->toBeTrue()
-        ->and(run(getcwd().'/burrow lint boot --fix mended', folder: $folder)['exit'])->toBe(2)
-        ->and(run(getcwd().'/burrow lint boot --image server-64', folder: $folder)['out'])->toContain('card.school_not_read');
+    expect($told['exit'])
+        ->toBe(0)
+        ->and($told['out'])
+        ->toContain('warn card.crlf wpa_supplicant.conf:1')
+        ->toContain('mended: wpa_supplicant.conf: line ends were changed to LF')
+        ->and(file_get_contents("{$folder}/mended/wpa_supplicant.conf"))
+        ->not->toContain("\r")
+        ->and(supplicant((string) file_get_contents("{$folder}/mended/wpa_supplicant.conf"))['ok'])
+        ->toBeTrue()
+        ->and(run(getcwd().'/burrow lint boot --fix mended', folder: $folder)['exit'])
+        ->toBe(2)
+        ->and(run(getcwd().'/burrow lint boot --image server-64', folder: $folder)['out'])
+        ->toContain('card.school_not_read');
 });

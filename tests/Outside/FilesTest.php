@@ -19,8 +19,13 @@ use Symfony\Component\Yaml\Yaml;
 /** @return array<string, string> */
 function firstBootFiles(string $name = 'wren', ?string $hash = null, array $packages = ['samba', 'parted']): array
 {
-    $key = $hash === null ? SshPublicKey::tryParse('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk: "a" #b') : null;
-    $files = (new DeclarativeWriter)->write(new FirstBoot(Hostname::parse($name), 'thistledown.home.arpa', "{$name}-1", 'warden', $key, $hash, 'Europe/London', 'gb', $packages));
+    $key =
+        $hash === null
+            ? SshPublicKey::tryParse('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk: "a" #b')
+            : null;
+    $files = (new DeclarativeWriter())->write(
+        new FirstBoot(Hostname::parse($name), 'thistledown.home.arpa', "{$name}-1", 'warden', $key, $hash, 'Europe/London', 'gb', $packages),
+    );
 
     return array_combine(array_map(fn (CardFile $f) => $f->name, $files), array_map(fn (CardFile $f) => $f->text(), $files));
 }
@@ -64,13 +69,40 @@ test('cloud-init accepts every right card of the corpus', function (): void {
     PY;
     $home = getenv('CLOUD_INIT') ?: getcwd().'/var/tools/cloud-init';
     $checked = run("PYTHONPATH={$home}/usr/lib/python3/dist-packages /usr/bin/python3 -c ".escapeshellarg($script)." {$folder}");
-    expect($checked['exit'])->toBe(0)
-        ->and(substr_count($checked['out'], 'fine'))->toBe(count(glob("{$folder}/*") ?: []))
-        ->and(substr_count($checked['out'], 'fine'))->toBeGreaterThanOrEqual(20);
+    expect($checked['exit'])
+        ->toBe(0)
+        ->and(substr_count($checked['out'], 'fine'))
+        ->toBe(count(glob("{$folder}/*") ?: []))
+        ->and(substr_count($checked['out'], 'fine'))
+        ->toBeGreaterThanOrEqual(20);
 });
 
 test('PyYAML, which cloud-init uses, reads what we meant', function (): void {
-    $texts = ['on', 'no', '0123', '12:30', '1e3', 'a: b', 'ümläut', "it's", '"q"', '~', '=', 'y', '0o7', '0x1f', '1_000', '2026-11-25', '<<', '- a', '#', "a\tb", 'wren', '/srv/x y', '$6$a$b/c.d'];
+    $texts = [
+        'on',
+        'no',
+        '0123',
+        '12:30',
+        '1e3',
+        'a: b',
+        'ümläut',
+        "it's",
+        '"q"',
+        '~',
+        '=',
+        'y',
+        '0o7',
+        '0x1f',
+        '1_000',
+        '2026-11-25',
+        '<<',
+        '- a',
+        '#',
+        "a\tb",
+        'wren',
+        '/srv/x y',
+        '$6$a$b/c.d',
+    ];
     $yaml = implode('', array_map(fn (string $text): string => '- '.YamlScalar::of($text)."\n", $texts));
     $read = run('/usr/bin/python3 -c "import sys, yaml, json; print(json.dumps(yaml.safe_load(sys.stdin.buffer.read().decode())))"', $yaml);
     expect(json_decode($read['out'], true))->toBe($texts);
@@ -83,8 +115,14 @@ test('netplan takes our network-config', function (): void {
     chmod("{$root}/etc/netplan/50-cloud-init.yaml", 0600);
     $result = run("netplan generate --root-dir {$root}");
     $made = glob("{$root}/run/systemd/network/*.network") ?: [];
-    expect($result['exit'])->toBe(0)->and(count($made))->toBe(1)
-        ->and(file_get_contents($made[0]))->toContain('Name=e*')->toContain('DHCP=ipv4')->toContain('RequiredForOnline=no');
+    expect($result['exit'])
+        ->toBe(0)
+        ->and(count($made))
+        ->toBe(1)
+        ->and(file_get_contents($made[0]))
+        ->toContain('Name=e*')
+        ->toContain('DHCP=ipv4')
+        ->toContain('RequiredForOnline=no');
 });
 
 test('findmnt verifies our line of fstab', function (string $mountPoint): void {
@@ -94,35 +132,50 @@ test('findmnt verifies our line of fstab', function (string $mountPoint): void {
     file_put_contents("{$folder}/fstab", new FstabLine('7c9e6679-7425-40de-944b-e07fc1f90ae7', $point)."\n");
     $verified = run("findmnt --verify --verbose --tab-file {$folder}/fstab");
     // The disk is not in this machine, so its UUID is the one thing that may be unreachable.
-    $wrong = array_filter(explode("\n", $verified['all']), fn (string $line): bool => str_contains($line, '[E]') && ! str_contains($line, 'unreachable'));
+    $wrong = array_filter(
+        explode("\n", $verified['all']),
+        fn (string $line): bool => str_contains($line, '[E]') && ! str_contains($line, 'unreachable'),
+    );
     expect($wrong)->toBe([])->and($verified['all'])->toContain('target exists');
-    $parsed = json_decode(run("findmnt --fstab --tab-file {$folder}/fstab --json --output TARGET,FSTYPE,OPTIONS,PASSNO,SOURCE")['out'], true)['filesystems'][0];
-    expect($parsed['target'])->toBe($point)
-        ->and($parsed['fstype'])->toBe('ext4')
-        ->and($parsed['options'])->toContain('nofail')
-        ->and((int) $parsed['passno'])->toBe(2)
-        ->and($parsed['source'])->toBe('UUID=7c9e6679-7425-40de-944b-e07fc1f90ae7');
+    $parsed = json_decode(run("findmnt --fstab --tab-file {$folder}/fstab --json --output TARGET,FSTYPE,OPTIONS,PASSNO,SOURCE")['out'], true)[
+        'filesystems'
+    ][0];
+    expect($parsed['target'])
+        ->toBe($point)
+        ->and($parsed['fstype'])
+        ->toBe('ext4')
+        ->and($parsed['options'])
+        ->toContain('nofail')
+        ->and((int) $parsed['passno'])
+        ->toBe(2)
+        ->and($parsed['source'])
+        ->toBe('UUID=7c9e6679-7425-40de-944b-e07fc1f90ae7');
 })->with(['/srv/store', '/srv/seed scans', '/srv/a#b']);
 
 test('testparm reads our share as it is meant', function (): void {
     $folder = scratch();
     file_put_contents("{$folder}/smb.conf", "[global]\n   workgroup = WORKGROUP\n\n".new SmbShare('seed scans', '/srv/store', 'warden')."\n");
     $result = run("testparm --suppress-prompt {$folder}/smb.conf");
-    expect($result['exit'])->toBe(0)
-        ->and($result['all'])->toContain('Loaded services file OK')->not->toContain('Unknown parameter');
+    expect($result['exit'])->toBe(0)->and($result['all'])->toContain('Loaded services file OK')->not->toContain('Unknown parameter');
     foreach (['path' => '/srv/store', 'valid users' => 'warden', 'read only' => 'No', 'guest ok' => 'No', 'browseable' => 'Yes'] as $name => $value) {
-        expect(trim(run("testparm --suppress-prompt --section-name='seed scans' --parameter-name='{$name}' {$folder}/smb.conf 2>/dev/null")['out']))->toBe($value);
+        expect(
+            trim(run("testparm --suppress-prompt --section-name='seed scans' --parameter-name='{$name}' {$folder}/smb.conf 2>/dev/null")['out']),
+        )->toBe($value);
     }
 });
 
 test('passwords hash as openssl does', function (string $password, string $salt): void {
-    expect(Sha512Crypt::hash($password, $salt))->toBe(trim(run('openssl passwd -6 -salt '.escapeshellarg($salt).' -stdin', $password."\n")['out']));
+    expect(Sha512Crypt::hash($password, $salt))->toBe(
+        trim(run('openssl passwd -6 -salt '.escapeshellarg($salt).' -stdin', $password."\n")['out']),
+    );
 })->with([['thistle down feather', 'abcdefghijklmnop'], ['ümläut 🌱', './09AZaz'], [str_repeat('long ', 30), 'x']]);
 
 // Published vector of the SHA-crypt specification for the default number of rounds.
 test('the SHA-crypt vector', function (): void {
-    expect(Sha512Crypt::hash('Hello world!', 'saltstring'))->toBe('$6$saltstring$svn8UoSVapNtMuq1ukKS4tPQd8iKwSMHWjl/O817G3uBnIFNjnQJuesI68u4OTLiBFdcbYEdFCoEOfaS35inz1')
-        ->and(fn () => Sha512Crypt::hash('x', 'a$b'))->toThrow(InvalidArgumentException::class);
+    expect(Sha512Crypt::hash('Hello world!', 'saltstring'))
+        ->toBe('$6$saltstring$svn8UoSVapNtMuq1ukKS4tPQd8iKwSMHWjl/O817G3uBnIFNjnQJuesI68u4OTLiBFdcbYEdFCoEOfaS35inz1')
+        ->and(fn () => Sha512Crypt::hash('x', 'a$b'))
+        ->toThrow(InvalidArgumentException::class);
 });
 
 test('fingerprints are those of ssh-keygen', function (string $type, string $bits): void {
@@ -135,25 +188,19 @@ test('fingerprints are those of ssh-keygen', function (string $type, string $bit
 test('a value in a command arrives as one word', function (string $value): void {
     $command = (new Values(['value' => $value]))->fill('printf "%s|" {{value}}');
     expect(run((string) $command)['out'])->toBe($value.'|');
-})->with([
-    'plain',
-    'two words',
-    "it's",
-    '$(touch /tmp/x)',
-    '`id`',
-    '; rm -rf x',
-    'a"b',
-    '*',
-    "line\nbreak",
-    '\\',
-    '--option=1',
-    '~',
-    'ümläut',
-]);
+})->with(['plain', 'two words', "it's", '$(touch /tmp/x)', '`id`', '; rm -rf x', 'a"b', '*', "line\nbreak", '\\', '--option=1', '~', 'ümläut']);
 
 test('the commands of the playbook are shell that parses', function (): void {
-    $values = new Values(array_fill_keys(['host', 'user', 'address', 'mac', 'fingerprint', 'disk', 'disk_serial', 'disk_partition', 'store_label', 'mount_point', 'share'], "o'dd value"), ['fstab_line' => 'UUID=x', 'smb_share' => "[store]\n  path = x"]);
-    foreach ([...Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'))['before'], ...entry('role', 'file-store')['playbook']] as $step) {
+    $values = new Values(
+        array_fill_keys(
+            ['host', 'user', 'address', 'mac', 'fingerprint', 'disk', 'disk_serial', 'disk_partition', 'store_label', 'mount_point', 'share'],
+            "o'dd value",
+        ),
+        ['fstab_line' => 'UUID=x', 'smb_share' => "[store]\n  path = x"],
+    );
+    foreach (
+        [...Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'))['before'], ...entry('role', 'file-store')['playbook']] as $step
+    ) {
         if ($step['kind'] === 'box') {
             expect(run('bash -n', (string) $values->fill($step['command']))['exit'])->toBe(0);
         }
@@ -162,12 +209,23 @@ test('the commands of the playbook are shell that parses', function (): void {
 
 test('systemd and nginx take what is shipped for an own machine', function (): void {
     $folder = scratch();
-    $unit = str_replace(['/opt/keen-burrow', 'User=burrow', 'Group=burrow'], [getcwd(), 'User=root', 'Group=root'], (string) file_get_contents('deploy/systemd/keen-burrow.service'));
+    $unit = str_replace(
+        ['/opt/keen-burrow', 'User=burrow', 'Group=burrow'],
+        [getcwd(), 'User=root', 'Group=root'],
+        (string) file_get_contents('deploy/systemd/keen-burrow.service'),
+    );
     file_put_contents("{$folder}/keen-burrow.service", $unit);
     expect(run("systemd-analyze verify --man=no {$folder}/keen-burrow.service")['all'])->not->toContain('keen-burrow.service:');
     run("openssl req -x509 -newkey rsa:2048 -nodes -days 2 -subj /CN=burrow -keyout {$folder}/key -out {$folder}/pem");
-    $site = str_replace(['/etc/ssl/certs/keen-burrow.pem', '/etc/ssl/private/keen-burrow.key'], ["{$folder}/pem", "{$folder}/key"], (string) file_get_contents('deploy/nginx/keen-burrow.conf'));
-    file_put_contents("{$folder}/nginx.conf", "pid {$folder}/pid; error_log stderr; events {} http { access_log off; client_body_temp_path {$folder}/b; proxy_temp_path {$folder}/p; fastcgi_temp_path {$folder}/f; uwsgi_temp_path {$folder}/u; scgi_temp_path {$folder}/s;\n{$site}\n}");
+    $site = str_replace(
+        ['/etc/ssl/certs/keen-burrow.pem', '/etc/ssl/private/keen-burrow.key'],
+        ["{$folder}/pem", "{$folder}/key"],
+        (string) file_get_contents('deploy/nginx/keen-burrow.conf'),
+    );
+    file_put_contents(
+        "{$folder}/nginx.conf",
+        "pid {$folder}/pid; error_log stderr; events {} http { access_log off; client_body_temp_path {$folder}/b; proxy_temp_path {$folder}/p; fastcgi_temp_path {$folder}/f; uwsgi_temp_path {$folder}/u; scgi_temp_path {$folder}/s;\n{$site}\n}",
+    );
     $checked = run("/usr/sbin/nginx -t -e stderr -p {$folder} -c {$folder}/nginx.conf");
     expect($checked['all'])->toContain('syntax is ok');
 });

@@ -13,17 +13,26 @@ use Burrow\Net\SshPublicKey;
 test('the disks of this very machine', function (): void {
     $printed = run('lsblk --json --bytes --output NAME,SIZE,TYPE,FSTYPE,LABEL,UUID,MOUNTPOINTS,RO,RM,MODEL,SERIAL,TRAN')['out'];
     $disks = Intake::standard()->read('lsblk', $printed)->all(BlockDevice::class);
-    $plain = array_values(array_filter(explode("\n", trim(run('lsblk --nodeps --bytes --noheadings --raw --output NAME,SIZE')['out'])), fn (string $line) => ! preg_match('/^(loop|ram|zram|sr|dm-|md)/', $line)));
+    $plain = array_values(
+        array_filter(
+            explode("\n", trim(run('lsblk --nodeps --bytes --noheadings --raw --output NAME,SIZE')['out'])),
+            fn (string $line) => ! preg_match('/^(loop|ram|zram|sr|dm-|md)/', $line),
+        ),
+    );
     expect(array_map(fn (BlockDevice $d) => "{$d->name} {$d->size->count}", $disks))->toBe($plain);
 });
 
 test('keys as ssh-keygen writes them', function (): void {
     $folder = scratch();
-    run("ssh-keygen -q -t ed25519 -N '' -f {$folder}/key && (printf 'larder,172.22.8.11 '; cat {$folder}/key.pub) > {$folder}/known_hosts && ssh-keygen -H -f {$folder}/known_hosts");
+    run(
+        "ssh-keygen -q -t ed25519 -N '' -f {$folder}/key && (printf 'larder,172.22.8.11 '; cat {$folder}/key.pub) > {$folder}/known_hosts && ssh-keygen -H -f {$folder}/known_hosts",
+    );
     $keys = Intake::standard()->read('hostkeys', (string) file_get_contents("{$folder}/known_hosts"))->all(SshPublicKey::class);
     // Hashing writes a line for each of the two names.
-    expect(count($keys))->toBe(2)
-        ->and(run("ssh-keygen -l -f {$folder}/key.pub")['out'])->toContain($keys[0]->fingerprint());
+    expect(count($keys))
+        ->toBe(2)
+        ->and(run("ssh-keygen -l -f {$folder}/key.pub")['out'])
+        ->toContain($keys[0]->fingerprint());
 });
 
 test('apt\'s own simulation of an upgrade', function (): void {
@@ -47,8 +56,17 @@ print(json.dumps(out))';
     $expected = json_decode(run('/usr/bin/python3 -c '.escapeshellarg($script), implode("\n", $cases))['out'], true);
     foreach ($cases as $i => $case) {
         $prefix = Prefix::parse($expected[$i][0]);
-        expect([(string) $prefix, (string) $prefix->netmask(), (string) $prefix->broadcast(), $prefix->size(), Ipv4::parse(explode('/', $case)[0])->isPrivate()])->toBe($expected[$i])
-            ->and($prefix->contains(Ipv4::parse(explode('/', $case)[0])))->toBeTrue()
-            ->and(Prefix::tryParse($case) !== null)->toBe($case === $expected[$i][0]);
+        expect([
+            (string) $prefix,
+            (string) $prefix->netmask(),
+            (string) $prefix->broadcast(),
+            $prefix->size(),
+            Ipv4::parse(explode('/', $case)[0])->isPrivate(),
+        ])
+            ->toBe($expected[$i])
+            ->and($prefix->contains(Ipv4::parse(explode('/', $case)[0])))
+            ->toBeTrue()
+            ->and(Prefix::tryParse($case) !== null)
+            ->toBe($case === $expected[$i][0]);
     }
 });

@@ -56,15 +56,18 @@ function builtIn(): array
 }
 
 test('our schemas are schemas', function (): void {
-    $script = 'import json, sys, jsonschema; [jsonschema.Draft202012Validator.check_schema(json.loads(s)) for s in json.load(sys.stdin)]; print("fine")';
+    $script =
+        'import json, sys, jsonschema; [jsonschema.Draft202012Validator.check_schema(json.loads(s)) for s in json.load(sys.stdin)]; print("fine")';
     $schemas = array_map(schemaText(...), [...array_keys(Catalogue::KINDS), 'plan']);
     expect(run('/usr/bin/python3 -c '.escapeshellarg($script), (string) json_encode($schemas))['out'])->toBe("fine\n");
 });
 
 test('every built-in entry is valid to Python too', function (): void {
     $cases = array_map(fn (array $one): array => ['schema' => schemaText($one[0]), 'yaml' => $one[1]], builtIn());
-    expect(count($cases))->toBeGreaterThan(50)
-        ->and(array_unique(validByPython($cases)))->toBe([true]);
+    expect(count($cases))
+        ->toBeGreaterThan(50)
+        ->and(array_unique(validByPython($cases)))
+        ->toBe([true]);
 });
 
 test('on spoilt entries both readers agree', function (): void {
@@ -96,8 +99,7 @@ test('on spoilt entries both readers agree', function (): void {
         $cases[] = ['schema' => schemaText($kind), 'yaml' => $spoilt];
         $ours[] = YamlEntry::read($spoilt, schemaText($kind), 'entry.yaml')->data !== null;
     }
-    expect(validByPython($cases))->toBe($ours)
-        ->and(array_sum(array_map(intval(...), $ours)))->toBeGreaterThan(20)->toBeLessThan(380);
+    expect(validByPython($cases))->toBe($ours)->and(array_sum(array_map(intval(...), $ours)))->toBeGreaterThan(20)->toBeLessThan(380);
 });
 
 test('PyYAML reads every built-in entry as we do', function (): void {
@@ -118,10 +120,15 @@ test('the ports of the catalogue carry the names that Debian gives them', functi
 });
 
 test('a parts list is CSV to Python', function (): void {
-    $csv = Burrow\Plan\PartsCsv::of(Burrow\Plan\PartsList::of(plan('pebble', 'supply-2a5', 'usual-1m', 'stick-64', Burrow\Board\LinkKind::Wireless, 'print-host', 'server-32')));
+    $csv = Burrow\Plan\PartsCsv::of(
+        Burrow\Plan\PartsList::of(plan('pebble', 'supply-2a5', 'usual-1m', 'stick-64', Burrow\Board\LinkKind::Wireless, 'print-host', 'server-32')),
+    );
     $rows = json_decode(run('/usr/bin/python3 -c "import csv, json, sys; print(json.dumps(list(csv.reader(sys.stdin))))"', $csv)['out'], true);
     $sum = array_sum(array_map(fn (array $row): float => (float) $row[1], array_slice($rows, 1, -1)));
-    expect($rows[0])->toBe(['part', 'price', 'because'])
-        ->and(array_unique(array_map(count(...), $rows)))->toBe([3])
-        ->and((float) end($rows)[1])->toBe($sum);
+    expect($rows[0])
+        ->toBe(['part', 'price', 'because'])
+        ->and(array_unique(array_map(count(...), $rows)))
+        ->toBe([3])
+        ->and((float) end($rows)[1])
+        ->toBe($sum);
 });

@@ -11,7 +11,29 @@ function pages(): array
 {
     $box = Box::query()->where('name', 'larder')->firstOrFail();
 
-    return ['/', '/reach', '/ports', '/addresses', '/stores', '/upkeep', '/journal', '/find?q=22', '/boxes', "/boxes/{$box->id}", '/plan', '/plan/paper', '/settings/desks', '/card/target', '/card/lint', '/stores/media', "/boxes/{$box->id}/name", "/boxes/{$box->id}/card", '/bench', '/catalogue', '/settings'];
+    return [
+        '/',
+        '/reach',
+        '/ports',
+        '/addresses',
+        '/stores',
+        '/upkeep',
+        '/journal',
+        '/find?q=22',
+        '/boxes',
+        "/boxes/{$box->id}",
+        '/plan',
+        '/plan/paper',
+        '/settings/desks',
+        '/card/target',
+        '/card/lint',
+        '/stores/media',
+        "/boxes/{$box->id}/name",
+        "/boxes/{$box->id}/card",
+        '/bench',
+        '/catalogue',
+        '/settings',
+    ];
 }
 
 test('nothing but the login opens to a stranger', function (): void {
@@ -19,7 +41,11 @@ test('nothing but the login opens to a stranger', function (): void {
         $this->get($page)->assertRedirect('/login');
     }
     foreach (Route::getRoutes()->getRoutes() as $route) {
-        if (array_intersect($route->methods(), ['POST', 'DELETE']) !== [] && ! in_array($route->uri(), ['login', 'theme'], true) && ! str_starts_with($route->uri(), 'storage')) {
+        if (
+            array_intersect($route->methods(), ['POST', 'DELETE']) !== [] &&
+            ! in_array($route->uri(), ['login', 'theme'], true) &&
+            ! str_starts_with($route->uri(), 'storage')
+        ) {
             expect($route->gatherMiddleware())->toContain('auth');
         }
     }
@@ -36,11 +62,34 @@ test('every page opens to the keeper and to the guest', function (): void {
 test('a guest changes nothing', function (): void {
     $box = Box::query()->firstOrFail();
     $before = Box::query()->count();
-    foreach (['/plan', "/boxes/{$box->id}/name", "/boxes/{$box->id}/card", "/boxes/{$box->id}/run", "/boxes/{$box->id}/updated", '/bench/card', '/bench/power', '/bench/speed', '/catalogue', '/settings', '/settings/desks', '/plan/plan.yaml', '/plan/keep', '/card/images', '/stores/media'] as $path) {
+    foreach (
+        [
+            '/plan',
+            "/boxes/{$box->id}/name",
+            "/boxes/{$box->id}/card",
+            "/boxes/{$box->id}/run",
+            "/boxes/{$box->id}/updated",
+            '/bench/card',
+            '/bench/power',
+            '/bench/speed',
+            '/catalogue',
+            '/settings',
+            '/settings/desks',
+            '/plan/plan.yaml',
+            '/plan/keep',
+            '/card/images',
+            '/stores/media',
+        ] as $path
+    ) {
         $this->asGuest()->post($path)->assertForbidden()->assertSee('Guests may look at everything');
     }
-    $this->asGuest()->delete("/boxes/{$box->id}")->assertForbidden();
-    expect(Box::query()->count())->toBe($before)->and(Run::query()->count())->toBe(0);
+    $this->asGuest()
+        ->delete("/boxes/{$box->id}")
+        ->assertForbidden();
+    expect(Box::query()->count())
+        ->toBe($before)
+        ->and(Run::query()->count())
+        ->toBe(0);
 });
 
 test('the demo logins work, others are told at the field', function (): void {
@@ -55,7 +104,9 @@ test('guessing is throttled', function (): void {
     for ($try = 0; $try < 6; $try++) {
         $this->post('/login', ['name' => 'warden', 'password' => "guess {$try}"])->assertRedirect();
     }
-    $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'])->assertTooManyRequests()->assertSee('Wait a minute');
+    $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'])
+        ->assertTooManyRequests()
+        ->assertSee('Wait a minute');
     $this->assertGuest();
 });
 
@@ -63,20 +114,35 @@ test('no page holds a script or a style of its own', function (): void {
     foreach (pages() as $page) {
         $response = $this->asKeeper()->get($page);
         $html = (string) $response->getContent();
-        expect($response->headers->get('Content-Security-Policy'))->toContain("script-src 'self'")->not->toContain('unsafe')
-            ->and(preg_match('/<script(?![^>]*\ssrc=)/i', $html))->toBe(0)
-            ->and(preg_match('/<style|\sstyle=|\son[a-z]+="|javascript:/i', $html))->toBe(0)
-            ->and(preg_match('~(?:src|href|action)="https?://(?!localhost|127\.0\.0\.1)~', $html))->toBe(0);
+        expect($response->headers->get('Content-Security-Policy'))
+            ->toContain("script-src 'self'")
+            ->not->toContain('unsafe')
+            ->and(preg_match('/<script(?![^>]*\ssrc=)/i', $html))
+            ->toBe(0)
+            ->and(preg_match('/<style|\sstyle=|\son[a-z]+="|javascript:/i', $html))
+            ->toBe(0)
+            ->and(preg_match('~(?:src|href|action)="https?://(?!localhost|127\.0\.0\.1)~', $html))
+            ->toBe(0);
     }
 });
 
 test('what is pasted is shown as text', function (): void {
-    $this->asKeeper()->get('/find?q='.urlencode('<script>alert(1)</script>'))->assertOk()->assertDontSee('<script>alert', false)->assertSee('&lt;script&gt;alert', false);
-    $this->asKeeper()->post('/catalogue', ['kind' => 'board', 'yaml' => "id: <img src=x>\n"])->assertOk()->assertDontSee('<img src=x', false);
+    $this->asKeeper()
+        ->get('/find?q='.urlencode('<script>alert(1)</script>'))
+        ->assertOk()
+        ->assertDontSee('<script>alert', false)
+        ->assertSee('&lt;script&gt;alert', false);
+    $this->asKeeper()
+        ->post('/catalogue', ['kind' => 'board', 'yaml' => "id: <img src=x>\n"])
+        ->assertOk()
+        ->assertDontSee('<img src=x', false);
 });
 
 test('the theme is kept in a cookie and in the first byte of the page', function (): void {
-    $this->from('/login')->post('/theme', ['theme' => 'den'])->assertRedirect('/login')->assertPlainCookie('theme', 'den');
+    $this->from('/login')
+        ->post('/theme', ['theme' => 'den'])
+        ->assertRedirect('/login')
+        ->assertPlainCookie('theme', 'den');
     $this->withUnencryptedCookie('theme', 'den')->get('/login')->assertSee('data-theme="den"', false);
     $this->withUnencryptedCookie('theme', 'x" onload="y')->get('/login')->assertDontSee('onload', false);
 });

@@ -17,13 +17,118 @@ use Illuminate\Support\Facades\Route;
 /** @return list<mixed> values that have broken programs before */
 function nasty(): array
 {
-    return ['', ' ', '0', '-1', '1e309', 'NaN', str_repeat('a', 70000), "a\0b", "\xFF\xFE", "' OR 1=1 --", '<script>alert(1)</script>', '../../../etc/passwd', '${7*7}', "line\r\nSet-Cookie: x=y", '🌱', ['a'], ['a' => ['b' => 'c']]];
+    return [
+        '',
+        ' ',
+        '0',
+        '-1',
+        '1e309',
+        'NaN',
+        str_repeat('a', 70000),
+        "a\0b",
+        "\xFF\xFE",
+        "' OR 1=1 --",
+        '<script>alert(1)</script>',
+        '../../../etc/passwd',
+        '${7*7}',
+        "line\r\nSet-Cookie: x=y",
+        '🌱',
+        ['a'],
+        ['a' => ['b' => 'c']],
+    ];
 }
 
 test('no form breaks, whatever is sent', function (): void {
     $box = Box::query()->where('name', 'larder')->firstOrFail();
-    $fields = ['name', 'address', 'user', 'public_key', 'first_password', 'time_zone', 'keyboard', 'role', 'also', 'board', 'supply', 'drive', 'because', 'school', 'along', 'seat', 'desk', 'hub', 'addon', 'cooling', 'from', 'system', 'hours', 'ssid_1', 'passphrase_1', 'security_1', 'schools', 'user_data', 'kernel_line', 'firmware', 'marker', 'series_count', 'series_base', 'series_first', 'before', 'after', 'typed_name', 'file', 'image', 'printed', 'label', 'serial', 'purpose', 'origin', 'started', 'ssids', 'country', 'yaml', 'kind', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'board', 'on', 'speed', 'box', 'files', 'theme', 'megabytes', 'idle', 'part', 'reason', 'version', 'pasted'];
-    $paths = ['/plan', '/plan/keep', '/plan/drawer', '/plan/plan.yaml', '/settings/desks', '/card/target', '/card/lint', '/card/images', '/stores/media', "/boxes/{$box->id}/name", "/boxes/{$box->id}/card", "/boxes/{$box->id}/measured", '/bench/card', '/bench/power', '/bench/speed', '/catalogue', '/settings', '/theme'];
+    $fields = [
+        'name',
+        'address',
+        'user',
+        'public_key',
+        'first_password',
+        'time_zone',
+        'keyboard',
+        'role',
+        'also',
+        'board',
+        'supply',
+        'drive',
+        'because',
+        'school',
+        'along',
+        'seat',
+        'desk',
+        'hub',
+        'addon',
+        'cooling',
+        'from',
+        'system',
+        'hours',
+        'ssid_1',
+        'passphrase_1',
+        'security_1',
+        'schools',
+        'user_data',
+        'kernel_line',
+        'firmware',
+        'marker',
+        'series_count',
+        'series_base',
+        'series_first',
+        'before',
+        'after',
+        'typed_name',
+        'file',
+        'image',
+        'printed',
+        'label',
+        'serial',
+        'purpose',
+        'origin',
+        'started',
+        'ssids',
+        'country',
+        'yaml',
+        'kind',
+        'prefix',
+        'router',
+        'pool_first',
+        'pool_last',
+        'domain',
+        'wan',
+        'board',
+        'on',
+        'speed',
+        'box',
+        'files',
+        'theme',
+        'megabytes',
+        'idle',
+        'part',
+        'reason',
+        'version',
+        'pasted',
+    ];
+    $paths = [
+        '/plan',
+        '/plan/keep',
+        '/plan/drawer',
+        '/plan/plan.yaml',
+        '/settings/desks',
+        '/card/target',
+        '/card/lint',
+        '/card/images',
+        '/stores/media',
+        "/boxes/{$box->id}/name",
+        "/boxes/{$box->id}/card",
+        "/boxes/{$box->id}/measured",
+        '/bench/card',
+        '/bench/power',
+        '/bench/speed',
+        '/catalogue',
+        '/settings',
+        '/theme',
+    ];
     $this->asKeeper();
     foreach ($paths as $path) {
         foreach (nasty() as $value) {
@@ -35,9 +140,24 @@ test('no form breaks, whatever is sent', function (): void {
 
 test('no page breaks, whatever its address carries', function (): void {
     $this->asKeeper();
-    foreach (['/plan', '/plan/plan.yaml', '/plan/parts.csv', '/plan/paper', '/settings/desks', '/find', '/catalogue', '/journal', '/plan/variants', '/boxes/1/name'] as $path) {
+    foreach (
+        [
+            '/plan',
+            '/plan/plan.yaml',
+            '/plan/parts.csv',
+            '/plan/paper',
+            '/settings/desks',
+            '/find',
+            '/catalogue',
+            '/journal',
+            '/plan/variants',
+            '/boxes/1/name',
+        ] as $path
+    ) {
         foreach (nasty() as $value) {
-            $query = http_build_query(array_fill_keys(['q', 'role', 'board', 'link', 'room', 'copy', 'edit', 'page', 'differences', 'name', 'address'], $value));
+            $query = http_build_query(
+                array_fill_keys(['q', 'role', 'board', 'link', 'room', 'copy', 'edit', 'page', 'differences', 'name', 'address'], $value),
+            );
             $status = $this->get("{$path}?{$query}")->getStatusCode();
             expect([$path, $status < 500])->toBe([$path, true]);
         }
@@ -49,13 +169,19 @@ test('no step of a run breaks, whatever is pasted', function (): void {
     $this->asKeeper();
     foreach (['found', 'disk-find', 'disk-make', 'upgrade'] as $id) {
         $step = $run->steps()->where('step', $id)->firstOrFail();
-        $run->steps()->where('position', '<', $step->position)->update(['state' => 'done']);
+        $run->steps()
+            ->where('position', '<', $step->position)
+            ->update(['state' => 'done']);
         foreach (nasty() as $value) {
             $version = $step->refresh()->version;
             if ($step->isFinished()) {
                 $step->update(['state' => 'open']);
             }
-            $status = $this->post("/runs/{$run->id}/steps/{$step->id}/".($id === 'found' ? 'check' : 'done'), ['version' => $version, 'pasted' => $value, 'typed_disk' => $value])->getStatusCode();
+            $status = $this->post("/runs/{$run->id}/steps/{$step->id}/".($id === 'found' ? 'check' : 'done'), [
+                'version' => $version,
+                'pasted' => $value,
+                'typed_disk' => $value,
+            ])->getStatusCode();
             expect([$id, $status])->toBe([$id, 302]);
         }
     }
@@ -86,17 +212,35 @@ test('the choices of a sheet survive their own address', function (): void {
     $pick = fn (string $kind): string => (string) array_rand($catalogue->entries($kind));
     for ($i = 0; $i < 60; $i++) {
         $query = [
-            'role' => $pick('role'), 'also' => mt_rand(0, 1) ? $pick('role') : 'none', 'board' => $pick('board'), 'supply' => $pick('supply'), 'cable' => $pick('cable'),
-            'drive' => mt_rand(0, 3) ? $pick('drive') : 'none', 'image' => $pick('image'), 'card' => $pick('card'), 'case' => $pick('case'),
-            'link' => ['wired', 'wireless', 'usb-wired'][mt_rand(0, 2)], 'hub' => mt_rand(0, 1) ? 'hub-7' : 'none', 'addon' => mt_rand(0, 1) ? $pick('addon') : 'none', 'cooling' => mt_rand(0, 1) ? $pick('cooling') : 'none', 'from' => ['author', 'vouched', 'stranger'][mt_rand(0, 2)], 'on' => ['always', 'plugged-in', 'travelling'][mt_rand(0, 2)], 'room' => (string) mt_rand(-5, 40), 'copy' => (string) mt_rand(1, 900),
+            'role' => $pick('role'),
+            'also' => mt_rand(0, 1) ? $pick('role') : 'none',
+            'board' => $pick('board'),
+            'supply' => $pick('supply'),
+            'cable' => $pick('cable'),
+            'drive' => mt_rand(0, 3) ? $pick('drive') : 'none',
+            'image' => $pick('image'),
+            'card' => $pick('card'),
+            'case' => $pick('case'),
+            'link' => ['wired', 'wireless', 'usb-wired'][mt_rand(0, 2)],
+            'hub' => mt_rand(0, 1) ? 'hub-7' : 'none',
+            'addon' => mt_rand(0, 1) ? $pick('addon') : 'none',
+            'cooling' => mt_rand(0, 1) ? $pick('cooling') : 'none',
+            'from' => ['author', 'vouched', 'stranger'][mt_rand(0, 2)],
+            'on' => ['always', 'plugged-in', 'travelling'][mt_rand(0, 2)],
+            'room' => (string) mt_rand(-5, 40),
+            'copy' => (string) mt_rand(1, 900),
         ];
         $choices = Choices::from(Request::create('/', 'GET', $query), $catalogue, $household);
-        expect(array_intersect_key($choices->toArray(), $query))->toEqual($query)
-            ->and(Choices::from(Request::create('/', 'GET', $choices->toArray()), $catalogue, $household)->toArray())->toBe($choices->toArray());
+        expect(array_intersect_key($choices->toArray(), $query))
+            ->toEqual($query)
+            ->and(Choices::from(Request::create('/', 'GET', $choices->toArray()), $catalogue, $household)->toArray())
+            ->toBe($choices->toArray());
 
         // And the YAML it writes gives the same answer.
         $file = PlanFile::read(PlanFile::write($choices->input()), Catalogue::schema('plan'), 'plan.yaml', $catalogue->shelf());
-        expect($file->findings->codes())->toBe([])
-            ->and($file->input === null ? '' : PlanAnswer::to($file->input)->sentence())->toBe(PlanAnswer::to($choices->input())->sentence());
+        expect($file->findings->codes())
+            ->toBe([])
+            ->and($file->input === null ? '' : PlanAnswer::to($file->input)->sentence())
+            ->toBe(PlanAnswer::to($choices->input())->sentence());
     }
 });

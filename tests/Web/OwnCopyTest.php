@@ -26,7 +26,19 @@ test('the first login of an own copy, with a network to be described', function 
     $this->artisan('burrow:user keeper-one')->expectsQuestion($ask, 'short')->expectsOutputToContain('card.password_short')->assertExitCode(1);
     $this->artisan('burrow:user keeper-one')->expectsQuestion($ask, 'thistle down feather')->expectsOutputToContain('may log in')->assertExitCode(0);
     $this->post('/login', ['name' => 'keeper-one', 'password' => 'thistle down feather'])->assertRedirect('/');
-    foreach (['/' => 'Nobody lives here yet', '/boxes' => 'Plan the first one', '/ports' => 'No ports yet', '/stores' => 'No store yet', '/upkeep' => 'Nothing to look after yet', '/journal' => 'Nothing written yet', '/reach' => 'No opening', '/addresses' => '192.168.1.10', '/bench' => 'Bench'] as $page => $text) {
+    foreach (
+        [
+            '/' => 'Nobody lives here yet',
+            '/boxes' => 'Plan the first one',
+            '/ports' => 'No ports yet',
+            '/stores' => 'No store yet',
+            '/upkeep' => 'Nothing to look after yet',
+            '/journal' => 'Nothing written yet',
+            '/reach' => 'No opening',
+            '/addresses' => '192.168.1.10',
+            '/bench' => 'Bench',
+        ] as $page => $text
+    ) {
         $this->get($page)->assertOk()->assertSee($text);
     }
 });

@@ -29,11 +29,27 @@ test('the number of queries does not grow with the boxes', function (string $pag
     $made = 0;
     foreach ([10, 100, 1000] as $count) {
         for (; $made < $count; $made++) {
-            $box = Box::query()->create(['network_id' => $network->id, 'name' => "row{$made}", 'stage' => Box::IN_SERVICE, 'board' => 'flint', 'link' => 'wired', 'address' => '172.22.'.(9 + intdiv($made, 250)).'.'.($made % 250 + 1), 'updated_system_at' => now()]);
+            $box = Box::query()->create([
+                'network_id' => $network->id,
+                'name' => "row{$made}",
+                'stage' => Box::IN_SERVICE,
+                'board' => 'flint',
+                'link' => 'wired',
+                'address' => '172.22.'.(9 + intdiv($made, 250)).'.'.(($made % 250) + 1),
+                'updated_system_at' => now(),
+            ]);
             $box->jobs()->create(['role' => 'file-store']);
             $box->services()->create(['port' => 445, 'protocol' => 'tcp', 'purpose' => 'file share']);
             if ($made % 50 === 0) {
-                Opening::query()->create(['box_id' => $box->id, 'outside_port' => 20000 + $made, 'inside_port' => 22, 'protocol' => 'tcp', 'purpose' => 'x', 'reason' => 'x', 'review_on' => now()]);
+                Opening::query()->create([
+                    'box_id' => $box->id,
+                    'outside_port' => 20000 + $made,
+                    'inside_port' => 22,
+                    'protocol' => 'tcp',
+                    'purpose' => 'x',
+                    'reason' => 'x',
+                    'review_on' => now(),
+                ]);
             }
         }
         $queries[] = $ask();
@@ -42,32 +58,41 @@ test('the number of queries does not grow with the boxes', function (string $pag
 })->with(['/', '/ports', '/upkeep', '/boxes', '/addresses']);
 
 test('a look around notes who has fallen silent and who is back', function (): void {
-    $bench = new BenchProcess;
+    $bench = new BenchProcess();
     config(['burrow.bench_offset' => BenchProcess::OFFSET]);
     $bench->ask(['do' => 'load', 'state' => DemoBench::state()]);
     $bench->until(fn () => $bench->isOpen('127.22.8.11', 445));
-    (new LookAround)->handle(new TcpProbe(1));
+    (new LookAround())->handle(new TcpProbe(1));
     $larder = Box::query()->where('name', 'larder')->firstOrFail();
-    expect($larder->silent_since)->toBeNull()
-        ->and($larder->services->where('port', 445)->value('state'))->toBe('open')
-        ->and(Box::query()->where('name', 'seedpress')->firstOrFail()->isSilent())->toBeTrue();
+    expect($larder->silent_since)
+        ->toBeNull()
+        ->and($larder->services->where('port', 445)->value('state'))
+        ->toBe('open')
+        ->and(Box::query()->where('name', 'seedpress')->firstOrFail()->isSilent())
+        ->toBeTrue();
 
     $bench->ask(['do' => 'power', 'board' => "box-{$larder->id}", 'on' => false]);
-    (new LookAround)->handle(new TcpProbe(1));
+    (new LookAround())->handle(new TcpProbe(1));
     $since = $larder->refresh()->silent_since;
-    expect($since)->not->toBeNull()
-        ->and(JournalEntry::query()->where('box_id', $larder->id)->where('kind', 'silent')->count())->toBe(1);
+    expect($since)
+        ->not->toBeNull()
+        ->and(JournalEntry::query()->where('box_id', $larder->id)->where('kind', 'silent')->count())
+        ->toBe(1);
 
     $this->travel(5)->minutes();
-    (new LookAround)->handle(new TcpProbe(1));
-    expect($larder->refresh()->silent_since?->equalTo($since))->toBeTrue()
-        ->and(JournalEntry::query()->where('box_id', $larder->id)->where('kind', 'silent')->count())->toBe(1);
+    (new LookAround())->handle(new TcpProbe(1));
+    expect($larder->refresh()->silent_since?->equalTo($since))
+        ->toBeTrue()
+        ->and(JournalEntry::query()->where('box_id', $larder->id)->where('kind', 'silent')->count())
+        ->toBe(1);
 
     $bench->ask(['do' => 'power', 'board' => "box-{$larder->id}", 'on' => true]);
     $bench->until(fn () => $bench->isOpen('127.22.8.11', 445));
-    (new LookAround)->handle(new TcpProbe(1));
-    expect($larder->refresh()->silent_since)->toBeNull()
-        ->and(JournalEntry::query()->where('box_id', $larder->id)->where('kind', 'answers')->count())->toBe(1);
+    (new LookAround())->handle(new TcpProbe(1));
+    expect($larder->refresh()->silent_since)
+        ->toBeNull()
+        ->and(JournalEntry::query()->where('box_id', $larder->id)->where('kind', 'answers')->count())
+        ->toBe(1);
 });
 
 test('only the household\'s own private addresses are asked', function (string $prefix, string $address, bool $may): void {

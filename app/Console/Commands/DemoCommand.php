@@ -19,7 +19,27 @@ final class DemoCommand extends Command
 
     protected $description = 'Sets database and bench back to the demo of the first day';
 
-    private const TABLES = ['journal_entries', 'run_steps', 'runs', 'stores', 'openings', 'services', 'box_dependencies', 'box_jobs', 'measurements', 'boxes', 'drawer_parts', 'plans', 'decisions', 'media', 'image_records', 'desk_computers', 'networks', 'catalogue_entries', 'users'];
+    private const TABLES = [
+        'journal_entries',
+        'run_steps',
+        'runs',
+        'stores',
+        'openings',
+        'services',
+        'box_dependencies',
+        'box_jobs',
+        'measurements',
+        'boxes',
+        'drawer_parts',
+        'plans',
+        'decisions',
+        'media',
+        'image_records',
+        'desk_computers',
+        'networks',
+        'catalogue_entries',
+        'users',
+    ];
 
     public function handle(BenchClient $bench): int
     {

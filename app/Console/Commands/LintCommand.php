@@ -44,7 +44,7 @@ final class LintCommand extends Command
         }
         $folder = new CardFolder($files);
         $known = new CardContext($image, started: (bool) $this->option('started'));
-        $findings = (new Linter)->lint($folder, $known);
+        $findings = (new Linter())->lint($folder, $known);
         $into = $this->option('fix');
         if (is_string($into) && $into !== '' && ! $this->mend($folder, $known, $into)) {
             return 2;
@@ -61,7 +61,7 @@ final class LintCommand extends Command
 
             return false;
         }
-        $fixed = (new Fixer)->fix($folder, $known);
+        $fixed = (new Fixer())->fix($folder, $known);
         if ($fixed->changes === []) {
             $this->line('mended: nothing; what is found is for you to decide');
 

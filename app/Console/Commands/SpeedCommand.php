@@ -49,24 +49,59 @@ final class SpeedCommand extends Command
     private function lint(): void
     {
         $wifi = WifiNetwork::of('Thistledown', WifiSecurity::Wpa2, 'seeds in paper bags', 1);
-        $settings = new FirstBoot(Hostname::parse('wren'), 'thistledown.home.arpa', 'wren-1', 'warden', null, Sha512Crypt::hash('seeds in paper bags', 'thistle'), 'Europe/London', 'gb', ['samba'], [$wifi], 'GB');
+        $settings = new FirstBoot(
+            Hostname::parse('wren'),
+            'thistledown.home.arpa',
+            'wren-1',
+            'warden',
+            null,
+            Sha512Crypt::hash('seeds in paper bags', 'thistle'),
+            'Europe/London',
+            'gb',
+            ['samba'],
+            [$wifi],
+            'GB',
+        );
         $image = app(Catalogue::class)->shelf()->images['server-mixed'];
-        $order = new CardOrder($image, [CardSchool::Declarative, CardSchool::BootFiles, CardSchool::KernelLine, CardSchool::Firmware, CardSchool::UsbCable], true, true, '', 'console=tty1 root=PARTUUID=1-02 rootwait');
+        $order = new CardOrder(
+            $image,
+            [CardSchool::Declarative, CardSchool::BootFiles, CardSchool::KernelLine, CardSchool::Firmware, CardSchool::UsbCable],
+            true,
+            true,
+            '',
+            'console=tty1 root=PARTUUID=1-02 rootwait',
+        );
         $folder = CardSet::of($settings, $order)->folder();
-        $this->line(sprintf('%-34s %6.1f ms', 'lint of a card with every file', $this->median(fn () => (new Linter)->lint($folder, new CardContext($image)))));
+        $this->line(
+            sprintf(
+                '%-34s %6.1f ms',
+                'lint of a card with every file',
+                $this->median(fn () => (new Linter())->lint($folder, new CardContext($image))),
+            ),
+        );
     }
 
     private function pages(string $base): void
     {
         $client = $this->login($base);
         $box = Box::query()->inService()->value('id');
-        $pages = ['blank page' => '/blank', 'Ground' => '/', 'box page' => "/boxes/{$box}", 'plan fragment' => '/plan', 'Ports' => '/ports', 'Upkeep' => '/upkeep'];
+        $pages = [
+            'blank page' => '/blank',
+            'Ground' => '/',
+            'box page' => "/boxes/{$box}",
+            'plan fragment' => '/plan',
+            'Ports' => '/ports',
+            'Upkeep' => '/upkeep',
+        ];
         $times = array_fill_keys(array_keys($pages), []);
         // All pages in turn, round by round, so that a busy moment hits each of them.
         for ($round = 0; $round < self::ROUNDS; $round++) {
             foreach ($pages as $name => $path) {
                 $began = hrtime(true);
-                $client->withHeaders($name === 'plan fragment' ? ['HX-Request' => 'true'] : [])->get($base.$path)->throw();
+                $client
+                    ->withHeaders($name === 'plan fragment' ? ['HX-Request' => 'true'] : [])
+                    ->get($base.$path)
+                    ->throw();
                 $times[$name][] = (hrtime(true) - $began) / 1e6;
             }
         }
@@ -79,7 +114,17 @@ final class SpeedCommand extends Command
     private function ways(): void
     {
         $catalogue = app(Catalogue::class);
-        $plan = Choices::from(Request::create('/', 'GET', ['role' => 'media-library', 'board' => 'cobble', 'supply' => 'charger-1a', 'case' => 'closed', 'image' => 'desktop-64']), $catalogue, app(Household::class))->input();
+        $plan = Choices::from(
+            Request::create('/', 'GET', [
+                'role' => 'media-library',
+                'board' => 'cobble',
+                'supply' => 'charger-1a',
+                'case' => 'closed',
+                'image' => 'desktop-64',
+            ]),
+            $catalogue,
+            app(Household::class),
+        )->input();
         $ways = new WaysOut($catalogue->shelf());
         $this->line(sprintf('%-34s %6.1f ms', 'ways out over the whole catalogue', $this->median(fn () => $ways->from($plan), 9)));
     }
@@ -89,7 +134,15 @@ final class SpeedCommand extends Command
         foreach ([1000, 10000, 40000] as $lines) {
             $text = '';
             for ($i = 0; $i < $lines; $i++) {
-                $text .= sprintf("1795600000 02:00:%02x:%02x:%02x:01 10.%d.%d.%d box *\n", $i >> 16 & 255, $i >> 8 & 255, $i & 255, $i >> 16 & 255, $i >> 8 & 255, $i & 255);
+                $text .= sprintf(
+                    "1795600000 02:00:%02x:%02x:%02x:01 10.%d.%d.%d box *\n",
+                    ($i >> 16) & 255,
+                    ($i >> 8) & 255,
+                    $i & 255,
+                    ($i >> 16) & 255,
+                    ($i >> 8) & 255,
+                    $i & 255,
+                );
             }
             $file = tempnam(sys_get_temp_dir(), 'speed') ?: throw new RuntimeException('No temporary file could be made.');
             file_put_contents($file, $text);
@@ -102,7 +155,7 @@ final class SpeedCommand extends Command
 
     private function login(string $base): PendingRequest
     {
-        $client = Http::withOptions(['cookies' => new \GuzzleHttp\Cookie\CookieJar]);
+        $client = Http::withOptions(['cookies' => new \GuzzleHttp\Cookie\CookieJar()]);
         preg_match('/name="_token" value="([^"]+)"/', $client->get($base.'/login')->body(), $token);
         $answer = $client->asForm()->post($base.'/login', ['_token' => $token[1] ?? '', 'name' => 'warden', 'password' => 'thistledown-demo']);
         if (! str_contains($answer->body(), 'class="rail"')) {

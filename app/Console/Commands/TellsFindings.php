@@ -33,7 +33,12 @@ trait TellsFindings
     private function tell(Findings $findings): int
     {
         foreach ($findings->list as $finding) {
-            $this->line(implode(' ', array_filter([$finding->severity->value, $finding->code, (string) $finding->place, $finding->found, $this->advice($finding)])));
+            $this->line(
+                implode(
+                    ' ',
+                    array_filter([$finding->severity->value, $finding->code, (string) $finding->place, $finding->found, $this->advice($finding)]),
+                ),
+            );
         }
 
         return $findings->blocks() ? 1 : 0;

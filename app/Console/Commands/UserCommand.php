@@ -29,7 +29,15 @@ final class UserCommand extends Command
         User::query()->updateOrCreate(['name' => $name], ['password' => $password, 'role' => $this->option('guest') ? 'guest' : 'keeper']);
         if (Network::query()->doesntExist()) {
             // What most home routers come with; the keeper describes the real one in Settings.
-            Network::query()->create(['name' => 'The network', 'prefix' => '192.168.1.0/24', 'router' => '192.168.1.1', 'pool_first' => '192.168.1.100', 'pool_last' => '192.168.1.199', 'domain' => 'home.arpa', 'time_zone' => 'Etc/UTC']);
+            Network::query()->create([
+                'name' => 'The network',
+                'prefix' => '192.168.1.0/24',
+                'router' => '192.168.1.1',
+                'pool_first' => '192.168.1.100',
+                'pool_last' => '192.168.1.199',
+                'domain' => 'home.arpa',
+                'time_zone' => 'Etc/UTC',
+            ]);
             $this->line('Describe your network in Settings: its prefix, the router and what the router hands out.');
         }
         $this->line("{$name} may log in.");

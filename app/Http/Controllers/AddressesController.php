@@ -21,8 +21,10 @@ final class AddressesController
         $held = array_values($boxes->map(fn (Box $box): Ipv4 => Ipv4::parse((string) $box->address))->all());
 
         return view('addresses.index', [
-            'network' => $network, 'boxes' => $boxes,
-            'free' => Books::addresses($network)->propose(), 'band' => AddressBand::of($network->asLocalNetwork(), $held),
+            'network' => $network,
+            'boxes' => $boxes,
+            'free' => Books::addresses($network)->propose(),
+            'band' => AddressBand::of($network->asLocalNetwork(), $held),
         ]);
     }
 }

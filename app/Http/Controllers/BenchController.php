@@ -16,10 +16,8 @@ use Illuminate\Http\Request;
 /** The simulated lab: cards go into boards, power goes on, and the router keeps its list. */
 final class BenchController
 {
-    public function __construct(
-        private readonly BenchClient $bench,
-        private readonly Catalogue $catalogue,
-    ) {
+    public function __construct(private readonly BenchClient $bench, private readonly Catalogue $catalogue)
+    {
     }
 
     public function index(Request $request): string
@@ -45,18 +43,34 @@ final class BenchController
     {
         $box = Box::query()->findOrFail($request->integer('box'));
         if ($box->stage === Box::IN_SERVICE && ! $box->on_bench) {
-            return back(fallback: route('bench'))->with('told', "{$box->name} is a real box in service. On the bench it would be asked on loopback from then on; nothing was changed.");
+            return back(fallback: route('bench'))->with(
+                'told',
+                "{$box->name} is a real box in service. On the bench it would be asked on loopback from then on; nothing was changed.",
+            );
         }
-        $files = array_filter($request->array('files'), fn (mixed $text, mixed $name): bool => is_string($text) && strlen($text) < 100000 && is_string($name) && preg_match('/^[A-Za-z0-9._-]{1,60}$/D', $name) === 1, ARRAY_FILTER_USE_BOTH);
+        $files = array_filter(
+            $request->array('files'),
+            fn (mixed $text, mixed $name): bool => is_string($text) &&
+                strlen($text) < 100000 &&
+                is_string($name) &&
+                preg_match('/^[A-Za-z0-9._-]{1,60}$/D', $name) === 1,
+            ARRAY_FILTER_USE_BOTH,
+        );
         // A browser sends CRLF from a text field; on the card the lines end as they were written.
         $files = array_map(fn (string $text): string => str_replace("\r\n", "\n", mb_scrub($text, 'UTF-8')), $files);
         $board = $this->catalogue->shelf()->boards[$box->board];
         $drive = $this->catalogue->shelf()->drives[$box->drive ?? ''] ?? null;
         try {
             $this->bench->ask([
-                'do' => 'insert', 'board' => 'box-'.$box->id, 'mac' => self::mac($box), 'class' => $board->label, 'network_after' => (int) $board->networkAfter->seconds,
+                'do' => 'insert',
+                'board' => 'box-'.$box->id,
+                'mac' => self::mac($box),
+                'class' => $board->label,
+                'network_after' => (int) $board->networkAfter->seconds,
                 'files' => (object) $files,
-                'disk' => $drive === null ? null : ['bytes' => $drive->capacity->count, 'serial' => 'SEED'.str_pad((string) $box->id, 6, '0', STR_PAD_LEFT)],
+                'disk' => $drive === null
+                        ? null
+                        : ['bytes' => $drive->capacity->count, 'serial' => 'SEED'.str_pad((string) $box->id, 6, '0', STR_PAD_LEFT)],
             ]);
             if ($request->boolean('power')) {
                 $this->bench->ask(['do' => 'power', 'board' => 'box-'.$box->id, 'on' => true]);
@@ -65,9 +79,16 @@ final class BenchController
             return back()->with('told', $away->getMessage());
         }
         $box->update(['on_bench' => true, 'card_written_at' => now()]);
-        $worst = (new Linter)->lint(new CardFolder($files));
+        $worst = (new Linter())->lint(new CardFolder($files));
 
-        return redirect()->route('bench')->with('told', $worst->isEmpty() ? "The card for {$box->name} is in its board." : "The card is in, and something is wrong with it: {$worst->list[0]->found}");
+        return redirect()
+            ->route('bench')
+            ->with(
+                'told',
+                $worst->isEmpty()
+                    ? "The card for {$box->name} is in its board."
+                    : "The card is in, and something is wrong with it: {$worst->list[0]->found}",
+            );
     }
 
     public function power(Request $request): RedirectResponse

@@ -24,7 +24,10 @@ final class BoxController
 
     public function index(): View
     {
-        $boxes = Box::query()->with(['jobs', 'run', 'dependencies.provider'])->orderBy('name')->get();
+        $boxes = Box::query()
+            ->with(['jobs', 'run', 'dependencies.provider'])
+            ->orderBy('name')
+            ->get();
 
         return view('boxes.index', ['boxes' => $boxes, 'power' => Power::graph($boxes), 'catalogue' => $this->catalogue]);
     }
@@ -76,7 +79,11 @@ final class BoxController
     {
         $from = mb_substr($request->string('fed_by')->trim()->value(), 0, 60);
         $box->update(['fed_by' => $from === '' ? null : $from]);
-        JournalEntry::write($box, 'power', $from === '' ? "{$box->called()} hangs on nothing that was named." : "{$box->called()} hangs on: {$from}.");
+        JournalEntry::write(
+            $box,
+            'power',
+            $from === '' ? "{$box->called()} hangs on nothing that was named." : "{$box->called()} hangs on: {$from}.",
+        );
 
         return redirect()->route('box', $box);
     }
@@ -88,6 +95,8 @@ final class BoxController
         JournalEntry::write($box, 'dropped', "The plan for {$box->called()} was dropped.");
         $box->delete();
 
-        return redirect()->route('boxes')->with('told', "{$box->called()} was dropped.");
+        return redirect()
+            ->route('boxes')
+            ->with('told', "{$box->called()} was dropped.");
     }
 }

@@ -32,10 +32,8 @@ use Illuminate\Support\Facades\DB;
 /** The first-boot files of a box. What is typed here is turned into files in one request and forgotten. */
 final class CardController
 {
-    public function __construct(
-        private readonly Catalogue $catalogue,
-        private readonly BenchClient $bench,
-    ) {
+    public function __construct(private readonly Catalogue $catalogue, private readonly BenchClient $bench)
+    {
     }
 
     public function edit(Box $box): View|RedirectResponse
@@ -45,9 +43,20 @@ final class CardController
         }
         $network = Network::home();
         $image = $this->image($box);
-        $typed = ['user' => $box->user ?? 'warden', 'time_zone' => $network->time_zone, 'country' => $network->country ?? '', 'ssid_1' => $box->link === 'wireless' ? $network->ssids()[0] ?? '' : ''];
+        $typed = [
+            'user' => $box->user ?? 'warden',
+            'time_zone' => $network->time_zone,
+            'country' => $network->country ?? '',
+            'ssid_1' => $box->link === 'wireless' ? $network->ssids()[0] ?? '' : '',
+        ];
 
-        return $this->sheet($box, $image, array_replace(CardRequest::blank($image), $typed), [CardSet::recommended($image, true)[0]->value], Findings::of());
+        return $this->sheet(
+            $box,
+            $image,
+            array_replace(CardRequest::blank($image), $typed),
+            [CardSet::recommended($image, true)[0]->value],
+            Findings::of(),
+        );
     }
 
     public function make(Request $request, Box $box): View|RedirectResponse
@@ -75,9 +84,12 @@ final class CardController
         $this->written($box, $settings);
 
         return view('card.files', [
-            'box' => $box, 'set' => $set, 'fingerprint' => $settings->key?->fingerprint(),
-            'findings' => $card->findings->and($set->findings)->and((new Linter)->lint($set->folder(), $known))->gravestFirst(),
-            'zip' => base64_encode(CardZip::of($set->folder())), 'benchIsThere' => $this->bench->isThere(),
+            'box' => $box,
+            'set' => $set,
+            'fingerprint' => $settings->key?->fingerprint(),
+            'findings' => $card->findings->and($set->findings)->and((new Linter())->lint($set->folder(), $known))->gravestFirst(),
+            'zip' => base64_encode(CardZip::of($set->folder())),
+            'benchIsThere' => $this->bench->isThere(),
         ]);
     }
 
@@ -86,34 +98,95 @@ final class CardController
     {
         $first = Ipv4::tryParse($card->typed['series_first']);
         if ($first === null) {
-            return $this->again($box, $image, $card, Findings::of(Finding::stop('addresses.not_an_address', "“{$card->typed['series_first']}” is no IPv4 address.", 'Four numbers from 0 to 255 with dots between.', 'The first address of the series.', Place::field('series_first'))));
+            return $this->again(
+                $box,
+                $image,
+                $card,
+                Findings::of(
+                    Finding::stop(
+                        'addresses.not_an_address',
+                        "“{$card->typed['series_first']}” is no IPv4 address.",
+                        'Four numbers from 0 to 255 with dots between.',
+                        'The first address of the series.',
+                        Place::field('series_first'),
+                    ),
+                ),
+            );
         }
-        $series = Series::of($card->typed['series_base'] === '' ? (string) $box->name : $card->typed['series_base'], min(Series::MOST, (int) $card->typed['series_count']), $first, $network->asLocalNetwork(), $known->names, $known->taken);
+        $series = Series::of(
+            $card->typed['series_base'] === '' ? (string) $box->name : $card->typed['series_base'],
+            min(Series::MOST, (int) $card->typed['series_count']),
+            $first,
+            $network->asLocalNetwork(),
+            $known->names,
+            $known->taken,
+        );
         if ($series->findings->blocks()) {
             return $this->again($box, $image, $card, $series->findings);
         }
-        $made = DB::transaction(fn (): array => array_map(function (array $member) use ($box, $card, $image, $network): array {
-            $copy = $box->replicate(['instance', 'card_written_at', 'mac', 'pinned_at', 'host_key', 'host_key_at', 'on_bench', 'answered_at', 'silent_since', 'in_service_at', 'updated_system_at']);
-            $copy->fill(['name' => $member['name']->label, 'address' => (string) $member['address'], 'stage' => Box::NAMED, 'version' => 1])->save();
-            $copy->jobs()->createMany($box->jobs->map(fn (BoxJob $job): array => $job->only(['role', 'school']))->all());
-            $roles = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Role => $this->catalogue->role($job->role))->all()));
-            $settings = $card->settings($copy, $network, self::packages($roles));
-            $set = CardSet::of($settings, $card->order($image));
-            $this->written($copy, $settings);
+        $made = DB::transaction(
+            fn (): array => array_map(function (array $member) use ($box, $card, $image, $network): array {
+                $copy = $box->replicate([
+                    'instance',
+                    'card_written_at',
+                    'mac',
+                    'pinned_at',
+                    'host_key',
+                    'host_key_at',
+                    'on_bench',
+                    'answered_at',
+                    'silent_since',
+                    'in_service_at',
+                    'updated_system_at',
+                ]);
+                $copy
+                    ->fill(['name' => $member['name']->label, 'address' => (string) $member['address'], 'stage' => Box::NAMED, 'version' => 1])
+                    ->save();
+                $copy->jobs()->createMany($box->jobs->map(fn (BoxJob $job): array => $job->only(['role', 'school']))->all());
+                $roles = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Role => $this->catalogue->role($job->role))->all()));
+                $settings = $card->settings($copy, $network, self::packages($roles));
+                $set = CardSet::of($settings, $card->order($image));
+                $this->written($copy, $settings);
 
-            return ['box' => $copy, 'set' => $set, 'findings' => (new Linter)->lint($set->folder(), new CardContext($image, $network->asLocalNetwork())), 'zip' => base64_encode(CardZip::of($set->folder()))];
-        }, $series->members));
+                return [
+                    'box' => $copy,
+                    'set' => $set,
+                    'findings' => (new Linter())->lint($set->folder(), new CardContext($image, $network->asLocalNetwork())),
+                    'zip' => base64_encode(CardZip::of($set->folder())),
+                ];
+            }, $series->members),
+        );
 
-        return view('card.series', ['box' => $box, 'made' => $made, 'zip' => base64_encode(CardZip::ofFolders(array_combine(array_map(fn (array $one): string => (string) $one['box']->name, $made), array_map(fn (array $one) => $one['set']->folder(), $made))))]);
+        return view('card.series', [
+            'box' => $box,
+            'made' => $made,
+            'zip' => base64_encode(
+                CardZip::ofFolders(
+                    array_combine(
+                        array_map(fn (array $one): string => (string) $one['box']->name, $made),
+                        array_map(fn (array $one) => $one['set']->folder(), $made),
+                    ),
+                ),
+            ),
+        ]);
     }
 
     private function written(Box $box, FirstBoot $settings): void
     {
         $box->update([
-            'user' => $settings->user, 'login' => $settings->key === null ? 'password' : 'key', 'login_fingerprint' => $settings->key?->fingerprint(),
-            'instance' => $settings->instance, 'card_written_at' => now(),
+            'user' => $settings->user,
+            'login' => $settings->key === null ? 'password' : 'key',
+            'login_fingerprint' => $settings->key?->fingerprint(),
+            'instance' => $settings->instance,
+            'card_written_at' => now(),
         ]);
-        JournalEntry::write($box, 'card', "First-boot files made for {$box->name}; login by ".($settings->key === null ? 'password' : 'key '.$settings->key->fingerprint()).'.');
+        JournalEntry::write(
+            $box,
+            'card',
+            "First-boot files made for {$box->name}; login by ".
+                ($settings->key === null ? 'password' : 'key '.$settings->key->fingerprint()).
+                '.',
+        );
     }
 
     /**
@@ -138,7 +211,14 @@ final class CardController
      */
     private function sheet(Box $box, ImageKind $image, array $typed, array $schools, Findings $findings): View
     {
-        return view('card.edit', ['box' => $box, 'image' => $image, 'typed' => $typed, 'schools' => $schools, 'findings' => $findings, 'network' => Network::home()]);
+        return view('card.edit', [
+            'box' => $box,
+            'image' => $image,
+            'typed' => $typed,
+            'schools' => $schools,
+            'findings' => $findings,
+            'network' => Network::home(),
+        ]);
     }
 
     private function image(Box $box): ImageKind

@@ -32,7 +32,9 @@ final class CatalogueController
     {
         $this->catalogue->drop($kind, $id);
 
-        return redirect()->route('catalogue', ['kind' => $kind])->with('told', 'Your own entry is gone. What was planned with it keeps its record.');
+        return redirect()
+            ->route('catalogue', ['kind' => $kind])
+            ->with('told', 'Your own entry is gone. What was planned with it keeps its record.');
     }
 
     public function import(Request $request): View|RedirectResponse
@@ -43,7 +45,9 @@ final class CatalogueController
 
         return $entry->data === null
             ? $this->page($entry->findings, $yaml, $kind)
-            : redirect()->route('catalogue', ['kind' => $kind])->with('told', 'Taken in. It can be chosen in a plan from now on.');
+            : redirect()
+                ->route('catalogue', ['kind' => $kind])
+                ->with('told', 'Taken in. It can be chosen in a plan from now on.');
     }
 
     public function export(Request $request, string $kind, string $id): Response
@@ -52,7 +56,10 @@ final class CatalogueController
         $yaml = $request->boolean('built-in') ? $this->catalogue->builtIn($kind, $id) : $this->yaml($kind, $id);
         abort_unless(is_string($yaml), 404);
 
-        return response($yaml, 200, ['Content-Type' => 'application/yaml', 'Content-Disposition' => 'attachment; filename="'.basename($id).'.yaml"']);
+        return response($yaml, 200, [
+            'Content-Type' => 'application/yaml',
+            'Content-Disposition' => 'attachment; filename="'.basename($id).'.yaml"',
+        ]);
     }
 
     private function yaml(string $kind, string $id): ?string
@@ -65,7 +72,10 @@ final class CatalogueController
     private function page(Findings $findings, string $yaml, string $kind): View
     {
         return view('catalogue.index', [
-            'catalogue' => $this->catalogue, 'findings' => $findings, 'yaml' => $yaml, 'kind' => $kind,
+            'catalogue' => $this->catalogue,
+            'findings' => $findings,
+            'yaml' => $yaml,
+            'kind' => $kind,
             'own' => CatalogueEntry::query()->get()->map(fn (CatalogueEntry $entry): string => $entry->kind.'/'.$entry->slug)->all(),
         ]);
     }

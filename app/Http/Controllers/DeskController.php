@@ -18,8 +18,14 @@ final class DeskController
 {
     /** What a desk computer has or does, and how it is asked. */
     public const TRAITS = [
-        'card_slot' => 'has a card slot', 'login_client' => 'has a login client (ssh)', 'file_copier' => 'can copy files to a box (scp)', 'plain_editor' => 'has a plain text editor',
-        'local_names' => 'finds names that end in .local', 'administrator' => 'you have administrator rights', 'sleeps' => 'goes to sleep by itself', 'restarts' => 'restarts by itself for updates',
+        'card_slot' => 'has a card slot',
+        'login_client' => 'has a login client (ssh)',
+        'file_copier' => 'can copy files to a box (scp)',
+        'plain_editor' => 'has a plain text editor',
+        'local_names' => 'finds names that end in .local',
+        'administrator' => 'you have administrator rights',
+        'sleeps' => 'goes to sleep by itself',
+        'restarts' => 'restarts by itself for updates',
     ];
 
     public function index(Request $request): View
@@ -41,8 +47,12 @@ final class DeskController
                 'watts' => ['required', 'numeric', 'between:0,2000'],
             ],
             [
-                'name.unique' => 'There is a desk computer of that name already.', 'name.*' => 'A name by which the household knows it, up to 60 characters.', 'system.*' => 'One of the three.', 'usb_plug.*' => 'USB-A or USB-C.',
-                'hours.*' => 'Hours a day, 0 to 24.', 'watts.*' => 'Watts while it is on and idle, 0 to 2000.',
+                'name.unique' => 'There is a desk computer of that name already.',
+                'name.*' => 'A name by which the household knows it, up to 60 characters.',
+                'system.*' => 'One of the three.',
+                'usb_plug.*' => 'USB-A or USB-C.',
+                'hours.*' => 'Hours a day, 0 to 24.',
+                'watts.*' => 'Watts while it is on and idle, 0 to 2000.',
             ],
         );
         $traits = array_map(fn (string $trait): bool => $request->boolean($trait), array_combine(array_keys(self::TRAITS), array_keys(self::TRAITS)));
@@ -57,6 +67,8 @@ final class DeskController
         JournalEntry::write(Network::home(), 'desk', "Desk computer taken off the list: {$desk->name}.");
         $desk->delete();
 
-        return redirect()->route('desks')->with('told', "{$desk->name} is off the list.");
+        return redirect()
+            ->route('desks')
+            ->with('told', "{$desk->name} is off the list.");
     }
 }

@@ -22,9 +22,24 @@ final class FindController
 
         return view('find', [
             'sought' => $sought,
-            'boxes' => $none ? collect() : Box::query()->where(fn ($query) => $query->where('name', 'like', $like)->orWhere('address', 'like', $like)->orWhere('mac', 'like', $like))->orderBy('name')->limit(self::MOST)->get(),
-            'services' => $none ? collect() : Service::query()->with('box')->where(fn ($query) => $query->where('port', ctype_digit($sought) ? (int) $sought : 0)->orWhere('purpose', 'like', $like))->orderBy('port')->limit(self::MOST)->get(),
-            'entries' => mb_strlen($sought) < 3 ? collect() : JournalEntry::query()->with('box')->where('text', 'like', $like)->orderByDesc('at')->limit(self::MOST)->get(),
+            'boxes' => $none
+                ? collect()
+                : Box::query()
+                    ->where(fn ($query) => $query->where('name', 'like', $like)->orWhere('address', 'like', $like)->orWhere('mac', 'like', $like))
+                    ->orderBy('name')
+                    ->limit(self::MOST)
+                    ->get(),
+            'services' => $none
+                ? collect()
+                : Service::query()
+                    ->with('box')
+                    ->where(fn ($query) => $query->where('port', ctype_digit($sought) ? (int) $sought : 0)->orWhere('purpose', 'like', $like))
+                    ->orderBy('port')
+                    ->limit(self::MOST)
+                    ->get(),
+            'entries' => mb_strlen($sought) < 3
+                    ? collect()
+                    : JournalEntry::query()->with('box')->where('text', 'like', $like)->orderByDesc('at')->limit(self::MOST)->get(),
         ])->fragmentIf($request->hasHeader('HX-Request') && ! $request->hasHeader('HX-Boosted'), 'found');
     }
 }

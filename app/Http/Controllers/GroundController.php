@@ -20,8 +20,11 @@ final class GroundController
         $outlook = $facts->outlook();
 
         return view('ground.index', [
-            'network' => $network, 'outlook' => $outlook, 'findings' => $outlook->findings(),
-            'picture' => GroundPlan::draw($facts->dwellings()), 'ids' => $facts->boxes->pluck('id', 'name'),
+            'network' => $network,
+            'outlook' => $outlook,
+            'findings' => $outlook->findings(),
+            'picture' => GroundPlan::draw($facts->dwellings()),
+            'ids' => $facts->boxes->pluck('id', 'name'),
         ]);
     }
 }

@@ -62,14 +62,34 @@ final class LintController
         $box = Box::query()->with('jobs')->find($request->integer('box'));
         $known = HouseKnowledge::of($box, Network::home(), $this->catalogue);
         $image = $this->catalogue->shelf()->images[$request->string('image')->value()] ?? $known->image;
-        $known = new CardContext($image, $known->network, $known->names, $known->taken, $known->ssids, $request->has('started') ? $request->boolean('started') : $known->started, $known->lastInstance, $known->containers, $known->sixtyFour);
-        $fixed = $folder === null ? null : (new Fixer)->fix($folder, $known);
+        $known = new CardContext(
+            $image,
+            $known->network,
+            $known->names,
+            $known->taken,
+            $known->ssids,
+            $request->has('started') ? $request->boolean('started') : $known->started,
+            $known->lastInstance,
+            $known->containers,
+            $known->sixtyFour,
+        );
+        $fixed = $folder === null ? null : (new Fixer())->fix($folder, $known);
 
         return view('card.lint', [
-            'boxes' => Box::query()->whereNotNull('name')->orderBy('name')->get(['id', 'name']), 'box' => $box, 'image' => $image, 'images' => $this->catalogue->shelf()->images,
-            'folder' => $folder, 'skipped' => $skipped, 'sent' => $sent, 'started' => $known->started,
-            'findings' => $folder === null ? null : (new Linter)->lint($folder, $known),
-            'fixed' => $fixed, 'left' => $fixed === null ? null : (new Linter)->lint($fixed->folder, $known),
+            'boxes' => Box::query()
+                ->whereNotNull('name')
+                ->orderBy('name')
+                ->get(['id', 'name']),
+            'box' => $box,
+            'image' => $image,
+            'images' => $this->catalogue->shelf()->images,
+            'folder' => $folder,
+            'skipped' => $skipped,
+            'sent' => $sent,
+            'started' => $known->started,
+            'findings' => $folder === null ? null : (new Linter())->lint($folder, $known),
+            'fixed' => $fixed,
+            'left' => $fixed === null ? null : (new Linter())->lint($fixed->folder, $known),
             'zip' => $fixed === null || $fixed->changes === [] ? null : base64_encode(CardZip::of($fixed->folder)),
         ]);
     }

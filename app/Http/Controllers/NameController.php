@@ -25,9 +25,12 @@ final class NameController
         $typed = $request->hasAny(['name', 'address']) || $request->session()->hasOldInput();
 
         return view('boxes.name', [
-            'box' => $box, 'network' => $network, 'name' => $name, 'address' => $address,
+            'box' => $box,
+            'network' => $network,
+            'name' => $name,
+            'address' => $address,
             'working' => $proposed === null ? null : Books::addresses($network, $box)->proposalWorking($proposed),
-            'nameFindings' => $typed && $name !== '' || $request->session()->hasOldInput() ? Books::nameFindings($network, $name, $box) : Findings::of(),
+            'nameFindings' => ($typed && $name !== '') || $request->session()->hasOldInput() ? Books::nameFindings($network, $name, $box) : Findings::of(),
             'addressFindings' => $typed ? Books::addresses($network, $box)->check($address) : Findings::of(),
         ])->fragmentIf($request->hasHeader('HX-Request') && $request->hasHeader('HX-Trigger-Name'), 'checks');
     }
@@ -39,13 +42,17 @@ final class NameController
         $address = $request->string('address')->trim()->value();
         $findings = Books::nameFindings($network, $name, $box)->and(Books::addresses($network, $box)->check($address));
         if ($findings->blocks()) {
-            return redirect()->route('box.name', $box)->withInput(['name' => $name, 'address' => $address]);
+            return redirect()
+                ->route('box.name', $box)
+                ->withInput(['name' => $name, 'address' => $address]);
         }
         try {
             $box->update(['name' => strtolower($name), 'address' => $address, 'stage' => $box->stage === Box::PLANNED ? Box::NAMED : $box->stage]);
         } catch (UniqueConstraintViolationException) {
             // Somebody else took it between the check and the saving; the check above now says so.
-            return redirect()->route('box.name', $box)->withInput(['name' => $name, 'address' => $address]);
+            return redirect()
+                ->route('box.name', $box)
+                ->withInput(['name' => $name, 'address' => $address]);
         }
         JournalEntry::write($box, 'address', "{$box->called()} is to have {$address}.");
 

@@ -13,6 +13,7 @@ use App\Plan\Choices;
 use App\Plan\Deciding;
 use App\Plan\Household;
 use App\Plan\SheetFields;
+use App\Plan\VariantRows;
 use Burrow\Plan\KitOffer;
 use Burrow\Plan\OldMachine;
 use Burrow\Plan\PartsCsv;
@@ -45,12 +46,20 @@ final class PlanController
         $drawer = DrawerPart::labels();
         $whole = ! $request->hasHeader('HX-Request') || $request->hasHeader('HX-Boosted');
 
+        $seats = Seat::all(
+            $choices->host() === null
+                ? $plan
+                : $plan->with(roles: array_values(array_filter($plan->roles, fn (Role $role): bool => in_array($role->id, $choices->jobs(), true)))),
+            $household->hosts(),
+        );
+
         return view('plan.sheet', [
             'whole' => $whole,
             'choices' => $choices,
             'answer' => $answer,
             'host' => $choices->host(),
-            'seats' => Seat::all($choices->host() === null ? $plan : $plan->with(roles: array_values(array_filter($plan->roles, fn (Role $role): bool => in_array($role->id, $choices->jobs(), true)))), $household->hosts()),
+            'seats' => $seats,
+            'seat' => $choices->seat($seats),
             'old' => OldMachine::finding($plan, array_values($this->catalogue->shelf()->boards)),
             'ways' => (new WaysOut($this->catalogue->shelf()))->from($plan),
             'kits' => KitOffer::among($this->catalogue->kits(), $answer->parts, $drawer),
@@ -67,7 +76,9 @@ final class PlanController
         $choices = $this->choices($request, $household);
         $because = trim($request->string('because')->limit(500, '')->value());
         if ($because === '' && $deciding->findings($choices)->blocks()) {
-            return redirect()->route('plan', $choices->toArray())->withErrors(['because' => 'Something stops this plan. Change it, or write down why you go on all the same.']);
+            return redirect()
+                ->route('plan', $choices->toArray())
+                ->withErrors(['because' => 'Something stops this plan. Change it, or write down why you go on all the same.']);
         }
         $running = $choices->hostBox()?->load('run')->run;
         if ($running !== null && $running->finished_at === null) {
@@ -95,13 +106,19 @@ final class PlanController
 
     public function variants(Request $request, Household $household): View
     {
-        $plans = Plan::query()->beside()->limit(self::BESIDE)->get()->map(fn (Plan $plan): array => [
-            'id' => $plan->id,
-            'choices' => $choices = $this->choices(Request::create('/', 'GET', $plan->choices), $household),
-            'answer' => PlanAnswer::to($choices->input()),
-        ]);
+        $plans = Plan::query()->beside()->limit(self::BESIDE)->get()->map(
+            fn (Plan $plan): array => [
+                'id' => $plan->id,
+                'choices' => ($choices = $this->choices(Request::create('/', 'GET', $plan->choices), $household)),
+                'answer' => PlanAnswer::to($choices->input()),
+            ],
+        );
 
-        return view('plan.variants', ['plans' => $plans, 'onlyDifferences' => $request->boolean('differences')]);
+        return view('plan.variants', [
+            'plans' => $plans,
+            'rows' => VariantRows::of(array_column($plans->all(), 'answer'), $request->boolean('differences')),
+            'onlyDifferences' => $request->boolean('differences'),
+        ]);
     }
 
     /** A variant that was tried goes with its reason into the journal, and later into the decision. */
@@ -128,14 +145,20 @@ final class PlanController
 
     public function yaml(Request $request, Household $household): Response
     {
-        return response(PlanFile::write($this->choices($request, $household)->input()), 200, ['Content-Type' => 'application/yaml', 'Content-Disposition' => 'attachment; filename="plan.yaml"']);
+        return response(PlanFile::write($this->choices($request, $household)->input()), 200, [
+            'Content-Type' => 'application/yaml',
+            'Content-Disposition' => 'attachment; filename="plan.yaml"',
+        ]);
     }
 
     public function parts(Request $request, Household $household): Response
     {
         $parts = PartsList::of($this->choices($request, $household)->input());
 
-        return response(PartsCsv::of($parts), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="parts.csv"']);
+        return response(PartsCsv::of($parts), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="parts.csv"',
+        ]);
     }
 
     /** A plan that was written down elsewhere comes onto the sheet. */
@@ -143,7 +166,16 @@ final class PlanController
     {
         $plan = PlanFile::read($request->string('yaml')->limit(20000, '')->value(), Catalogue::schema('plan'), 'the plan', $this->catalogue->shelf());
         if ($plan->input === null) {
-            return redirect()->route('plan')->withInput(['yaml' => $request->string('yaml')->limit(20000, '')->value()])->withErrors(['yaml' => array_map(fn (Finding $finding): string => ($finding->place?->line === null ? '' : "Line {$finding->place->line}. ")."{$finding->found} {$finding->do}", $plan->findings->list)]);
+            return redirect()
+                ->route('plan')
+                ->withInput(['yaml' => $request->string('yaml')->limit(20000, '')->value()])
+                ->withErrors([
+                    'yaml' => array_map(
+                        fn (Finding $finding): string => ($finding->place?->line === null ? '' : "Line {$finding->place->line}. ").
+                            "{$finding->found} {$finding->do}",
+                        $plan->findings->list,
+                    ),
+                ]);
         }
 
         return redirect()->route('plan', SheetFields::ofPlan($plan->input));

@@ -17,7 +17,18 @@ final class PortsController
     public function __invoke(): View
     {
         $services = Service::query()->with('box')->orderBy('port')->orderBy('box_id')->get();
-        $uses = array_values($services->map(fn (Service $service): PortUse => new PortUse((string) $service->box->called(), Port::of($service->port), Protocol::from($service->protocol), $service->purpose))->all());
+        $uses = array_values(
+            $services
+                ->map(
+                    fn (Service $service): PortUse => new PortUse(
+                        (string) $service->box->called(),
+                        Port::of($service->port),
+                        Protocol::from($service->protocol),
+                        $service->purpose,
+                    ),
+                )
+                ->all(),
+        );
 
         return view('ports.index', ['services' => $services, 'findings' => (new PortTable($uses))->findings()]);
     }

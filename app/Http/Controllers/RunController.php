@@ -24,11 +24,8 @@ use Illuminate\Http\Request;
 /** A run of a playbook: one step at a time, each typed, waited for or checked. */
 final class RunController
 {
-    public function __construct(
-        private readonly Catalogue $catalogue,
-        private readonly RunDesk $desk,
-        private readonly BenchClient $bench,
-    ) {
+    public function __construct(private readonly Catalogue $catalogue, private readonly RunDesk $desk, private readonly BenchClient $bench)
+    {
     }
 
     public function begin(Box $box): RedirectResponse
@@ -44,7 +41,13 @@ final class RunController
     {
         $run->load(['box.jobs', 'box.network', 'steps']);
 
-        return view('bringup.run', ['run' => $run, 'book' => new RunBook($run, $this->catalogue), 'step' => $run->current(), 'before' => $run->last(), 'benchIsThere' => $this->bench->isThere()]);
+        return view('bringup.run', [
+            'run' => $run,
+            'book' => new RunBook($run, $this->catalogue),
+            'step' => $run->current(),
+            'before' => $run->last(),
+            'benchIsThere' => $this->bench->isThere(),
+        ]);
     }
 
     public function act(Request $request, Run $run, RunStep $step, string $action, Checks $checks, PasteJudge $judge): RedirectResponse
@@ -60,17 +63,26 @@ final class RunController
             match ($action) {
                 'start' => $this->desk->start($step, $version),
                 'skip' => $this->skip($request, $step, $version),
-                'done' => $template->probe !== '' ? throw new StepTold('This step is over when its check succeeds. Look now, or pass it over with a reason.') : $this->desk->settle($step, $version, $template, $judge->judge($book, $template, $pasted, $request->string('typed_disk')->value())),
+                'done' => $template->probe !== ''
+                    ? throw new StepTold('This step is over when its check succeeds. Look now, or pass it over with a reason.')
+                    : $this->desk->settle(
+                        $step,
+                        $version,
+                        $template,
+                        $judge->judge($book, $template, $pasted, $request->string('typed_disk')->value()),
+                    ),
                 'check' => $this->desk->settle($step, $version, $template, $checks->check($book, $template->probe, $pasted)),
                 'reopen' => $this->desk->reopen($step, $request->integer('reopened')),
                 'reserve' => $this->reserve($run, $step, $version, $book),
-                default => $pasted = $this->type($run, $book->values()->fill($template->command)),
+                default => ($pasted = $this->type($run, $book->values()->fill($template->command))),
             };
         } catch (StepTold|BenchAway $told) {
             return $back->with('told', $told->getMessage())->withInput(['pasted' => $pasted]);
         }
 
-        return $step->refresh()->isFinished() ? $back : $back->withInput(['pasted' => $pasted, 'typed_disk' => $request->string('typed_disk')->value()]);
+        return $step->refresh()->isFinished()
+            ? $back
+            : $back->withInput(['pasted' => $pasted, 'typed_disk' => $request->string('typed_disk')->value()]);
     }
 
     private function skip(Request $request, RunStep $step, int $version): void

@@ -26,10 +26,20 @@ final class SettingsController
 
     public function update(Request $request): View|RedirectResponse
     {
-        $typed = array_map(fn (string $field): string => mb_substr($request->string($field)->trim()->value(), 0, $field === 'ssids' ? 480 : 80), array_combine(self::FIELDS, self::FIELDS));
+        $typed = array_map(
+            fn (string $field): string => mb_substr($request->string($field)->trim()->value(), 0, $field === 'ssids' ? 480 : 80),
+            array_combine(self::FIELDS, self::FIELDS),
+        );
         $typed['ssids'] = str_replace("\r", '', $typed['ssids']);
         $typed['country'] = strtoupper($typed['country']);
-        $check = NetworkCheck::of($typed['prefix'], $typed['router'], $typed['pool_first'], $typed['pool_last'], $typed['domain'], $typed['time_zone']);
+        $check = NetworkCheck::of(
+            $typed['prefix'],
+            $typed['router'],
+            $typed['pool_first'],
+            $typed['pool_last'],
+            $typed['domain'],
+            $typed['time_zone'],
+        );
         $country = $typed['country'] === '' ? Findings::of() : WifiCheck::country($typed['country'], $typed['time_zone'], Place::field('country'));
         $findings = $check->findings->and($country);
         if ($check->network === null || $country->blocks()) {
@@ -37,7 +47,11 @@ final class SettingsController
         }
         $network = Network::home();
         $network->update(['wan' => $typed['wan'] ?: null, 'name' => $typed['name'] ?: 'The network'] + $typed);
-        JournalEntry::write($network, 'network', "The network is described as {$check->network->prefix}, router {$check->network->router}, pool {$check->network->pool}.");
+        JournalEntry::write(
+            $network,
+            'network',
+            "The network is described as {$check->network->prefix}, router {$check->network->router}, pool {$check->network->pool}.",
+        );
 
         return redirect()->route('settings')->with('told', 'Kept.');
     }

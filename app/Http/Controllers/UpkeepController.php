@@ -25,6 +25,8 @@ final class UpkeepController
         $box->update(['updated_system_at' => now()]);
         JournalEntry::write($box, 'update', 'System brought up to date.');
 
-        return redirect()->route('upkeep')->with('told', "{$box->called()}: written down as updated today.");
+        return redirect()
+            ->route('upkeep')
+            ->with('told', "{$box->called()}: written down as updated today.");
     }
 }

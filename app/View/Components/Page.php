@@ -23,12 +23,8 @@ final class Page extends Component
 
     public readonly int $stepNumber;
 
-    public function __construct(
-        Request $request,
-        Catalogue $catalogue,
-        public string $title,
-        public string $place = '',
-    ) {
+    public function __construct(Request $request, Catalogue $catalogue, public string $title, public string $place = '')
+    {
         $theme = $request->cookie('theme');
         $this->theme = in_array($theme, ['chalk', 'den'], true) ? $theme : '';
         $this->run = Run::inProgress();

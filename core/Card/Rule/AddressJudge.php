@@ -21,7 +21,15 @@ final readonly class AddressJudge
     public function judge(Ipv4 $address, ?Ipv4 $gateway, ?Prefix $prefix, Place $place): Findings
     {
         if ($prefix !== null && $gateway !== null && ! $prefix->contains($gateway)) {
-            return Findings::of(Finding::stop('card.gateway_outside', "The gateway {$gateway} is not in {$prefix}.", 'The box cannot reach it, and so nothing outside.', 'The router\'s address, or a prefix that holds both.', $place));
+            return Findings::of(
+                Finding::stop(
+                    'card.gateway_outside',
+                    "The gateway {$gateway} is not in {$prefix}.",
+                    'The box cannot reach it, and so nothing outside.',
+                    'The router\'s address, or a prefix that holds both.',
+                    $place,
+                ),
+            );
         }
         $against = $this->context->network?->against($address, 'Choose one outside of what the router hands out.')?->at($place);
         if ($against !== null) {
@@ -31,6 +39,14 @@ final readonly class AddressJudge
 
         return $owner === null
             ? Findings::of()
-            : Findings::of(Finding::stop('addresses.taken', "{$address} belongs to {$owner}.", 'Two machines with one address answer in turns, and both seem broken.', 'Choose another.', $place));
+            : Findings::of(
+                Finding::stop(
+                    'addresses.taken',
+                    "{$address} belongs to {$owner}.",
+                    'Two machines with one address answer in turns, and both seem broken.',
+                    'Choose another.',
+                    $place,
+                ),
+            );
     }
 }

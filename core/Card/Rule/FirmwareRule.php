@@ -42,12 +42,29 @@ final class FirmwareRule implements CardRule
     {
         $all = array_values(array_filter($bits, fn (array $one): bool => $one['section'] === 'all'));
         $last = end($all);
-        $findings = count(array_unique(array_column($all, 'value'))) > 1
-            ? Findings::of(Finding::warn('card.firmware_contradicts', 'arm_64bit is set to 0 and to 1.', 'The last one wins, and the next edit may change which that is.', 'Leave one.', Place::file(self::FILE, $all[count($all) - 1]['line'])))
-            : Findings::of();
+        $findings =
+            count(array_unique(array_column($all, 'value'))) > 1
+                ? Findings::of(
+                    Finding::warn(
+                        'card.firmware_contradicts',
+                        'arm_64bit is set to 0 and to 1.',
+                        'The last one wins, and the next edit may change which that is.',
+                        'Leave one.',
+                        Place::file(self::FILE, $all[count($all) - 1]['line']),
+                    ),
+                )
+                : Findings::of();
 
         return $context->sixtyFour && $last !== false && $last['value'] === '0'
-            ? $findings->and([Finding::stop('card.firmware_32_bit', 'arm_64bit=0 starts the 32-bit kernel.', 'A job on this box wants 64 bits; its programs do not start.', 'Set it to 1, or take the line away on a 64-bit image.', Place::file(self::FILE, $last['line']))])
+            ? $findings->and([
+                Finding::stop(
+                    'card.firmware_32_bit',
+                    'arm_64bit=0 starts the 32-bit kernel.',
+                    'A job on this box wants 64 bits; its programs do not start.',
+                    'Set it to 1, or take the line away on a 64-bit image.',
+                    Place::file(self::FILE, $last['line']),
+                ),
+            ])
             : $findings;
     }
 
@@ -60,8 +77,24 @@ final class FirmwareRule implements CardRule
         $modules = preg_grep('/\bg_ether\b/', KernelLine::parse($folder->text('cmdline.txt'))->values('modules-load')) ?: [];
 
         return match (true) {
-            $modules !== [] && $usb === [] => Findings::of(Finding::stop('card.usb_half', 'The kernel\'s line asks for a network over USB, and config.txt does not switch the socket over.', 'The board is seen as nothing at all on the USB cable.', 'Add “dtoverlay=dwc2” to config.txt, under [all].', Place::file(self::FILE))),
-            $modules !== [] && array_filter($usb, fn (array $one): bool => $one['section'] === 'all') === [] => Findings::of(Finding::warn('card.firmware_section', "dtoverlay=dwc2 stands under [{$usb[0]['section']}].", 'It is read by the boards of that section only.', 'Put it under [all].', Place::file(self::FILE, $usb[0]['line']))),
+            $modules !== [] && $usb === [] => Findings::of(
+                Finding::stop(
+                    'card.usb_half',
+                    'The kernel\'s line asks for a network over USB, and config.txt does not switch the socket over.',
+                    'The board is seen as nothing at all on the USB cable.',
+                    'Add “dtoverlay=dwc2” to config.txt, under [all].',
+                    Place::file(self::FILE),
+                ),
+            ),
+            $modules !== [] && array_filter($usb, fn (array $one): bool => $one['section'] === 'all') === [] => Findings::of(
+                Finding::warn(
+                    'card.firmware_section',
+                    "dtoverlay=dwc2 stands under [{$usb[0]['section']}].",
+                    'It is read by the boards of that section only.',
+                    'Put it under [all].',
+                    Place::file(self::FILE, $usb[0]['line']),
+                ),
+            ),
             default => Findings::of(),
         };
     }

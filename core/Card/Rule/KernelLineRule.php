@@ -31,12 +31,23 @@ final class KernelLineRule implements CardRule
         }
         $lines = array_filter($folder->lines(self::FILE), fn (string $line): bool => trim($line) !== '');
         if (count($lines) > 1) {
-            return Findings::of(Finding::stop('card.cmdline_lines', 'cmdline.txt has '.count($lines).' lines.', 'Only the first is read; what stands below is lost, often the root partition.', 'Join them with spaces into one line.', Place::file(self::FILE, (int) array_key_last($lines) + 1)));
+            return Findings::of(
+                Finding::stop(
+                    'card.cmdline_lines',
+                    'cmdline.txt has '.count($lines).' lines.',
+                    'Only the first is read; what stands below is lost, often the root partition.',
+                    'Join them with spaces into one line.',
+                    Place::file(self::FILE, (int) array_key_last($lines) + 1),
+                ),
+            );
         }
         $text = (string) reset($lines);
         $line = KernelLine::parse($text);
 
-        return $this->doubled($line, $text)->and($this->modules($line, $text))->and($this->address($line, $text, $context))->and($this->containers($line, $context));
+        return $this->doubled($line, $text)
+            ->and($this->modules($line, $text))
+            ->and($this->address($line, $text, $context))
+            ->and($this->containers($line, $context));
     }
 
     private function doubled(KernelLine $line, string $text): Findings
@@ -45,9 +56,23 @@ final class KernelLineRule implements CardRule
         foreach (self::ONCE as $name) {
             $values = $line->values($name);
             if (count($values) > 1) {
-                $findings = $findings->and([count(array_unique($values)) === 1
-                    ? Finding::note('card.cmdline_doubled', "{$name}= stands there twice, with the same value.", 'It does no harm, and shows that the line was edited twice.', 'Leave one.', $this->place($text, "{$name}=", true))
-                    : Finding::stop('card.cmdline_contradicts', "{$name}= stands there twice: ".implode(' and ', $values).'.', 'Which of the two wins depends on the reader.', 'Leave one.', $this->place($text, "{$name}=", true))]);
+                $findings = $findings->and([
+                    count(array_unique($values)) === 1
+                        ? Finding::note(
+                            'card.cmdline_doubled',
+                            "{$name}= stands there twice, with the same value.",
+                            'It does no harm, and shows that the line was edited twice.',
+                            'Leave one.',
+                            $this->place($text, "{$name}=", true),
+                        )
+                        : Finding::stop(
+                            'card.cmdline_contradicts',
+                            "{$name}= stands there twice: ".implode(' and ', $values).'.',
+                            'Which of the two wins depends on the reader.',
+                            'Leave one.',
+                            $this->place($text, "{$name}=", true),
+                        ),
+                ]);
             }
         }
 
@@ -61,7 +86,15 @@ final class KernelLineRule implements CardRule
 
         return $at === null || $root === $at - 1
             ? Findings::of()
-            : Findings::of(Finding::warn('card.modules_place', 'modules-load=dwc2,… does not stand right after rootwait.', 'Elsewhere it is often passed over, and the USB cable carries no network (common practice).', 'Move it there.', $this->place($text, 'modules-load=')));
+            : Findings::of(
+                Finding::warn(
+                    'card.modules_place',
+                    'modules-load=dwc2,… does not stand right after rootwait.',
+                    'Elsewhere it is often passed over, and the USB cable carries no network (common practice).',
+                    'Move it there.',
+                    $this->place($text, 'modules-load='),
+                ),
+            );
     }
 
     private function address(KernelLine $line, string $text, CardContext $context): Findings
@@ -85,28 +118,47 @@ final class KernelLineRule implements CardRule
             default => null,
         };
         if ($wrong !== null) {
-            return Findings::of(Finding::stop('card.ip_form', 'ip= is malformed. '.$wrong, 'The kernel passes it over, and the box has no address or the router\'s.', 'ip=client::gateway:netmask:hostname:device:off (kernel documentation, nfsroot).', $place));
+            return Findings::of(
+                Finding::stop(
+                    'card.ip_form',
+                    'ip= is malformed. '.$wrong,
+                    'The kernel passes it over, and the box has no address or the router\'s.',
+                    'ip=client::gateway:netmask:hostname:device:off (kernel documentation, nfsroot).',
+                    $place,
+                ),
+            );
         }
         if ($address === null) {
             return Findings::of();
         }
-        $length = $mask === '' ? null : 32 - (int) log((0xFFFFFFFF ^ (Ipv4::parse($mask)->number)) + 1, 2);
-        $prefix = $length === null ? null : Prefix::tryParse(long2ip($address->number & (0xFFFFFFFF << (32 - $length) & 0xFFFFFFFF))."/{$length}");
+        $length = $mask === '' ? null : 32 - (int) log((0xFFFFFFFF ^ Ipv4::parse($mask)->number) + 1, 2);
+        $prefix =
+            $length === null ? null : Prefix::tryParse(long2ip($address->number & ((0xFFFFFFFF << (32 - $length)) & 0xFFFFFFFF))."/{$length}");
 
         return (new AddressJudge($context))->judge($address, $gateway === '' ? null : Ipv4::parse($gateway), $prefix, $place);
     }
 
     private function containers(KernelLine $line, CardContext $context): Findings
     {
-        return $context->containers && ! in_array('memory', array_merge(...array_map(fn (string $value): array => explode(',', $value), $line->values('cgroup_enable'))), true) && ! in_array('cgroup_memory=1', $line->parameters, true)
-            ? Findings::of(Finding::warn('card.cgroup_missing', 'Containers cannot be held to a memory limit.', 'On some images the account of memory is off; a container that grows takes the whole box down.', 'Add “cgroup_memory=1 cgroup_enable=memory” to the one line.', Place::file(self::FILE, 1)))
+        return $context->containers &&
+            ! in_array('memory', array_merge(...array_map(fn (string $value): array => explode(',', $value), $line->values('cgroup_enable'))), true) &&
+            ! in_array('cgroup_memory=1', $line->parameters, true)
+            ? Findings::of(
+                Finding::warn(
+                    'card.cgroup_missing',
+                    'Containers cannot be held to a memory limit.',
+                    'On some images the account of memory is off; a container that grows takes the whole box down.',
+                    'Add “cgroup_memory=1 cgroup_enable=memory” to the one line.',
+                    Place::file(self::FILE, 1),
+                ),
+            )
             : Findings::of();
     }
 
     private static function isMask(string $text): bool
     {
         $mask = Ipv4::tryParse($text);
-        $holes = $mask === null ? 1 : (0xFFFFFFFF ^ $mask->number);
+        $holes = $mask === null ? 1 : 0xFFFFFFFF ^ $mask->number;
 
         return $mask !== null && ($holes & ($holes + 1)) === 0;
     }

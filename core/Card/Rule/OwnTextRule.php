@@ -21,6 +21,16 @@ final class OwnTextRule implements CardRule
         }
         $said = array_filter($folder->lines($form->file), fn (string $line): bool => trim($line) !== '' && ! str_starts_with(ltrim($line), '#'));
 
-        return $said !== [] ? Findings::of() : Findings::of(Finding::stop('card.all_commented', "{$form->file} says nothing: every line begins with #.", 'The image starts with its own defaults, without network where it needs Wi-Fi.', 'Take the # away from the lines that are yours.', Place::file($form->file, 1)));
+        return $said !== []
+            ? Findings::of()
+            : Findings::of(
+                Finding::stop(
+                    'card.all_commented',
+                    "{$form->file} says nothing: every line begins with #.",
+                    'The image starts with its own defaults, without network where it needs Wi-Fi.',
+                    'Take the # away from the lines that are yours.',
+                    Place::file($form->file, 1),
+                ),
+            );
     }
 }

@@ -16,7 +16,12 @@ use Burrow\Sheet\Place;
 /** Two schools on one card that contradict each other, and schools that the image does not understand. */
 final class SchoolsRule implements CardRule
 {
-    private const FILES = ['user-data' => CardSchool::Declarative, 'network-config' => CardSchool::Declarative, 'userconf.txt' => CardSchool::BootFiles, 'wpa_supplicant.conf' => CardSchool::BootFiles];
+    private const FILES = [
+        'user-data' => CardSchool::Declarative,
+        'network-config' => CardSchool::Declarative,
+        'userconf.txt' => CardSchool::BootFiles,
+        'wpa_supplicant.conf' => CardSchool::BootFiles,
+    ];
 
     public function lint(CardFolder $folder, CardContext $context): Findings
     {
@@ -39,7 +44,15 @@ final class SchoolsRule implements CardRule
         }
         foreach (self::FILES as $file => $school) {
             if ($folder->has($file) && ! $image->understands($school)) {
-                $findings = $findings->and([Finding::stop('card.school_not_read', "{$image->label} does not read {$file}.", 'It belongs to another way of giving first settings; what it says does not happen.', "It understands: {$image->schools[0]->label()}.", Place::file($file, 1))]);
+                $findings = $findings->and([
+                    Finding::stop(
+                        'card.school_not_read',
+                        "{$image->label} does not read {$file}.",
+                        'It belongs to another way of giving first settings; what it says does not happen.',
+                        "It understands: {$image->schools[0]->label()}.",
+                        Place::file($file, 1),
+                    ),
+                ]);
             }
         }
 
@@ -55,7 +68,15 @@ final class SchoolsRule implements CardRule
 
         return $name === null || $other === null || $name === $other
             ? Findings::of()
-            : Findings::of(Finding::warn('card.two_accounts', "user-data makes the account “{$name}”, userconf.txt makes “{$other}”.", 'Whichever school the image reads, the other account is missing, or both are there.', 'Leave one of the two files.', Place::file('userconf.txt', 1)));
+            : Findings::of(
+                Finding::warn(
+                    'card.two_accounts',
+                    "user-data makes the account “{$name}”, userconf.txt makes “{$other}”.",
+                    'Whichever school the image reads, the other account is missing, or both are there.',
+                    'Leave one of the two files.',
+                    Place::file('userconf.txt', 1),
+                ),
+            );
     }
 
     /** @param  array<mixed>  $user */
@@ -66,7 +87,15 @@ final class SchoolsRule implements CardRule
         $kernel = explode(':', KernelLine::parse($folder->text('cmdline.txt'))->values('ip')[0] ?? '')[4] ?? '';
         foreach (['meta-data' => is_string($meta) ? strtolower($meta) : '', 'cmdline.txt' => strtolower($kernel)] as $file => $other) {
             if ($name !== null && $other !== '' && $other !== $name) {
-                return Findings::of(Finding::warn('card.two_names', "user-data calls the box “{$name}”, {$file} calls it “{$other}”.", 'It asks the router under one name and answers under the other.', 'Write the same name in both.', Place::file($file, 1)));
+                return Findings::of(
+                    Finding::warn(
+                        'card.two_names',
+                        "user-data calls the box “{$name}”, {$file} calls it “{$other}”.",
+                        'It asks the router under one name and answers under the other.',
+                        'Write the same name in both.',
+                        Place::file($file, 1),
+                    ),
+                );
             }
         }
 
@@ -81,11 +110,27 @@ final class SchoolsRule implements CardRule
             return Findings::of();
         }
         $links = is_array($network['ethernets'] ?? null) ? $network['ethernets'] : [];
-        $given = array_map(fn (mixed $address): string => is_string($address) ? explode('/', $address)[0] : '', array_merge(...array_map(fn (mixed $link): array => is_array($link) && is_array($link['addresses'] ?? null) ? array_values($link['addresses']) : [], array_values($links))));
+        $given = array_map(
+            fn (mixed $address): string => is_string($address) ? explode('/', $address)[0] : '',
+            array_merge(
+                ...array_map(
+                    fn (mixed $link): array => is_array($link) && is_array($link['addresses'] ?? null) ? array_values($link['addresses']) : [],
+                    array_values($links),
+                ),
+            ),
+        );
 
         return $given === [] || in_array($kernel[0], $given, true)
             ? Findings::of()
-            : Findings::of(Finding::stop('card.two_addresses', "cmdline.txt gives the box {$kernel[0]}, network-config gives it {$given[0]}.", 'It has both or either, and the record is wrong in any case.', 'Leave one of the two.', Place::file('cmdline.txt', 1)));
+            : Findings::of(
+                Finding::stop(
+                    'card.two_addresses',
+                    "cmdline.txt gives the box {$kernel[0]}, network-config gives it {$given[0]}.",
+                    'It has both or either, and the record is wrong in any case.',
+                    'Leave one of the two.',
+                    Place::file('cmdline.txt', 1),
+                ),
+            );
     }
 
     /** @return array<mixed> */

@@ -19,7 +19,47 @@ use Burrow\Sheet\Place;
 final class UserDataRule implements CardRule
 {
     /** Top-level keys of cloud-init's modules that make sense on a card. */
-    private const KEYS = ['apt', 'bootcmd', 'chpasswd', 'disable_root', 'disk_setup', 'final_message', 'fqdn', 'fs_setup', 'groups', 'growpart', 'hostname', 'keyboard', 'locale', 'manage_etc_hosts', 'mounts', 'ntp', 'output', 'package_reboot_if_required', 'package_update', 'package_upgrade', 'packages', 'password', 'phone_home', 'power_state', 'prefer_fqdn_over_hostname', 'preserve_hostname', 'resize_rootfs', 'runcmd', 'ssh', 'ssh_authorized_keys', 'ssh_deletekeys', 'ssh_genkeytypes', 'ssh_keys', 'ssh_pwauth', 'swap', 'timezone', 'user', 'users', 'write_files'];
+    private const KEYS = [
+        'apt',
+        'bootcmd',
+        'chpasswd',
+        'disable_root',
+        'disk_setup',
+        'final_message',
+        'fqdn',
+        'fs_setup',
+        'groups',
+        'growpart',
+        'hostname',
+        'keyboard',
+        'locale',
+        'manage_etc_hosts',
+        'mounts',
+        'ntp',
+        'output',
+        'package_reboot_if_required',
+        'package_update',
+        'package_upgrade',
+        'packages',
+        'password',
+        'phone_home',
+        'power_state',
+        'prefer_fqdn_over_hostname',
+        'preserve_hostname',
+        'resize_rootfs',
+        'runcmd',
+        'ssh',
+        'ssh_authorized_keys',
+        'ssh_deletekeys',
+        'ssh_genkeytypes',
+        'ssh_keys',
+        'ssh_pwauth',
+        'swap',
+        'timezone',
+        'user',
+        'users',
+        'write_files',
+    ];
 
     public function lint(CardFolder $folder, CardContext $context): Findings
     {
@@ -29,7 +69,15 @@ final class UserDataRule implements CardRule
         $text = $folder->text('user-data');
         $firstLine = strtok(str_replace("\r", '', (string) preg_replace('/^\xEF\xBB\xBF/', '', $text)), "\n");
         if ($firstLine === false || rtrim($firstLine) !== '#cloud-config') {
-            return Findings::of(Finding::stop('card.no_cloud_config_line', 'The first line of user-data is not “#cloud-config”.', 'The whole file is ignored: no name, no user, no remote login.', 'Make it the very first line, without a space before or after the #.', Place::file('user-data', 1)));
+            return Findings::of(
+                Finding::stop(
+                    'card.no_cloud_config_line',
+                    'The first line of user-data is not “#cloud-config”.',
+                    'The whole file is ignored: no name, no user, no remote login.',
+                    'Make it the very first line, without a space before or after the #.',
+                    Place::file('user-data', 1),
+                ),
+            );
         }
         $document = CardDocument::read('user-data', $text);
         if ($document->data === null) {
@@ -49,7 +97,15 @@ final class UserDataRule implements CardRule
         $findings = Findings::of();
         foreach (array_keys($data) as $key) {
             if (! in_array($key, self::KEYS, true)) {
-                $findings = $findings->and([Finding::warn('card.unknown_key', "“{$key}” means nothing to cloud-init at this place.", 'It is passed over without a word.', $this->nearest((string) $key), $document->place([$key]))]);
+                $findings = $findings->and([
+                    Finding::warn(
+                        'card.unknown_key',
+                        "“{$key}” means nothing to cloud-init at this place.",
+                        'It is passed over without a word.',
+                        $this->nearest((string) $key),
+                        $document->place([$key]),
+                    ),
+                ]);
             }
         }
 
@@ -72,12 +128,39 @@ final class UserDataRule implements CardRule
     private function name(CardDocument $document, array $data, CardContext $context): Findings
     {
         if (! array_key_exists('hostname', $data)) {
-            return Findings::of(Finding::warn('card.no_hostname', 'user-data gives the box no name.', 'It announces itself under the image\'s own name, like every other one.', 'Add a line “hostname: ”.', Place::file('user-data', 1)));
+            return Findings::of(
+                Finding::warn(
+                    'card.no_hostname',
+                    'user-data gives the box no name.',
+                    'It announces itself under the image\'s own name, like every other one.',
+                    'Add a line “hostname: ”.',
+                    Place::file('user-data', 1),
+                ),
+            );
         }
         $name = $data['hostname'];
-        $checked = is_string($name) && PlainScalar::isText($document->raw(['hostname']))
-            ? Hostname::check($name)->and(in_array(strtolower($name), $context->names, true) ? [Finding::stop('addresses.name_taken', "Another box is called “{$name}”.", 'Both announce the same name, and neither is found for sure.', 'Choose another.')] : [])
-            : Findings::of(Finding::stop('card.hostname_not_text', 'YAML reads this name as something other than text.', 'on, no, 0123 and the like need quotes.', 'Put quotes around it.'));
+        $checked =
+            is_string($name) && PlainScalar::isText($document->raw(['hostname']))
+                ? Hostname::check($name)->and(
+                    in_array(strtolower($name), $context->names, true)
+                        ? [
+                            Finding::stop(
+                                'addresses.name_taken',
+                                "Another box is called “{$name}”.",
+                                'Both announce the same name, and neither is found for sure.',
+                                'Choose another.',
+                            ),
+                        ]
+                        : [],
+                )
+                : Findings::of(
+                    Finding::stop(
+                        'card.hostname_not_text',
+                        'YAML reads this name as something other than text.',
+                        'on, no, 0123 and the like need quotes.',
+                        'Put quotes around it.',
+                    ),
+                );
 
         return Findings::of(...array_map(fn (Finding $f): Finding => $f->at($document->place(['hostname'])), $checked->list));
     }
@@ -87,9 +170,17 @@ final class UserDataRule implements CardRule
     {
         $zone = $data['timezone'] ?? null;
 
-        return $zone === null || is_string($zone) && TimeZone::isKnown($zone)
+        return $zone === null || (is_string($zone) && TimeZone::isKnown($zone))
             ? Findings::of()
-            : Findings::of(Finding::warn('card.time_zone', (is_scalar($zone) ? "“{$zone}”" : 'This').' is no time zone.', 'The box stays at its own, and every log and timer is off.', 'A region and a city, such as Europe/London.', $document->place(['timezone'])));
+            : Findings::of(
+                Finding::warn(
+                    'card.time_zone',
+                    (is_scalar($zone) ? "“{$zone}”" : 'This').' is no time zone.',
+                    'The box stays at its own, and every log and timer is off.',
+                    'A region and a city, such as Europe/London.',
+                    $document->place(['timezone']),
+                ),
+            );
     }
 
     /** @param  array<mixed>  $data */
@@ -105,7 +196,15 @@ final class UserDataRule implements CardRule
             foreach (is_array($user['ssh_authorized_keys'] ?? null) ? array_values($user['ssh_authorized_keys']) : [] as $number => $key) {
                 $bad = ! is_string($key) || LoginCheck::keyFindings($key)->blocks();
                 if ($bad) {
-                    $findings = $findings->and([Finding::stop('card.key_does_not_decode', 'A public key in user-data does not decode.', 'The box would refuse that login without a word.', 'Paste the whole line of the .pub file again, in quotes.', $document->place(['users', (int) $index, 'ssh_authorized_keys', $number]))]);
+                    $findings = $findings->and([
+                        Finding::stop(
+                            'card.key_does_not_decode',
+                            'A public key in user-data does not decode.',
+                            'The box would refuse that login without a word.',
+                            'Paste the whole line of the .pub file again, in quotes.',
+                            $document->place(['users', (int) $index, 'ssh_authorized_keys', $number]),
+                        ),
+                    ]);
                 } else {
                     $someone = true;
                 }
@@ -119,18 +218,50 @@ final class UserDataRule implements CardRule
             if (isset($user['plain_text_passwd'])) {
                 $someone = $someone || ($user['lock_passwd'] ?? true) === false;
                 $weak = is_string($user['plain_text_passwd']) ? LoginCheck::passwordFindings($user['plain_text_passwd']) : Findings::of();
-                $findings = $findings->and(array_map(fn (Finding $finding): Finding => $finding->at($document->place(['users', (int) $index, 'plain_text_passwd'])), $weak->list));
-                $findings = $findings->and([Finding::warn('card.password_in_clear', 'A password stands in user-data as it is typed.', 'Whoever finds the card can read it.', 'Put its hash there as hashed_passwd.', $document->place(['users', (int) $index, 'plain_text_passwd']))]);
+                $findings = $findings->and(
+                    array_map(
+                        fn (Finding $finding): Finding => $finding->at($document->place(['users', (int) $index, 'plain_text_passwd'])),
+                        $weak->list,
+                    ),
+                );
+                $findings = $findings->and([
+                    Finding::warn(
+                        'card.password_in_clear',
+                        'A password stands in user-data as it is typed.',
+                        'Whoever finds the card can read it.',
+                        'Put its hash there as hashed_passwd.',
+                        $document->place(['users', (int) $index, 'plain_text_passwd']),
+                    ),
+                ]);
             }
         }
 
         foreach ($this->clearPasswords($data) as [$password, $path]) {
             $place = $document->place($path);
-            $findings = $findings->and(array_map(fn (Finding $finding): Finding => $finding->at($place), LoginCheck::passwordFindings($password)->list))
-                ->and([Finding::warn('card.password_in_clear', 'A password stands in user-data as it is typed.', 'Whoever finds the card can read it.', 'Put its hash there instead.', $place)]);
+            $findings = $findings
+                ->and(array_map(fn (Finding $finding): Finding => $finding->at($place), LoginCheck::passwordFindings($password)->list))
+                ->and([
+                    Finding::warn(
+                        'card.password_in_clear',
+                        'A password stands in user-data as it is typed.',
+                        'Whoever finds the card can read it.',
+                        'Put its hash there instead.',
+                        $place,
+                    ),
+                ]);
         }
 
-        return $someone ? $findings : $findings->and([Finding::stop('card.nobody_can_log_in', 'No account in user-data could log in.', 'There is no key, and no password that is not locked.', 'Add a public key, or hashed_passwd with lock_passwd: false.', Place::file('user-data', isset($data['users']) ? $document->place(['users'])->line : 1))]);
+        return $someone
+            ? $findings
+            : $findings->and([
+                Finding::stop(
+                    'card.nobody_can_log_in',
+                    'No account in user-data could log in.',
+                    'There is no key, and no password that is not locked.',
+                    'Add a public key, or hashed_passwd with lock_passwd: false.',
+                    Place::file('user-data', isset($data['users']) ? $document->place(['users'])->line : 1),
+                ),
+            ]);
     }
 
     /**
@@ -160,6 +291,14 @@ final class UserDataRule implements CardRule
 
         return preg_match('/\bsshd?\b/', $commands) === 1 || in_array('openssh-server', (array) ($data['packages'] ?? []), true)
             ? Findings::of()
-            : Findings::of(Finding::warn('card.remote_login_off', 'Nothing in user-data switches remote login on.', 'A plain server image ships with it off, so port 22 is refused.', 'Add “runcmd: [[systemctl, enable, --now, ssh]]”.', Place::file('user-data')));
+            : Findings::of(
+                Finding::warn(
+                    'card.remote_login_off',
+                    'Nothing in user-data switches remote login on.',
+                    'A plain server image ships with it off, so port 22 is refused.',
+                    'Add “runcmd: [[systemctl, enable, --now, ssh]]”.',
+                    Place::file('user-data'),
+                ),
+            );
     }
 }

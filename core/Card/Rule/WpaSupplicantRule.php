@@ -36,10 +36,11 @@ final class WpaSupplicantRule implements CardRule
                 if (preg_match('/^network\s*=\s*\{?$/', $line) === 1) {
                     $networks++;
                     $block = ['place' => $place, 'fields' => []];
-                    $line === 'network={' ?: $findings = $findings->and([$this->unread('A network block begins with “network={”, without blanks.', $place)]);
+                    $line === 'network={' ?:
+                    ($findings = $findings->and([$this->unread('A network block begins with “network={”, without blanks.', $place)]));
                 } elseif (preg_match('/^country\s*=\s*(.*)$/', $line, $match) === 1) {
                     $country = [trim($match[1]), $place];
-                    str_starts_with($line, 'country=') ?: $findings = $findings->and([$this->blanks($place)]);
+                    str_starts_with($line, 'country=') ?: ($findings = $findings->and([$this->blanks($place)]));
                 }
 
                 continue;
@@ -48,7 +49,7 @@ final class WpaSupplicantRule implements CardRule
                 $findings = $findings->and($this->network($block, $context));
                 $block = null;
             } elseif (preg_match('/^(\w+)(\s*=\s*)(.*)$/', $line, $match) === 1) {
-                $match[2] === '=' ?: $findings = $findings->and([$this->blanks($place)]);
+                $match[2] === '=' ?: ($findings = $findings->and([$this->blanks($place)]));
                 $block['fields'][$match[1]] = ['value' => $match[3], 'place' => $place];
             } else {
                 $findings = $findings->and([$this->unread('A line in a network block is “name=value”.', $place)]);
@@ -58,7 +59,15 @@ final class WpaSupplicantRule implements CardRule
             $findings = $findings->and([$this->unread('A network block is not closed.', $block['place'])]);
         }
         if ($networks === 0) {
-            return $findings->and([Finding::stop('card.no_networks', 'wpa_supplicant.conf names no network.', 'Every line is a comment or of another kind, and the radio joins nothing.', 'Take the comment marks away, or add a block “network={ … }”.', Place::file(self::FILE, 1))]);
+            return $findings->and([
+                Finding::stop(
+                    'card.no_networks',
+                    'wpa_supplicant.conf names no network.',
+                    'Every line is a comment or of another kind, and the radio joins nothing.',
+                    'Take the comment marks away, or add a block “network={ … }”.',
+                    Place::file(self::FILE, 1),
+                ),
+            ]);
         }
 
         return $findings->and(WifiCheck::country($country[0] ?? null, '', $country[1] ?? Place::file(self::FILE, 1)));
@@ -70,22 +79,64 @@ final class WpaSupplicantRule implements CardRule
         $fields = $block['fields'];
         $findings = Findings::of();
         if (! isset($fields['ssid'])) {
-            $findings = $findings->and([Finding::stop('card.ssid_empty', 'A network block has no name.', 'The box finds nothing to join.', 'Add a line “ssid="…"”.', $block['place'])]);
+            $findings = $findings->and([
+                Finding::stop(
+                    'card.ssid_empty',
+                    'A network block has no name.',
+                    'The box finds nothing to join.',
+                    'Add a line “ssid="…"”.',
+                    $block['place'],
+                ),
+            ]);
         } else {
             $ssid = $this->text($fields['ssid']['value']);
-            $findings = $findings->and($ssid === null ? [Finding::stop('card.ssid_unquoted', 'The network name stands without quotes.', 'Without them it is read as hexadecimal digits, and the whole block is dropped.', 'Put it in double quotes.', $fields['ssid']['place'])] : WifiCheck::ssid($ssid, $fields['ssid']['place'], $context->ssids));
+            $findings = $findings->and(
+                $ssid === null
+                    ? [
+                        Finding::stop(
+                            'card.ssid_unquoted',
+                            'The network name stands without quotes.',
+                            'Without them it is read as hexadecimal digits, and the whole block is dropped.',
+                            'Put it in double quotes.',
+                            $fields['ssid']['place'],
+                        ),
+                    ]
+                    : WifiCheck::ssid($ssid, $fields['ssid']['place'], $context->ssids),
+            );
         }
         $kind = $fields['key_mgmt']['value'] ?? 'WPA-PSK';
         if (isset($fields['psk'])) {
             $psk = $fields['psk']['value'];
             $text = str_starts_with($psk, '"') ? $this->text($psk) : null;
-            $findings = $findings->and(match (true) {
-                $text !== null => $this->inFile(WifiCheck::passphrase($text, WifiSecurity::Wpa2, $fields['psk']['place']), $text, $fields['psk']['place']),
-                preg_match('/^[0-9a-fA-F]{64}$/D', $psk) === 1 => [],
-                default => [Finding::stop('card.psk_form', 'The key is neither a text in quotes nor 64 hexadecimal digits.', 'The block is dropped, and the radio joins nothing.', 'A passphrase goes in double quotes; a key has 64 digits and none.', $fields['psk']['place'])],
-            });
+            $findings = $findings->and(
+                match (true) {
+                    $text !== null => $this->inFile(
+                        WifiCheck::passphrase($text, WifiSecurity::Wpa2, $fields['psk']['place']),
+                        $text,
+                        $fields['psk']['place'],
+                    ),
+                    preg_match('/^[0-9a-fA-F]{64}$/D', $psk) === 1 => [],
+                    default => [
+                        Finding::stop(
+                            'card.psk_form',
+                            'The key is neither a text in quotes nor 64 hexadecimal digits.',
+                            'The block is dropped, and the radio joins nothing.',
+                            'A passphrase goes in double quotes; a key has 64 digits and none.',
+                            $fields['psk']['place'],
+                        ),
+                    ],
+                },
+            );
         } elseif (! isset($fields['sae_password']) && ! str_contains($kind, 'NONE') && preg_match('/EAP|OWE/', $kind) !== 1) {
-            $findings = $findings->and([Finding::stop('card.no_passphrase', 'A network block has neither a key nor “key_mgmt=NONE”.', 'An open network must be called so; without it the box waits for a key it never gets.', 'Add psk=… or key_mgmt=NONE.', $block['place'])]);
+            $findings = $findings->and([
+                Finding::stop(
+                    'card.no_passphrase',
+                    'A network block has neither a key nor “key_mgmt=NONE”.',
+                    'An open network must be called so; without it the box waits for a key it never gets.',
+                    'Add psk=… or key_mgmt=NONE.',
+                    $block['place'],
+                ),
+            ]);
         }
 
         return $findings;
@@ -95,8 +146,26 @@ final class WpaSupplicantRule implements CardRule
     private function inFile(Findings $findings, string $passphrase, Place $place): iterable
     {
         return $findings->blocks() || preg_match('/^[0-9a-fA-F]{64}$/D', $passphrase) === 1
-            ? ($findings->blocks() ? $findings : [Finding::stop('card.psk_form', 'A key of 64 digits stands in quotes.', 'In quotes it is a passphrase, and that has 63 characters at most.', 'Take the quotes away.', $place)])
-            : [Finding::note('card.passphrase_readable', 'The passphrase itself stands in the file.', 'It works; whoever finds the card can read it.', 'wpa_passphrase(8) makes a key of it that does as well.', $place)];
+            ? ($findings->blocks()
+                ? $findings
+                : [
+                    Finding::stop(
+                        'card.psk_form',
+                        'A key of 64 digits stands in quotes.',
+                        'In quotes it is a passphrase, and that has 63 characters at most.',
+                        'Take the quotes away.',
+                        $place,
+                    ),
+                ])
+            : [
+                Finding::note(
+                    'card.passphrase_readable',
+                    'The passphrase itself stands in the file.',
+                    'It works; whoever finds the card can read it.',
+                    'wpa_passphrase(8) makes a key of it that does as well.',
+                    $place,
+                ),
+            ];
     }
 
     /** Text in quotes, or hexadecimal digits as bytes; null for anything else. */
@@ -112,11 +181,23 @@ final class WpaSupplicantRule implements CardRule
 
     private function blanks(Place $place): Finding
     {
-        return Finding::stop('card.wpa_blanks', 'There is a blank around the “=”.', 'The line is not understood, and the block or the file is dropped.', 'Write name=value without blanks.', $place);
+        return Finding::stop(
+            'card.wpa_blanks',
+            'There is a blank around the “=”.',
+            'The line is not understood, and the block or the file is dropped.',
+            'Write name=value without blanks.',
+            $place,
+        );
     }
 
     private function unread(string $found, Place $place): Finding
     {
-        return Finding::stop('card.wpa_does_not_parse', $found, 'The file is dropped as a whole, and the radio joins nothing.', 'Each block: “network={”, lines of “name=value”, “}”.', $place);
+        return Finding::stop(
+            'card.wpa_does_not_parse',
+            $found,
+            'The file is dropped as a whole, and the radio joins nothing.',
+            'Each block: “network={”, lines of “name=value”, “}”.',
+            $place,
+        );
     }
 }

@@ -1,20 +1,45 @@
 <x-page title="Addresses" place="addresses">
-    <x-slot:say><b>{{ $free ? "The next free address is {$free}." : 'No address is free.' }}</b> The router hands out {{ $network->pool_first }} to {{ $network->pool_last }}; boxes keep theirs outside of that.</x-slot:say>
+    <x-slot:say><b>{{ $free ? "The next free address is {$free}." : 'No address is free.' }}</b> The router hands out {{ $network->pool_first }} to
+        {{ $network->pool_last }}; boxes keep theirs outside of that.</x-slot:say>
     <div class="sheet band">
-        <svg viewBox="0 0 {{ \Burrow\Drawing\AddressBand::WIDTH }} {{ \Burrow\Drawing\AddressBand::HEIGHT }}" role="img" aria-label="The addresses of {{ $network->prefix }}: pool, router and {{ count($band->boxes) }} boxes">
-            <rect class="b-all" x="14" y="26" width="1032" height="30" rx="6"/>
-            <rect class="b-pool" x="{{ round($band->pool['x'], 1) }}" y="26" width="{{ round($band->pool['width'], 1) }}" height="30"/>
+        <svg viewBox="0 0 {{ \Burrow\Drawing\AddressBand::WIDTH }} {{ \Burrow\Drawing\AddressBand::HEIGHT }}" role="img"
+            aria-label="The addresses of {{ $network->prefix }}: pool, router and {{ count($band->boxes) }} boxes">
+            <rect class="b-all" x="14" y="26" width="1032" height="30" rx="6" />
+            <rect class="b-pool" x="{{ round($band->pool['x'], 1) }}" y="26" width="{{ round($band->pool['width'], 1) }}" height="30" />
             <text class="b-text" x="{{ round($band->pool['x'], 1) }}" y="18">handed out by the router</text>
-            <rect class="b-router" x="{{ round($band->router, 1) }}" y="20" width="4" height="42"/>
-            @foreach ($band->boxes as $x)<rect class="b-box" x="{{ round($x, 1) }}" y="20" width="3" height="42" rx="1"/>@endforeach
+            <rect class="b-router" x="{{ round($band->router, 1) }}" y="20" width="4" height="42" />
+            @foreach ($band->boxes as $x)
+                <rect class="b-box" x="{{ round($x, 1) }}" y="20" width="3" height="42" rx="1" />
+            @endforeach
             <text class="b-text" x="14" y="78">{{ \Illuminate\Support\Str::before($network->prefix, '/') }}</text>
         </svg>
     </div>
-    <div class="sheet scroll"><table class="list">
-        <thead><tr><th scope="col">Address</th><th scope="col">Box</th><th scope="col">Hardware address</th><th scope="col">Pinned</th></tr></thead>
-        <tbody>
-            <tr><td class="mono">{{ $network->router }}</td><td>the router</td><td>—</td><td>—</td></tr>
-            @foreach ($boxes as $box)<tr><td class="mono">{{ $box->address }}</td><td><a href="{{ route('box', $box) }}" data-stop>{{ $box->called() }}</a></td><td class="mono">{{ $box->mac ?? '—' }}</td><td>{{ $box->pinned_at ? 'by a reservation' : 'not yet' }}</td></tr>@endforeach
-        </tbody>
-    </table></div>
+    <div class="sheet scroll">
+        <table class="list">
+            <thead>
+                <tr>
+                    <th scope="col">Address</th>
+                    <th scope="col">Box</th>
+                    <th scope="col">Hardware address</th>
+                    <th scope="col">Pinned</th>
+                </tr>
+            </thead>
+            <tbody>
+                <tr>
+                    <td class="mono">{{ $network->router }}</td>
+                    <td>the router</td>
+                    <td>—</td>
+                    <td>—</td>
+                </tr>
+                @foreach ($boxes as $box)
+                    <tr>
+                        <td class="mono">{{ $box->address }}</td>
+                        <td><a href="{{ route('box', $box) }}" data-stop>{{ $box->called() }}</a></td>
+                        <td class="mono">{{ $box->mac ?? '—' }}</td>
+                        <td>{{ $box->pinned_at ? 'by a reservation' : 'not yet' }}</td>
+                    </tr>
+                @endforeach
+            </tbody>
+        </table>
+    </div>
 </x-page>

@@ -5,40 +5,70 @@
     @endisset
     <div class="aside">
         @fragment('lab')
-        <div id="lab" class="stack" hx-get="/bench" hx-trigger="every 2s" hx-swap="outerHTML">
-            @forelse ($boards as $board)
-                <section class="sheet" aria-label="Board {{ $board['id'] }}">
-                    <div class="row">
-                        <h2>{{ $boxes[$board['id']]->name ?? $board['name'] ?: $board['id'] }}</h2>
-                        <span class="lamps" role="img" aria-label="{{ $board['powered'] ? 'power light on' : 'power light off' }}, {{ $board['address'] ? 'link light on' : 'link light off' }}"><span class="lamp {{ $board['powered'] ? 'on' : '' }}"></span><span class="lamp {{ $board['address'] ? 'on' : '' }}"></span></span>
-                        <span class="soft">{{ $board['class'] }} · {{ $board['phase'] }} <span class="mono">{{ $board['address'] }}</span></span>
-                        <span class="push row">@isset($boxes[$board['id']])<x-next :box="$boxes[$board['id']]" />@endisset
-                        <form method="post" action="{{ route('bench.power') }}">@csrf<input type="hidden" name="board" value="{{ $board['id'] }}"><input type="hidden" name="on" value="{{ $board['powered'] ? 0 : 1 }}"><button class="ghost">{{ $board['powered'] ? 'Take the power away' : 'Power on' }}</button></form></span>
-                    </div>
-                    @if ($board['card'] !== [])<p class="soft"><span class="mono">{{ $board['mac'] }}</span> · card with {{ implode(', ', $board['card']) }}</p>@endif
-                    @if ($board['screen'] !== [] && $board['card'] !== [])<pre class="screen" tabindex="0" aria-label="Screen of the board">{{ implode("\n", $board['screen']) }}{{ $board['fingerprint'] ? "\nhost key ".$board['fingerprint'] : '' }}</pre>@endif
-                </section>
-            @empty
-                <x-empty title="No board on the bench" href="/plan" link="New box">Make a card first; then its files go into a board here.</x-empty>
-            @endforelse
-        </div>
+            <div id="lab" class="stack" hx-get="/bench" hx-trigger="every 2s" hx-swap="outerHTML">
+                @forelse ($boards as $board)
+                    <section class="sheet" aria-label="Board {{ $board['id'] }}">
+                        <div class="row">
+                            <h2>{{ $boxes[$board['id']]->name ?? $board['name'] ?: $board['id'] }}</h2>
+                            <span class="lamps" role="img"
+                                aria-label="{{ $board['powered'] ? 'power light on' : 'power light off' }}, {{ $board['address'] ? 'link light on' : 'link light off' }}"><span
+                                    class="lamp {{ $board['powered'] ? 'on' : '' }}"></span><span class="lamp {{ $board['address'] ? 'on' : '' }}"></span></span>
+                            <span class="soft">{{ $board['class'] }} · {{ $board['phase'] }} <span class="mono">{{ $board['address'] }}</span></span>
+                            <span class="push row">
+                                @isset($boxes[$board['id']])
+                                    <x-next :box="$boxes[$board['id']]" />
+                                @endisset
+                                <form method="post" action="{{ route('bench.power') }}">@csrf<input type="hidden" name="board" value="{{ $board['id'] }}"><input type="hidden"
+                                        name="on" value="{{ $board['powered'] ? 0 : 1 }}"><button
+                                        class="ghost">{{ $board['powered'] ? 'Take the power away' : 'Power on' }}</button></form>
+                            </span>
+                        </div>
+                        @if ($board['card'] !== [])
+                            <p class="soft"><span class="mono">{{ $board['mac'] }}</span> · card with {{ implode(', ', $board['card']) }}</p>
+                        @endif
+                        @if ($board['screen'] !== [] && $board['card'] !== [])
+                            <pre class="screen" tabindex="0" aria-label="Screen of the board">{{ implode("\n", $board['screen']) }}{{ $board['fingerprint'] ? "\nhost key " . $board['fingerprint'] : '' }}</pre>
+                        @endif
+                    </section>
+                @empty
+                    <x-empty title="No board on the bench" href="/plan" link="New box">Make a card first; then its files go into a board here.</x-empty>
+                @endforelse
+            </div>
         @endfragment
         <div class="stack">
             <form class="sheet" method="post" action="{{ route('bench.speed') }}">@csrf
-                <div class="field-set"><label for="speed">Clock, times faster</label><input class="in code" id="speed" name="speed" type="number" min="1" max="1000" value="{{ (int) $status['speed'] }}"></div><button class="ghost">Set</button>
+                <div class="field-set"><label for="speed">Clock, times faster</label><input class="in code" id="speed" name="speed" type="number" min="1"
+                        max="1000" value="{{ (int) $status['speed'] }}"></div><button class="ghost">Set</button>
             </form>
-            <section class="sheet"><h2>Router's list</h2>
-                <table class="list"><tbody>@foreach ($status['leases'] as $mac => $lease)<tr><td class="mono">{{ $lease['address'] }}</td><td>{{ $lease['name'] ?: '—' }}@if (isset($status['reservations'][$mac]))<br><span class="soft">reserved</span>@endif</td></tr>@endforeach</tbody></table>
+            <section class="sheet">
+                <h2>Router's list</h2>
+                <table class="list">
+                    <tbody>
+                        @foreach ($status['leases'] as $mac => $lease)
+                            <tr>
+                                <td class="mono">{{ $lease['address'] }}</td>
+                                <td>{{ $lease['name'] ?: '—' }}@if (isset($status['reservations'][$mac]))
+                                        <br><span class="soft">reserved</span>
+                                    @endif
+                                </td>
+                            </tr>
+                        @endforeach
+                    </tbody>
+                </table>
             </section>
             @if ($boxes->isNotEmpty())
-            <details class="sheet">
-                <summary><b>Another card into a board</b></summary>
-                <form method="post" action="{{ route('bench.card') }}">@csrf
-                    <x-choice name="box" label="Board of" :options="$boxes->mapWithKeys(fn ($box) => [$box->id => $box->name])->all()" :chosen="$boxes->last()?->id" />
-                    @foreach (['user-data', 'meta-data', 'network-config'] as $name)<div class="field-set"><label for="{{ $name }}">{{ $name }}</label><textarea class="in code" id="{{ $name }}" name="files[{{ $name }}]" rows="4"></textarea></div>@endforeach
-                    <button class="ghost">Put it in</button>
-                </form>
-            </details>
+                <details class="sheet">
+                    <summary><b>Another card into a board</b></summary>
+                    <form method="post" action="{{ route('bench.card') }}">@csrf
+                        <x-choice name="box" label="Board of" :options="$boxes->mapWithKeys(fn($box) => [$box->id => $box->name])->all()" :chosen="$boxes->last()?->id" />
+                        @foreach (['user-data', 'meta-data', 'network-config'] as $name)
+                            <div class="field-set"><label for="{{ $name }}">{{ $name }}</label>
+                                <textarea class="in code" id="{{ $name }}" name="files[{{ $name }}]" rows="4"></textarea>
+                            </div>
+                        @endforeach
+                        <button class="ghost">Put it in</button>
+                    </form>
+                </details>
             @endif
         </div>
     </div>

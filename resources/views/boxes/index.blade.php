@@ -1,31 +1,71 @@
 <x-page title="Boxes" place="boxes">
     <x-slot:say><b>{{ $boxes->where('stage', 'in-service')->count() }} in service,</b> {{ $boxes->where('stage', '!=', 'in-service')->count() }} on the way.</x-slot:say>
     @if ($boxes->isEmpty())
-        <x-empty title="No box yet" href="/plan" link="Plan the first one">A box begins as a plan: what it is to do, and with which parts. The sheet says whether that fits.</x-empty>
+        <x-empty title="No box yet" href="/plan" link="Plan the first one">A box begins as a plan: what it is to do, and with which parts. The sheet says whether that
+            fits.</x-empty>
     @else
-        <div class="sheet scroll"><table class="list">
-            <thead><tr><th scope="col">Box</th><th scope="col">Job</th><th scope="col">Address</th><th scope="col">Board</th><th scope="col">State</th><th scope="col">Next</th></tr></thead>
-            <tbody>
-            @foreach ($boxes as $box)
-                <tr>
-                    <td><a href="{{ route('box', $box) }}" data-stop><b>{{ $box->called() }}</b></a></td>
-                    <td>{{ $box->jobs->map(fn ($job) => $catalogue->role($job->role)?->label ?? $job->role)->implode(', ') }}</td>
-                    <td class="mono">{{ $box->address ?? '—' }}</td>
-                    <td>{{ ucfirst($box->board) }}</td>
-                    <td>@if ($box->isSilent()) <x-mark severity="stop" /> silent @elseif ($box->stage === 'in-service') <x-mark severity="fine" /> answers @else <x-mark severity="note" /> being set up @endif</td>
-                    <td><x-next :box="$box" kind="plain" />
-                    </td>
-                </tr>
-            @endforeach
-            </tbody>
-        </table></div>
+        <div class="sheet scroll">
+            <table class="list">
+                <thead>
+                    <tr>
+                        <th scope="col">Box</th>
+                        <th scope="col">Job</th>
+                        <th scope="col">Address</th>
+                        <th scope="col">Board</th>
+                        <th scope="col">State</th>
+                        <th scope="col">Next</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    @foreach ($boxes as $box)
+                        <tr>
+                            <td><a href="{{ route('box', $box) }}" data-stop><b>{{ $box->called() }}</b></a></td>
+                            <td>{{ $box->jobs->map(fn($job) => $catalogue->role($job->role)?->label ?? $job->role)->implode(', ') }}</td>
+                            <td class="mono">{{ $box->address ?? '—' }}</td>
+                            <td>{{ ucfirst($box->board) }}</td>
+                            <td>
+                                @if ($box->isSilent())
+                                    <x-mark severity="stop" /> silent
+                                @elseif ($box->stage === 'in-service')
+                                    <x-mark severity="fine" /> answers
+                                @else
+                                    <x-mark severity="note" /> being set up
+                                @endif
+                            </td>
+                            <td><x-next :box="$box" kind="plain" />
+                            </td>
+                        </tr>
+                    @endforeach
+                </tbody>
+            </table>
+        </div>
         @if ($power->switches() !== [])
-            <section class="sheet scroll"><h2>What goes dark with which switch</h2>
-                <table class="list"><thead><tr><th scope="col">Switch or supply</th><th scope="col">Shut down in this order</th><th scope="col">Keeps its power and suffers</th></tr></thead>
-                <tbody>@foreach ($power->switches() as $switch)<tr><td><b>{{ $switch }}</b></td><td>{{ implode(', then ', $power->goDark($switch)) }}</td><td>{{ implode(', ', $power->suffer($switch)) ?: 'nobody' }}</td></tr>@endforeach</tbody></table>
-                @foreach ($power->findings() as $finding)<x-slim :finding="$finding" />@endforeach
+            <section class="sheet scroll">
+                <h2>What goes dark with which switch</h2>
+                <table class="list">
+                    <thead>
+                        <tr>
+                            <th scope="col">Switch or supply</th>
+                            <th scope="col">Shut down in this order</th>
+                            <th scope="col">Keeps its power and suffers</th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        @foreach ($power->switches() as $switch)
+                            <tr>
+                                <td><b>{{ $switch }}</b></td>
+                                <td>{{ implode(', then ', $power->goDark($switch)) }}</td>
+                                <td>{{ implode(', ', $power->suffer($switch)) ?: 'nobody' }}</td>
+                            </tr>
+                        @endforeach
+                    </tbody>
+                </table>
+                @foreach ($power->findings() as $finding)
+                    <x-slim :finding="$finding" />
+                @endforeach
             </section>
         @endif
     @endif
-    <p class="row"><a href="{{ route('lint') }}">Look over a card's files</a> <a href="{{ route('target') }}">Which disk an image goes on</a> <a href="{{ route('media') }}">Register of cards and disks</a></p>
+    <p class="row"><a href="{{ route('lint') }}">Look over a card's files</a> <a href="{{ route('target') }}">Which disk an image goes on</a> <a
+            href="{{ route('media') }}">Register of cards and disks</a></p>
 </x-page>

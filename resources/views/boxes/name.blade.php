@@ -6,8 +6,9 @@
             <section class="sheet">
                 <div class="field-set">
                     <label for="name">Host name</label>
-                    <input class="in code" id="name" name="name" value="{{ $name }}" autocomplete="off" autocapitalize="none" spellcheck="false" autofocus aria-describedby="checks"
-                        hx-get="{{ route('box.name', $box) }}" hx-trigger="input changed delay:200ms" hx-include="#address" hx-target="#checks" hx-swap="outerHTML">
+                    <input class="in code" id="name" name="name" value="{{ $name }}" autocomplete="off" autocapitalize="none" spellcheck="false" autofocus
+                        aria-describedby="checks" hx-get="{{ route('box.name', $box) }}" hx-trigger="input changed delay:200ms" hx-include="#address" hx-target="#checks"
+                        hx-swap="outerHTML">
                     <p class="hint">One short word. It is found as <code>name.{{ $network->domain }}</code>.</p>
                 </div>
                 <div class="field-set">
@@ -19,15 +20,17 @@
                 <div class="row"><button class="act" data-done>Keep both, write the card</button></div>
             </section>
             @fragment('checks')
-            <section class="sheet" id="checks" aria-live="polite">
-                <h2>{{ $nameFindings->blocks() || $addressFindings->blocks() ? 'Not like this' : 'What speaks against it' }}</h2>
-                @forelse ($nameFindings->and($addressFindings) as $finding)
-                    <x-slim :finding="$finding" />
-                @empty
-                    <p>Nothing so far.</p>
-                @endforelse
-                @if ($working !== null)<x-working :working="$working" />@endif
-            </section>
+                <section class="sheet" id="checks" aria-live="polite">
+                    <h2>{{ $nameFindings->blocks() || $addressFindings->blocks() ? 'Not like this' : 'What speaks against it' }}</h2>
+                    @forelse ($nameFindings->and($addressFindings) as $finding)
+                        <x-slim :finding="$finding" />
+                    @empty
+                        <p>Nothing so far.</p>
+                    @endforelse
+                    @if ($working !== null)
+                        <x-working :working="$working" />
+                    @endif
+                </section>
             @endfragment
         </div>
     </form>

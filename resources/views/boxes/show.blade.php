@@ -1,55 +1,157 @@
 <x-page :title="$box->called()" place="boxes">
     <x-slot:say>
-        <b>@if ($box->stage !== 'in-service') Not in service yet. @elseif ($box->isSilent()) Silent {{ $box->silent_since->diffForHumans() }}. @else Answers. @endif</b>
-        {{ ucfirst(collect($roles)->map(fn ($role) => $role->label)->implode(', ')) }}@if ($box->address) at <code>{{ $box->address }}</code>@endif.
-        @if ($due) {{ $due->isOverdue() ? 'Its update is overdue.' : 'Next update '.($due->daysLeft === 0 ? 'today.' : "in {$due->daysLeft} days.") }} @endif
+        <b>
+            @if ($box->stage !== 'in-service')
+                Not in service yet.
+            @elseif ($box->isSilent())
+                Silent {{ $box->silent_since->diffForHumans() }}.
+            @else
+                Answers.
+            @endif
+        </b>
+        {{ ucfirst(collect($roles)->map(fn($role) => $role->label)->implode(', ')) . ($box->address ? " at {$box->address}" : '') }}.
+        @if ($due)
+            {{ $due->isOverdue() ? 'Its update is overdue.' : 'Next update ' . ($due->daysLeft === 0 ? 'today.' : "in {$due->daysLeft} days.") }}
+        @endif
     </x-slot:say>
     @if ($box->stage !== 'in-service')
         <div class="row below">
             <x-next :box="$box" />
-            @if ($box->stage === 'named' && $box->card_written_at)<a class="ghost" href="{{ route('box.card', $box) }}">Make its card anew</a>@endif
+            @if ($box->stage === 'named' && $box->card_written_at)
+                <a class="ghost" href="{{ route('box.card', $box) }}">Make its card anew</a>
+            @endif
             <form method="post" action="{{ route('box.drop', $box) }}">@csrf @method('delete')<button class="ghost">Drop this plan</button></form>
         </div>
     @endif
     <div class="two">
         <div>
-            <section class="sheet"><h2>Board</h2>
-                <dl class="facts"><dt>class</dt><dd>{{ $board?->label ?? $box->board }}</dd><dt>what it can do</dt><dd>{{ $board?->summary }}</dd><dt>lights</dt><dd>{{ $board?->lights }}</dd><dt>network</dt><dd>{{ $box->link === 'wired' ? 'network cable' : 'Wi-Fi' }}</dd></dl>
+            <section class="sheet">
+                <h2>Board</h2>
+                <dl class="facts">
+                    <dt>class</dt>
+                    <dd>{{ $board?->label ?? $box->board }}</dd>
+                    <dt>what it can do</dt>
+                    <dd>{{ $board?->summary }}</dd>
+                    <dt>lights</dt>
+                    <dd>{{ $board?->lights }}</dd>
+                    <dt>network</dt>
+                    <dd>{{ $box->link === 'wired' ? 'network cable' : 'Wi-Fi' }}</dd>
+                </dl>
                 <form class="row" method="post" action="{{ route('box.fed', $box) }}">@csrf
-                    <div class="field-set grow"><label for="fed_by">Power comes from</label><input class="in" id="fed_by" name="fed_by" maxlength="60" value="{{ $box->fed_by }}" placeholder="the strip in the reading room"></div><button class="ghost">Keep</button>
+                    <div class="field-set grow"><label for="fed_by">Power comes from</label><input class="in" id="fed_by" name="fed_by" maxlength="60"
+                            value="{{ $box->fed_by }}" placeholder="the strip in the reading room"></div><button class="ghost">Keep</button>
                 </form>
-                @if ($heatJudged !== null)<x-slim :finding="$heatJudged" />@endif
-                <details class="working"><summary><span>Log its temperature under load</span></summary>
+                @if ($heatJudged !== null)
+                    <x-slim :finding="$heatJudged" />
+                @endif
+                <details class="working">
+                    <summary><span>Log its temperature under load</span></summary>
                     <form method="post" action="{{ route('box.measured', $box) }}">@csrf<x-numbers :fields="['board_celsius' => 'Board, °C', 'room_celsius' => 'Room, °C']" /><button class="ghost">Log it</button></form>
                 </details>
             </section>
-            <section class="sheet"><h2>Address</h2>
-                <dl class="facts"><dt>address</dt><dd class="mono">{{ $box->address ?? '—' }}</dd><dt>hardware address</dt><dd class="mono">{{ $box->mac ?? '—' }}</dd><dt>pinned</dt><dd>@if ($box->pinned_at) by a reservation, <x-when :at="$box->pinned_at" /> @else no @endif</dd><dt>last answered</dt><dd><x-when :at="$box->answered_at" /></dd></dl>
+            <section class="sheet">
+                <h2>Address</h2>
+                <dl class="facts">
+                    <dt>address</dt>
+                    <dd class="mono">{{ $box->address ?? '—' }}</dd>
+                    <dt>hardware address</dt>
+                    <dd class="mono">{{ $box->mac ?? '—' }}</dd>
+                    <dt>pinned</dt>
+                    <dd>
+                        @if ($box->pinned_at)
+                            by a reservation,
+                            <x-when :at="$box->pinned_at" />
+                        @else
+                            no
+                        @endif
+                    </dd>
+                    <dt>last answered</dt>
+                    <dd><x-when :at="$box->answered_at" /></dd>
+                </dl>
             </section>
-            <section class="sheet"><h2>Ports</h2>
-                @if ($box->services->isEmpty()) <p class="soft">Known once it is in service.</p> @else
-                <table class="list"><thead><tr><th scope="col">Port</th><th scope="col">For</th><th scope="col">State</th></tr></thead><tbody>
-                @foreach ($box->services->sortBy('port') as $service)<tr><td class="mono">{{ $service->port }}/{{ $service->protocol }}</td><td>{{ $service->purpose }}</td><td>@if ($service->state) {{ $service->state }}, <x-when :at="$service->looked_at" /> @else <span class="soft">not asked yet</span> @endif</td></tr>@endforeach
-                </tbody></table>@endif
+            <section class="sheet">
+                <h2>Ports</h2>
+                @if ($box->services->isEmpty())
+                    <p class="soft">Known once it is in service.</p>
+                @else
+                    <table class="list">
+                        <thead>
+                            <tr>
+                                <th scope="col">Port</th>
+                                <th scope="col">For</th>
+                                <th scope="col">State</th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            @foreach ($box->services->sortBy('port') as $service)
+                                <tr>
+                                    <td class="mono">{{ $service->port }}/{{ $service->protocol }}</td>
+                                    <td>{{ $service->purpose }}</td>
+                                    <td>
+                                        @if ($service->state)
+                                            {{ $service->state }},
+                                            <x-when :at="$service->looked_at" />
+                                        @else
+                                            <span class="soft">not asked yet</span>
+                                        @endif
+                                    </td>
+                                </tr>
+                            @endforeach
+                        </tbody>
+                    </table>
+                @endif
             </section>
         </div>
         <div>
-            <section class="sheet"><h2>Access</h2>
-                @if ($twin !== null)<x-slim :finding="\Burrow\Card\MasterCard::sameHostKey($box->called(), $twin->called())" />@endif
-                <dl class="facts"><dt>login</dt><dd class="mono">{{ $box->user ? "ssh {$box->user}@{$box->address}" : '—' }}</dd><dt>by</dt><dd>{{ $box->login ?? '—' }}</dd><dt>key</dt><dd class="mono">{{ $box->login_fingerprint ?? '—' }}</dd><dt>host key</dt><dd class="mono">{{ $box->host_key ?? '—' }}</dd><dt>from outside</dt><dd>{{ $box->openings->map(fn ($o) => "{$o->outside_port} {$o->protocol}: {$o->reason}")->implode('; ') ?: 'no way in' }}</dd><dt>depends on</dt><dd>{{ $box->dependencies->map(fn ($d) => "{$d->provider->name} for {$d->what}")->implode(', ') ?: 'no other box' }}</dd></dl>
+            <section class="sheet">
+                <h2>Access</h2>
+                @if ($twin !== null)
+                    <x-slim :finding="\Burrow\Card\MasterCard::sameHostKey($box->called(), $twin->called())" />
+                @endif
+                <dl class="facts">
+                    <dt>login</dt>
+                    <dd class="mono">{{ $box->user ? "ssh {$box->user}@{$box->address}" : '—' }}</dd>
+                    <dt>by</dt>
+                    <dd>{{ $box->login ?? '—' }}</dd>
+                    <dt>key</dt>
+                    <dd class="mono">{{ $box->login_fingerprint ?? '—' }}</dd>
+                    <dt>host key</dt>
+                    <dd class="mono">{{ $box->host_key ?? '—' }}</dd>
+                    <dt>from outside</dt>
+                    <dd>{{ $box->openings->map(fn($o) => "{$o->outside_port} {$o->protocol}: {$o->reason}")->implode('; ') ?: 'no way in' }}</dd>
+                    <dt>depends on</dt>
+                    <dd>{{ $box->dependencies->map(fn($d) => "{$d->provider->name} for {$d->what}")->implode(', ') ?: 'no other box' }}</dd>
+                </dl>
             </section>
-            <section class="sheet"><h2>Updates</h2>
-                @if ($due) <x-slim :finding="$due->finding()" /><x-working :working="$due->working()" />
+            <section class="sheet">
+                <h2>Updates</h2>
+                @if ($due)
+                    <x-slim :finding="$due->finding()" /><x-working :working="$due->working()" />
                     <form class="row" method="post" action="{{ route('box.updated', $box) }}">@csrf<button class="ghost">Updated it today</button></form>
-                @else <p class="soft">Due dates begin with the first update.</p> @endif
+                @else
+                    <p class="soft">Due dates begin with the first update.</p>
+                @endif
             </section>
-            <section class="sheet"><h2>Storage</h2>
+            <section class="sheet">
+                <h2>Storage</h2>
                 @forelse ($box->stores as $store)
-                    <dl class="facts"><dt>disk</dt><dd>{{ $store->bytes ? \Burrow\Quantity\Bytes::of($store->bytes)->decimal() : '' }} <span class="mono">{{ $store->serial }}</span></dd><dt>mounted at</dt><dd class="mono">{{ $store->mount_point }}</dd><dt>file system</dt><dd class="mono">{{ $store->uuid }}</dd><dt>share</dt><dd class="mono">{{ $store->share }}</dd></dl>
-                @empty <p class="soft">No disk of its own.</p> @endforelse
+                    <dl class="facts">
+                        <dt>disk</dt>
+                        <dd>{{ $store->bytes ? \Burrow\Quantity\Bytes::of($store->bytes)->decimal() : '' }} <span class="mono">{{ $store->serial }}</span></dd>
+                        <dt>mounted at</dt>
+                        <dd class="mono">{{ $store->mount_point }}</dd>
+                        <dt>file system</dt>
+                        <dd class="mono">{{ $store->uuid }}</dd>
+                        <dt>share</dt>
+                        <dd class="mono">{{ $store->share }}</dd>
+                    </dl>
+                @empty <p class="soft">No disk of its own.</p>
+                @endforelse
                 @if ($box->drive !== null)
                     <h3>How fast it copies</h3>
-                    @if ($copyJudged !== null)<x-slim :finding="$copyJudged" />@endif
+                    @if ($copyJudged !== null)
+                        <x-slim :finding="$copyJudged" />
+                    @endif
                     <form method="post" action="{{ route('box.measured', $box) }}">@csrf
                         <x-numbers :fields="['megabytes' => 'Settled rate, MB/s', 'idle' => 'Processor idle, %']" />
                         <p class="hint">One file of about 1 GB; leave out the first seconds.</p><button class="ghost">Log it</button>
@@ -57,17 +159,33 @@
                 @endif
             </section>
             @if ($decisions->isNotEmpty())
-                <section class="sheet"><h2>Why it is as it is</h2>
+                <section class="sheet">
+                    <h2>Why it is as it is</h2>
                     @foreach ($decisions as $decision)
-                        <p><b>{{ $decision->sentence }}</b>@if ($decision->because !== '' && $decision->overruled === '') Because {{ $decision->because }}.@endif <span class="soft">{{ $decision->by }}, <x-when :at="$decision->created_at" /></span></p>
-                        @if ($decision->overruled !== '')<p class="slim"><x-mark severity="stop" /><span><b>Overruled:</b> {{ $decision->overruled }} Because {{ $decision->because }}.</span></p>@endif
-                        @foreach ($decision->tried as $one)<p class="slim"><x-mark severity="note" /><span>Tried{{ $one['because'] === '' ? '' : ' and dropped, because '.$one['because'] }}: <a href="{{ route('plan', $one['choices']) }}">{{ $one['sentence'] }}</a></span></p>@endforeach
+                        <p><b>{{ $decision->sentence }}</b>
+                            @if ($decision->because !== '' && $decision->overruled === '')
+                                Because {{ $decision->because }}.
+                            @endif
+                            <span class="soft">{{ $decision->by }}, <x-when :at="$decision->created_at" /></span>
+                        </p>
+                        @if ($decision->overruled !== '')
+                            <p class="slim"><x-mark severity="stop" /><span><b>Overruled:</b> {{ $decision->overruled }} Because {{ $decision->because }}.</span></p>
+                        @endif
+                        @foreach ($decision->tried as $one)
+                            <p class="slim"><x-mark severity="note" /><span>Tried{{ $one['because'] === '' ? '' : ' and dropped, because ' . $one['because'] }}: <a
+                                        href="{{ route('plan', $one['choices']) }}">{{ $one['sentence'] }}</a></span></p>
+                        @endforeach
                     @endforeach
                 </section>
             @endif
-            <section class="sheet"><h2>History</h2>
-                @forelse ($entries as $entry)<p class="slim"><span class="soft"><x-when :at="$entry->at" /></span> <span>{{ $entry->text }}</span></p>@empty <p class="soft">Nothing yet.</p> @endforelse
-                @if ($box->run)<p><a href="{{ route('run', $box->run) }}">Its last run, step by step</a></p>@endif
+            <section class="sheet">
+                <h2>History</h2>
+                @forelse ($entries as $entry)
+                <p class="slim"><span class="soft"><x-when :at="$entry->at" /></span> <span>{{ $entry->text }}</span></p>@empty <p class="soft">Nothing yet.</p>
+                @endforelse
+                @if ($box->run)
+                    <p><a href="{{ route('run', $box->run) }}">Its last run, step by step</a></p>
+                @endif
             </section>
         </div>
     </div>

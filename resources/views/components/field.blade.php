@@ -3,12 +3,18 @@
 <div class="field-set">
     <label for="{{ $name }}">{{ $label }}</label>
     @if ($area)
-        <textarea id="{{ $name }}" name="{{ $name }}" rows="3" {{ $attributes->class(['in', 'code' => $code]) }} @if ($own->blocks()) aria-invalid="true" @endif aria-describedby="{{ $name }}-says">{{ $value }}</textarea>
+        <textarea id="{{ $name }}" name="{{ $name }}" rows="3" {{ $attributes->class(['in', 'code' => $code]) }}
+            @if ($own->blocks()) aria-invalid="true" @endif aria-describedby="{{ $name }}-says">{{ $value }}</textarea>
     @else
-        <input id="{{ $name }}" name="{{ $name }}" type="{{ $type }}" value="{{ $value }}" {{ $attributes->class(['in', 'code' => $code]) }} @if ($own->blocks()) aria-invalid="true" @endif aria-describedby="{{ $name }}-says">
+        <input id="{{ $name }}" name="{{ $name }}" type="{{ $type }}" value="{{ $value }}" {{ $attributes->class(['in', 'code' => $code]) }}
+            @if ($own->blocks()) aria-invalid="true" @endif aria-describedby="{{ $name }}-says">
     @endif
     <div id="{{ $name }}-says" aria-live="polite">
-        @foreach ($own as $finding)<x-slim :finding="$finding" />@endforeach
-        @if ($hint !== '')<p class="hint">{{ $hint }}</p>@endif
+        @foreach ($own as $finding)
+            <x-slim :finding="$finding" />
+        @endforeach
+        @if ($hint !== '')
+            <p class="hint">{{ $hint }}</p>
+        @endif
     </div>
 </div>

@@ -3,5 +3,7 @@
     <x-mark :severity="$finding->severity->value" />
     <strong><span class="unseen">{{ $finding->severity->value }}: </span>{{ $finding->found }}</strong>
     {{ $finding->advice() }}
-    @if ($href !== null) <a href="{{ $href }}">{{ $link }}</a> @endif
+    @if ($href !== null)
+        <a href="{{ $href }}">{{ $link }}</a>
+    @endif
 </div>

@@ -1,6 +1,25 @@
 <!doctype html>
 <html lang="en">
-<head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>{{ $title }} · Keen Burrow</title>
-<link rel="icon" href="/favicon.svg" type="image/svg+xml"><link rel="stylesheet" href="/lib/bulma.min.css"><link rel="stylesheet" href="/css/fonts.css"><link rel="stylesheet" href="/css/tokens.css"><link rel="stylesheet" href="/css/burrow.css"></head>
-<body><main class="login"><div class="sheet"><h1>{{ $title }}</h1><p>{{ $slot }}</p><div class="row"><a class="act" href="/">To Ground</a></div></div></main></body>
+
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <title>{{ $title }} · Keen Burrow</title>
+    <link rel="icon" href="/favicon.svg" type="image/svg+xml">
+    <link rel="stylesheet" href="/lib/bulma.min.css">
+    <link rel="stylesheet" href="/css/fonts.css">
+    <link rel="stylesheet" href="/css/tokens.css">
+    <link rel="stylesheet" href="/css/burrow.css">
+</head>
+
+<body>
+    <main class="login">
+        <div class="sheet">
+            <h1>{{ $title }}</h1>
+            <p>{{ $slot }}</p>
+            <div class="row"><a class="act" href="/">To Ground</a></div>
+        </div>
+    </main>
+</body>
+
 </html>

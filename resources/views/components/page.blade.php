@@ -1,5 +1,6 @@
 <!doctype html>
 <html lang="en" @if ($theme !== '') data-theme="{{ $theme }}" @endif>
+
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
@@ -13,7 +14,8 @@
     <script src="/lib/htmx.min.js" defer></script>
     <script src="/js/burrow.js" defer></script>
 </head>
-<body @class(['guest' => ! auth()->user()?->isKeeper()])>
+
+<body @class(['guest' => !auth()->user()?->isKeeper()])>
     <a class="skip" href="#main">To the content</a>
     <x-rail :place="$place" />
     <div id="page">
@@ -21,17 +23,21 @@
             <h1>{{ $title }}</h1>
             <form class="find" action="/find" method="get" role="search">
                 <label class="unseen" for="find">Find a box, port or address</label>
-                <input id="find" name="q" type="search" placeholder="Find a box, port, address…" autocomplete="off"
-                    hx-get="/find" hx-trigger="input changed delay:150ms" hx-target="#found" hx-swap="innerHTML">
+                <input id="find" name="q" type="search" placeholder="Find a box, port, address…" autocomplete="off" hx-get="/find"
+                    hx-trigger="input changed delay:150ms" hx-target="#found" hx-swap="innerHTML">
                 <kbd aria-hidden="true">/</kbd>
                 <div id="found" class="found" aria-live="polite"></div>
             </form>
             @if ($run !== null)
                 <a class="pill" href="{{ route('run', $run) }}">
-                    @if ($countdown !== null && ! $countdown->isOver())
-                        <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden="true"><circle class="ring-back" cx="15" cy="15" r="12"/><circle class="ring-front" cx="15" cy="15" r="12" stroke-dasharray="0 75.4" transform="rotate(-90 15 15)"/></svg>
+                    @if ($countdown !== null && !$countdown->isOver())
+                        <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden="true">
+                            <circle class="ring-back" cx="15" cy="15" r="12" />
+                            <circle class="ring-front" cx="15" cy="15" r="12" stroke-dasharray="0 75.4" transform="rotate(-90 15 15)" />
+                        </svg>
                         <span>{{ $run->box->name }}</span>
-                        <b data-ends="{{ $countdown->end->getTimestamp() * 1000 }}" data-length="{{ (int) ($countdown->expected->seconds * 1000) }}">{{ $countdown->remaining->clock() }}</b>
+                        <b data-ends="{{ $countdown->end->getTimestamp() * 1000 }}"
+                            data-length="{{ (int) ($countdown->expected->seconds * 1000) }}">{{ $countdown->remaining->clock() }}</b>
                     @else
                         <x-icon name="run" /> <span>{{ $run->box->name }}: step {{ $stepNumber }}</span>
                     @endif
@@ -43,7 +49,9 @@
                 <button class="round" aria-label="Change between light and dark"><x-icon name="theme" /></button>
             </form>
             <a class="act" href="/plan">New box</a>
-            @unless (auth()->user()?->isKeeper())<span class="pill">guest, read only</span>@endunless
+            @unless (auth()->user()?->isKeeper())
+                <span class="pill">guest, read only</span>
+            @endunless
         </header>
         <main id="main">
             @isset($say)
@@ -59,10 +67,12 @@
         <h2 id="keys-title">Keys</h2>
         <dl class="facts">
             @foreach (['/' => 'find anything', 'n' => 'new box', 'g then a letter' => 'to a place: g Ground, r Reach, p Ports, a Addresses, b Boxes, s Stores, u Upkeep, j Journal, e Bench, c Catalogue, t Settings', 'j and k' => 'down and up through a list', 'x' => 'done, at a step', '?' => 'this list', 'Esc' => 'close, or leave a field'] as $key => $does)
-                <dt><kbd>{{ $key }}</kbd></dt><dd>{{ $does }}</dd>
+                <dt><kbd>{{ $key }}</kbd></dt>
+                <dd>{{ $does }}</dd>
             @endforeach
         </dl>
         <div class="row"><button class="ghost" data-close>Close</button></div>
     </dialog>
 </body>
+
 </html>

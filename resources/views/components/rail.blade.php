@@ -1,14 +1,28 @@
 @props(['place' => ''])
 <nav class="rail" aria-label="Places">
     <svg class="core" viewBox="0 0 132 800" preserveAspectRatio="none" aria-hidden="true">
-        <rect class="sky-fill" width="132" height="800"/>
-        <path class="turf-fill" d="M0 128 q33 -9 66 0 t66 -3 V800 H0Z"/><path class="s1" d="M0 146 q33 -6 66 0 t66 0 V800 H0Z"/>
-        <path class="s2" d="M0 268 q30 10 66 2 t66 6 V800 H0Z"/><path class="s3" d="M0 384 q40 -9 66 2 t66 -3 V800 H0Z"/>
-        <path class="s4" d="M0 496 q30 9 66 0 t66 5 V800 H0Z"/><path class="s5" d="M0 622 q35 -9 66 3 t66 0 V800 H0Z"/>
-        <g class="pebble"><ellipse cx="104" cy="250" rx="9" ry="5"/><ellipse cx="116" cy="330" rx="6" ry="4"/><ellipse cx="98" cy="438" rx="11" ry="6"/><ellipse cx="112" cy="580" rx="8" ry="5"/></g>
+        <rect class="sky-fill" width="132" height="800" />
+        <path class="turf-fill" d="M0 128 q33 -9 66 0 t66 -3 V800 H0Z" />
+        <path class="s1" d="M0 146 q33 -6 66 0 t66 0 V800 H0Z" />
+        <path class="s2" d="M0 268 q30 10 66 2 t66 6 V800 H0Z" />
+        <path class="s3" d="M0 384 q40 -9 66 2 t66 -3 V800 H0Z" />
+        <path class="s4" d="M0 496 q30 9 66 0 t66 5 V800 H0Z" />
+        <path class="s5" d="M0 622 q35 -9 66 3 t66 0 V800 H0Z" />
+        <g class="pebble">
+            <ellipse cx="104" cy="250" rx="9" ry="5" />
+            <ellipse cx="116" cy="330" rx="6" ry="4" />
+            <ellipse cx="98" cy="438" rx="11" ry="6" />
+            <ellipse cx="112" cy="580" rx="8" ry="5" />
+        </g>
     </svg>
-    <a class="brand" href="/"><svg viewBox="0 0 40 34" aria-hidden="true"><path class="arch" d="M4 28 a16 14 0 0 1 32 0"/><circle class="light" cx="20" cy="26" r="5"/></svg><span>Keen Burrow</span></a>
+    <a class="brand" href="/"><svg viewBox="0 0 40 34" aria-hidden="true">
+            <path class="arch" d="M4 28 a16 14 0 0 1 32 0" />
+            <circle class="light" cx="20" cy="26" r="5" />
+        </svg><span>Keen Burrow</span></a>
     @foreach (['ground' => ['Ground', '/', 'g g'], 'reach' => ['Reach', '/reach', 'r'], 'ports' => ['Ports', '/ports', 'p'], 'addresses' => ['Addresses', '/addresses', 'a'], 'boxes' => ['Boxes', '/boxes', 'b'], 'stores' => ['Stores', '/stores', 's'], 'upkeep' => ['Upkeep', '/upkeep', 'u'], 'journal' => ['Journal', '/journal', 'j'], 'bench' => ['Bench', '/bench', ''], 'catalogue' => ['Catalogue', '/catalogue', ''], 'settings' => ['Settings', '/settings', '']] as $key => [$label, $href, $letter])
-        <a class="{{ $key }}" href="{{ $href }}" @if ($place === $key) aria-current="page" @endif>{{ $label }}@if ($letter !== '')<kbd aria-hidden="true">{{ $letter }}</kbd>@endif</a>
+        <a class="{{ $key }}" href="{{ $href }}" @if ($place === $key) aria-current="page" @endif>{{ $label }}@if ($letter !== '')
+                <kbd aria-hidden="true">{{ $letter }}</kbd>
+            @endif
+        </a>
     @endforeach
 </nav>

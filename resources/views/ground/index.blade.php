@@ -7,14 +7,32 @@
             </div>
             <details class="working">
                 <summary><span>The same as a table</span></summary>
-                <div class="scroll"><table class="list">
-                    <thead><tr><th scope="col">Box</th><th scope="col">Address</th><th scope="col">State</th><th scope="col">Job</th><th scope="col">Reached from outside</th><th scope="col">Depends on</th></tr></thead>
-                    <tbody>
-                    @foreach ($picture->chambers as $chamber)
-                        <tr><td><a href="{{ route('box', $ids[$chamber->box->name]) }}">{{ $chamber->box->name }}</a></td><td class="mono">{{ $chamber->box->address }}</td><td>{{ $chamber->box->state->value }}</td><td>{{ $chamber->box->note }}</td><td>{{ implode(', ', $chamber->box->openings) ?: 'no' }}</td><td>{{ collect($chamber->box->dependsOn)->map(fn ($what, $name) => "{$name} for {$what}")->implode(', ') ?: '—' }}</td></tr>
-                    @endforeach
-                    </tbody>
-                </table></div>
+                <div class="scroll">
+                    <table class="list">
+                        <thead>
+                            <tr>
+                                <th scope="col">Box</th>
+                                <th scope="col">Address</th>
+                                <th scope="col">State</th>
+                                <th scope="col">Job</th>
+                                <th scope="col">Reached from outside</th>
+                                <th scope="col">Depends on</th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            @foreach ($picture->chambers as $chamber)
+                                <tr>
+                                    <td><a href="{{ route('box', $ids[$chamber->box->name]) }}">{{ $chamber->box->name }}</a></td>
+                                    <td class="mono">{{ $chamber->box->address }}</td>
+                                    <td>{{ $chamber->box->state->value }}</td>
+                                    <td>{{ $chamber->box->note }}</td>
+                                    <td>{{ implode(', ', $chamber->box->openings) ?: 'no' }}</td>
+                                    <td>{{ collect($chamber->box->dependsOn)->map(fn($what, $name) => "{$name} for {$what}")->implode(', ') ?: '—' }}</td>
+                                </tr>
+                            @endforeach
+                        </tbody>
+                    </table>
+                </div>
             </details>
         </div>
         <section class="stack" aria-labelledby="needs">

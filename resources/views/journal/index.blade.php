@@ -3,10 +3,38 @@
     @if ($entries->isEmpty())
         <x-empty title="Nothing written yet" href="/plan" link="New box">What happens to a box is written down by itself.</x-empty>
     @else
-        <div class="sheet scroll"><table class="list">
-            <thead><tr><th scope="col">When</th><th scope="col">Box</th><th scope="col">What</th><th scope="col">By</th></tr></thead>
-            <tbody>@foreach ($entries as $entry)<tr><td class="whole"><x-when :at="$entry->at" /></td><td>@if ($entry->box)<a href="{{ route('box', $entry->box_id) }}" data-stop>{{ $entry->box->called() }}</a>@endif</td><td>{{ $entry->text }}</td><td>{{ $entry->by }}</td></tr>@endforeach</tbody>
-        </table></div>
-        <div class="row">@if ($entries->previousPageUrl())<a class="ghost" href="{{ $entries->previousPageUrl() }}">Newer</a>@endif @if ($entries->nextPageUrl())<a class="ghost" href="{{ $entries->nextPageUrl() }}">Older</a>@endif</div>
+        <div class="sheet scroll">
+            <table class="list">
+                <thead>
+                    <tr>
+                        <th scope="col">When</th>
+                        <th scope="col">Box</th>
+                        <th scope="col">What</th>
+                        <th scope="col">By</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    @foreach ($entries as $entry)
+                        <tr>
+                            <td class="whole"><x-when :at="$entry->at" /></td>
+                            <td>
+                                @if ($entry->box)
+                                    <a href="{{ route('box', $entry->box_id) }}" data-stop>{{ $entry->box->called() }}</a>
+                                @endif
+                            </td>
+                            <td>{{ $entry->text }}</td>
+                            <td>{{ $entry->by }}</td>
+                        </tr>
+                    @endforeach
+                </tbody>
+            </table>
+        </div>
+        <div class="row">
+            @if ($entries->previousPageUrl())
+                <a class="ghost" href="{{ $entries->previousPageUrl() }}">Newer</a>
+                @endif @if ($entries->nextPageUrl())
+                    <a class="ghost" href="{{ $entries->nextPageUrl() }}">Older</a>
+                @endif
+        </div>
     @endif
 </x-page>

@@ -1,11 +1,33 @@
 <x-page title="Reach" place="reach">
-    <x-slot:say><b>{{ $openings->isEmpty() ? 'Nothing can be reached from outside.' : ($openings->count() === 1 ? 'One way in from outside.' : $openings->count().' ways in from outside.') }}</b> Outside, the house is {{ $network->wan ?? 'not known by any address' }}.</x-slot:say>
+    <x-slot:say><b>{{ $openings->isEmpty() ? 'Nothing can be reached from outside.' : ($openings->count() === 1 ? 'One way in from outside.' : $openings->count() . ' ways in from outside.') }}</b>
+        Outside, the house is {{ $network->wan ?? 'not known by any address' }}.</x-slot:say>
     @if ($openings->isEmpty())
         <x-empty title="No opening">An opening is a port of the router that leads to a box. Each one has a reason and a day to look at it again.</x-empty>
     @else
-        <div class="sheet scroll"><table class="list">
-            <thead><tr><th scope="col">Outside</th><th scope="col">Leads to</th><th scope="col">For</th><th scope="col">Because</th><th scope="col">Look again on</th></tr></thead>
-            <tbody>@foreach ($openings as $opening)<tr><td class="mono">{{ $opening->outside_port }}/{{ $opening->protocol }}</td><td><a href="{{ route('box', $opening->box_id) }}" data-stop>{{ $opening->box->called() }}</a> <span class="mono">{{ $opening->inside_port }}</span></td><td>{{ $opening->purpose }}</td><td>{{ $opening->reason }}</td><td>{{ $opening->review_on->format('Y-m-d') }}</td></tr>@endforeach</tbody>
-        </table></div>
+        <div class="sheet scroll">
+            <table class="list">
+                <thead>
+                    <tr>
+                        <th scope="col">Outside</th>
+                        <th scope="col">Leads to</th>
+                        <th scope="col">For</th>
+                        <th scope="col">Because</th>
+                        <th scope="col">Look again on</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    @foreach ($openings as $opening)
+                        <tr>
+                            <td class="mono">{{ $opening->outside_port }}/{{ $opening->protocol }}</td>
+                            <td><a href="{{ route('box', $opening->box_id) }}" data-stop>{{ $opening->box->called() }}</a> <span class="mono">{{ $opening->inside_port }}</span>
+                            </td>
+                            <td>{{ $opening->purpose }}</td>
+                            <td>{{ $opening->reason }}</td>
+                            <td>{{ $opening->review_on->format('Y-m-d') }}</td>
+                        </tr>
+                    @endforeach
+                </tbody>
+            </table>
+        </div>
     @endif
 </x-page>

@@ -13,13 +13,21 @@
                 <x-field name="pool_first" label="Handed out from" :value="$typed['pool_first']" :findings="$findings" code />
                 <x-field name="pool_last" label="to" :value="$typed['pool_last']" :findings="$findings" code />
                 <x-field name="wan" label="Address outside" :value="$typed['wan'] ?? ''" :findings="$findings" code />
-                <x-field name="country" label="Country of the radios" :value="$typed['country'] ?? ''" :findings="$findings" code maxlength="2" hint="Two capital letters (ISO 3166); it decides the channels, by law." />
-                <x-field name="ssids" label="Wi-Fi networks, one a line" :value="$typed['ssids'] ?? ''" :findings="$findings" area code hint="Their names only. A card that spells one differently is found before it costs an evening." />
+                <x-field name="country" label="Country of the radios" :value="$typed['country'] ?? ''" :findings="$findings" code maxlength="2"
+                    hint="Two capital letters (ISO 3166); it decides the channels, by law." />
+                <x-field name="ssids" label="Wi-Fi networks, one a line" :value="$typed['ssids'] ?? ''" :findings="$findings" area code
+                    hint="Their names only. A card that spells one differently is found before it costs an evening." />
                 <x-field name="time_zone" label="Time zone" :value="$typed['time_zone']" :findings="$findings" code />
             </div>
         </div>
         <div class="row"><button class="act" data-done>Keep</button></div>
     </form>
-    <section class="sheet"><h2>Desk computers</h2><p>The computers at which cards are written, with what they have and lack. <a href="{{ route('desks') }}">Describe them</a></p></section>
-    <form class="sheet" method="post" action="{{ route('logout') }}">@csrf<p>Logged in as <b>{{ auth()->user()->name }}</b>, {{ auth()->user()->isKeeper() ? 'keeper' : 'guest, read only' }}.</p><div class="row"><button class="ghost">Log out</button></div></form>
+    <section class="sheet">
+        <h2>Desk computers</h2>
+        <p>The computers at which cards are written, with what they have and lack. <a href="{{ route('desks') }}">Describe them</a></p>
+    </section>
+    <form class="sheet" method="post" action="{{ route('logout') }}">@csrf<p>Logged in as <b>{{ auth()->user()->name }}</b>,
+            {{ auth()->user()->isKeeper() ? 'keeper' : 'guest, read only' }}.</p>
+        <div class="row"><button class="ghost">Log out</button></div>
+    </form>
 </x-page>

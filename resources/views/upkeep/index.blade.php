@@ -1,21 +1,26 @@
 <x-page title="Upkeep" place="upkeep">
-    @php($late = count(array_filter($dues, fn ($due) => $due->isOverdue())))
-    <x-slot:say><b>{{ $late === 0 ? 'Nothing is overdue.' : ($late === 1 ? 'One update is overdue.' : "{$late} updates are overdue.") }}</b> Each job has its own cadence; a box follows the shortest of its jobs.</x-slot:say>
+    @php($late = count(array_filter($dues, fn($due) => $due->isOverdue())))
+    <x-slot:say><b>{{ $late === 0 ? 'Nothing is overdue.' : ($late === 1 ? 'One update is overdue.' : "{$late} updates are overdue.") }}</b> Each job has its own cadence; a
+        box follows the shortest of its jobs.</x-slot:say>
     @if ($dues === [])
         <x-empty title="Nothing to look after yet" href="/plan" link="New box">Due dates appear with the first box in service.</x-empty>
     @else
         <div class="stack">
-        @foreach ($dues as $id => $due)
-            <section class="sheet">
-                <div class="row"><h2><a href="{{ route('box', $id) }}" data-stop>{{ $due->box }}</a></h2> <time datetime="{{ $due->date->format('Y-m-d') }}" class="mono">{{ $due->date->format('D Y-m-d') }}</time></div>
-                <x-slim :finding="$due->finding()" />
-                <x-working :working="$due->working()" />
-                @if ($due->isOverdue() || $due->isSoon())
-                    <x-command :id="'upgrade-'.$id" text="sudo apt-get update && sudo apt-get --yes full-upgrade"><x-slot:where>On <b>{{ $due->box }}</b>, as <b>{{ $boxes[$id]->user }}</b></x-slot:where></x-command>
-                    <form class="row" method="post" action="{{ route('box.updated', $id) }}">@csrf<button class="ghost">Updated it today</button></form>
-                @endif
-            </section>
-        @endforeach
+            @foreach ($dues as $id => $due)
+                <section class="sheet">
+                    <div class="row">
+                        <h2><a href="{{ route('box', $id) }}" data-stop>{{ $due->box }}</a></h2> <time datetime="{{ $due->date->format('Y-m-d') }}"
+                            class="mono">{{ $due->date->format('D Y-m-d') }}</time>
+                    </div>
+                    <x-slim :finding="$due->finding()" />
+                    <x-working :working="$due->working()" />
+                    @if ($due->isOverdue() || $due->isSoon())
+                        <x-command :id="'upgrade-' . $id" text="sudo apt-get update && sudo apt-get --yes full-upgrade"><x-slot:where>On <b>{{ $due->box }}</b>, as
+                                <b>{{ $boxes[$id]->user }}</b></x-slot:where></x-command>
+                        <form class="row" method="post" action="{{ route('box.updated', $id) }}">@csrf<button class="ghost">Updated it today</button></form>
+                    @endif
+                </section>
+            @endforeach
         </div>
     @endif
 </x-page>
