@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use Symfony\Component\Yaml\Exception\ParseException;
-use Symfony\Component\Yaml\Yaml;
-
 /**
  * What a board makes of the files on its card, the way a real one does: what it cannot read it passes over
  * without a word. This is written apart from the tool's own linter, so that the two can disagree in a test.
@@ -45,17 +42,13 @@ final readonly class FirstBoot
         $user = $seeded ? self::userData($files['user-data'], $screen) : [];
         $links = new Links($files, $socket, $air);
         $screen = [...$screen, ...$links->screen];
-        $hostname =
-            is_string($user['hostname'] ?? null) && preg_match('/^[a-zA-Z0-9-]{1,63}$/D', $user['hostname']) === 1
-                ? strtolower($user['hostname'])
-                : 'board';
-        $account = is_array($user['users'][0] ?? null) ? $user['users'][0] : [];
+        $hostname = self::hostname($user, $seeded ? $files['meta-data'] : '');
 
         return new self(
             $links->up || ($socket && $kernel->address !== null),
             $kernel->address ?? $links->address,
             $hostname === 'board' && $kernel->hostname !== '' ? $kernel->hostname : $hostname,
-            self::canLogIn($account) ? (string) $account['name'] : self::accountFile($files['userconf.txt'] ?? ''),
+            (new Accounts($user))->first() ?? self::accountFile($files['userconf.txt'] ?? ''),
             self::startsRemoteLogin($user) || isset($files['ssh']),
             array_values(array_filter((array) ($user['packages'] ?? []), is_string(...))),
             $screen,
@@ -68,20 +61,26 @@ final readonly class FirstBoot
      */
     private static function userData(string $text, array &$screen): array
     {
-        if (! str_starts_with($text, "#cloud-config\n")) {
-            $screen[] = 'user-data: unhandled non-multipart text, ignored';
+        if (! str_starts_with(strtolower(ltrim($text)), '#cloud-config')) {
+            $screen[] = str_starts_with(ltrim($text), '#!') ? 'user-data: a script was run' : 'user-data: unhandled non-multipart text, ignored';
 
             return [];
         }
-        try {
-            $data = Yaml::parse($text);
-        } catch (ParseException $problem) {
-            $screen[] = 'user-data: failed loading yaml, line '.$problem->getParsedLine();
-
-            return [];
+        $data = Settings::read($text);
+        if ($data === null) {
+            $screen[] = 'user-data: failed loading yaml';
         }
 
-        return is_array($data) ? $data : [];
+        return $data ?? [];
+    }
+
+    /** @param  array<mixed>  $user */
+    private static function hostname(array $user, string $metaData): string
+    {
+        $whole = $user['hostname'] ?? ($user['fqdn'] ?? (Settings::read($metaData)['local-hostname'] ?? ''));
+        $name = is_string($whole) ? explode('.', $whole)[0] : '';
+
+        return preg_match('/^[a-zA-Z0-9](?:[a-zA-Z0-9-]{0,61}[a-zA-Z0-9])?$/D', $name) === 1 ? strtolower($name) : 'board';
     }
 
     /** One line, user and hash, byte for byte: what an editor added becomes part of the hash and refuses the login. */
@@ -90,34 +89,6 @@ final readonly class FirstBoot
         $line = explode("\n", $text)[0];
 
         return preg_match('~^([a-z_][a-z0-9_-]{0,31}):(\$[0-9a-z]{1,2}\$[^\s:]{10,})$~D', $line, $match) === 1 ? $match[1] : null;
-    }
-
-    /** @param  array<mixed>  $account */
-    private static function canLogIn(array $account): bool
-    {
-        $keys = array_filter((array) ($account['ssh_authorized_keys'] ?? []), fn (mixed $key): bool => is_string($key) && self::isKey($key));
-        $password =
-            ($account['lock_passwd'] ?? true) === false && str_starts_with((string) ($account['hashed_passwd'] ?? ($account['passwd'] ?? '')), '$');
-
-        return is_string($account['name'] ?? null) && ($keys !== [] || $password);
-    }
-
-    /** The login service takes a line for a key when its blob is whole: length-prefixed fields to the last byte. */
-    private static function isKey(string $line): bool
-    {
-        $words = explode(' ', $line);
-        $blob = (string) base64_decode($words[1] ?? '', true);
-        $fields = [];
-        while (strlen($blob) >= 4) {
-            $length = (int) hexdec(bin2hex(substr($blob, 0, 4)));
-            if (strlen($blob) < 4 + $length) {
-                return false;
-            }
-            $fields[] = substr($blob, 4, $length);
-            $blob = substr($blob, 4 + $length);
-        }
-
-        return $blob === '' && count($fields) >= 2 && $fields[0] === $words[0];
     }
 
     /** @param  array<mixed>  $user */

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use Symfony\Component\Yaml\Exception\ParseException;
-use Symfony\Component\Yaml\Yaml;
-
 /** The socket and the radio, as network-config or wpa_supplicant.conf set them up. */
 final readonly class Links
 {
@@ -32,12 +29,18 @@ final readonly class Links
 
             return;
         }
-        try {
-            $data = Yaml::parse($text);
-        } catch (ParseException) {
-            $data = null;
-        }
+        $data = Settings::read($text);
         $data = is_array($data) && is_array($data['network'] ?? null) ? $data['network'] : $data;
+        if (is_array($data) && ($data['config'] ?? null) === 'disabled') {
+            $this->up = $socket;
+            $this->address = null;
+            $this->screen = [];
+
+            return;
+        }
+        if (is_array($data) && ($data['version'] ?? null) === 1) {
+            $data = self::fromVersion1($data);
+        }
         if (! is_array($data) || ($data['version'] ?? null) !== 2) {
             // One that cannot be read takes the place of the image's own all the same.
             $this->up = false;
@@ -55,18 +58,43 @@ final readonly class Links
 
     /**
      * @param  array<mixed>  $data
+     * @return array<mixed> the same in the words of version 2
+     */
+    private static function fromVersion1(array $data): array
+    {
+        $ethernets = [];
+        foreach ((array) ($data['config'] ?? []) as $link) {
+            if (is_array($link) && ($link['type'] ?? '') === 'physical') {
+                $subnet = is_array($link['subnets'][0] ?? null) ? $link['subnets'][0] : [];
+                $ethernets[(string) ($link['name'] ?? '')] = in_array($subnet['type'] ?? '', ['dhcp', 'dhcp4'], true)
+                    ? ['dhcp4' => true]
+                    : ['addresses' => array_filter([$subnet['address'] ?? null])];
+            }
+        }
+
+        return ['version' => 2, 'ethernets' => $ethernets];
+    }
+
+    /**
+     * The socket itself, or the bridge that it is part of.
+     *
+     * @param  array<mixed>  $data
      * @return ?array<mixed>
      */
     private function wired(array $data): ?array
     {
         foreach (is_array($data['ethernets'] ?? null) ? $data['ethernets'] : [] as $id => $link) {
-            $name = $link['match']['name'] ?? $id;
-            if (
-                is_array($link) &&
-                is_string($name) &&
-                fnmatch($name, 'eth0') &&
-                (($link['dhcp4'] ?? false) === true || is_array($link['addresses'] ?? null))
-            ) {
+            $link = is_array($link) ? $link : [];
+            $name = $link['match']['name'] ?? (isset($link['match']['macaddress']) ? 'eth0' : $id);
+            if (! is_string($name) || ! fnmatch($name, 'eth0')) {
+                continue;
+            }
+            foreach (is_array($data['bridges'] ?? null) ? $data['bridges'] : [] as $bridge) {
+                if (is_array($bridge) && in_array($id, (array) ($bridge['interfaces'] ?? []), true)) {
+                    $link = $bridge;
+                }
+            }
+            if (($link['dhcp4'] ?? false) === true || is_array($link['addresses'] ?? null)) {
                 return $link;
             }
         }

@@ -14,7 +14,8 @@ final class Supplicant
         $block = null;
         $country = false;
         foreach (explode("\n", $text) as $raw) {
-            $line = ltrim($raw, " \t");
+            // What follows a “#” after the last quote is a comment.
+            $line = rtrim(ltrim((string) preg_replace('/^([^"#]*(?:".*")?[^"#]*)#.*$/s', '$1', $raw), " \t"), " \t");
             if (rtrim($line) === '' || $line[0] === '#') {
                 continue;
             }
@@ -27,7 +28,7 @@ final class Supplicant
                 if (
                     $ssid === null ||
                     ($key !== '' && preg_match('/^[0-9a-f]{64}$/iD', $key) !== 1) ||
-                    ($key === '' && ($block['key_mgmt'] ?? '') !== 'NONE')
+                    ($key === '' && ($block['key_mgmt'] ?? '') !== 'NONE' && ! str_contains($block['key_mgmt'] ?? '', 'EAP'))
                 ) {
                     return [];
                 }

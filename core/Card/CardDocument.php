@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Card;
 
+use Burrow\Intake\Yaml11;
 use Burrow\Intake\YamlLines;
 use Burrow\Intake\YamlText;
 use Burrow\Sheet\Finding;
@@ -22,21 +23,26 @@ final readonly class CardDocument
     public static function read(string $name, string $text): self
     {
         $text = str_replace("\r\n", "\n", (string) preg_replace('/^\xEF\xBB\xBF/', '', $text));
-        if (preg_match('/^ *\t/m', $text, $match, PREG_OFFSET_CAPTURE) === 1) {
+        $tabbed = Yaml11::tabbedLine($text);
+        if ($tabbed !== null) {
             return self::unread(
                 $name,
                 $text,
                 Finding::stop(
                     'card.yaml_tab',
-                    "A tab indents a line of {$name}.",
-                    'YAML forbids tabs there; the whole file is ignored on the box.',
+                    "A tab stands in {$name} where only spaces may.",
+                    'YAML forbids it there; the whole file is ignored on the box.',
                     'Replace it with spaces.',
-                    Place::file($name, 1 + substr_count($text, "\n", 0, $match[0][1])),
+                    Place::file($name, $tabbed),
                 ),
             );
         }
+        $refused = Yaml11::refusedLine($text);
+        if ($refused !== null) {
+            return self::unreadable($name, $text, $refused);
+        }
         try {
-            $data = YamlText::parse($text);
+            $data = YamlText::parse(Yaml11::toYaml12($text));
         } catch (ParseException $problem) {
             $doubled = YamlText::doubled($problem);
             if ($doubled !== null) {
@@ -53,17 +59,11 @@ final readonly class CardDocument
                 );
             }
 
-            return self::unread(
-                $name,
-                $text,
-                Finding::stop(
-                    'card.yaml_does_not_parse',
-                    "{$name} cannot be read.",
-                    'The whole file is ignored on the box, not only this line.',
-                    'Look at the indentation and the quotes here and one line above.',
-                    Place::file($name, YamlLines::trouble($text, $problem->getParsedLine())),
-                ),
-            );
+            return self::unreadable($name, $text, YamlLines::trouble($text, $problem->getParsedLine()));
+        }
+        if (is_array($data) && $data !== [] && array_is_list($data)) {
+            // cloud-init drops what is no map of keys.
+            return self::unreadable($name, $text, YamlLines::locate($text, [0]));
         }
         if (! is_array($data)) {
             return self::unread(
@@ -110,6 +110,21 @@ final readonly class CardDocument
         ) === 1
             ? $match[1]
             : '';
+    }
+
+    private static function unreadable(string $name, string $text, ?int $line): self
+    {
+        return self::unread(
+            $name,
+            $text,
+            Finding::stop(
+                'card.yaml_does_not_parse',
+                "{$name} cannot be read.",
+                'The whole file is ignored on the box, not only this line.',
+                'Look at the indentation, the colons and the quotes here and one line above.',
+                Place::file($name, $line),
+            ),
+        );
     }
 
     private static function unread(string $name, string $text, Finding $finding): self

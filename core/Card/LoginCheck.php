@@ -28,8 +28,11 @@ final class LoginCheck
         'useruser',
     ];
 
-    /** crypt(5): SHA-512 with 86 characters, SHA-256 with 43, yescrypt, bcrypt with 53. */
-    private const HASH = '~^\$(?:6\$(?:rounds=\d+\$)?[^$:\s]{0,16}\$[./0-9A-Za-z]{86}|5\$(?:rounds=\d+\$)?[^$:\s]{0,16}\$[./0-9A-Za-z]{43}|y\$[./0-9A-Za-z]+\$[./0-9A-Za-z]*\$[./0-9A-Za-z]+|2[aby]\$\d\d\$[./0-9A-Za-z]{53})$~D';
+    /** crypt(5): SHA-512 with 86 characters, SHA-256 with 43, yescrypt and its kin, scrypt, bcrypt with 53. */
+    private const HASH = '~^\$(?:6\$(?:rounds=\d+\$)?[^$:\s]{0,16}\$[./0-9A-Za-z]{86}|5\$(?:rounds=\d+\$)?[^$:\s]{0,16}\$[./0-9A-Za-z]{43}|g?y\$[./0-9A-Za-z]+\$[./0-9A-Za-z]*\$[./0-9A-Za-z]+|7\$[./0-9A-Za-z]{11,}\$[./0-9A-Za-z]{43}|2[aby]\$\d\d\$[./0-9A-Za-z]{53})$~D';
+
+    /** crypt(5), md5crypt: still taken, and not fit for new passwords. */
+    private const OLD_HASH = '~^\$1\$[^$:\s]{0,8}\$[./0-9A-Za-z]{22}$~D';
 
     private const HASHES_TRIED = 6;
 
@@ -126,6 +129,15 @@ final class LoginCheck
     public static function hashFindings(mixed $hash, Place $place): Findings
     {
         return match (true) {
+            is_string($hash) && preg_match(self::OLD_HASH, $hash) === 1 => Findings::of(
+                Finding::warn(
+                    'card.password_hash_old',
+                    'This password is hashed in an old way (MD5).',
+                    'It works, and whoever finds the card tries millions of passwords a second.',
+                    'Make the hash anew with openssl passwd -6.',
+                    $place,
+                ),
+            ),
             ! is_string($hash) || preg_match(self::HASH, $hash) !== 1 => Findings::of(
                 Finding::stop(
                     'card.password_not_hashed',

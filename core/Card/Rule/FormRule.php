@@ -6,13 +6,19 @@ namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
+use Burrow\Card\UserDataKind;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
 
-/** What a desktop editor does to a file without showing it. */
+/**
+ * What a desktop editor does to a file without showing it. YAML takes both line ends, and a mark at the very front
+ * (YAML 1.1, sections 4.2 and 5.4); cloud-init looks at the first characters of user-data before that.
+ */
 final class FormRule implements CardRule
 {
+    private const YAML = ['user-data', 'meta-data', 'network-config'];
+
     public function lint(CardFolder $folder, CardContext $context): Findings
     {
         $findings = Findings::of();
@@ -28,28 +34,46 @@ final class FormRule implements CardRule
     private function form(string $name, string $text): Findings
     {
         $findings = Findings::of();
+        $isSettings = in_array($name, self::YAML, true) && UserDataKind::of($text) !== UserDataKind::Script;
         if (str_starts_with($text, "\xEF\xBB\xBF")) {
             $findings = $findings->and([
-                Finding::stop(
-                    'card.bom',
-                    "{$name} begins with an invisible mark (BOM).",
-                    'The first line is then not what it seems, and the file is ignored.',
-                    'Save it as UTF-8 without BOM.',
-                    Place::file($name, 1),
-                ),
+                $isSettings && $name !== 'user-data'
+                    ? Finding::note(
+                        'card.bom',
+                        "{$name} begins with an invisible mark (BOM).",
+                        'YAML takes it here; before user-data the whole file would be ignored.',
+                        'Save it as UTF-8 without BOM.',
+                        Place::file($name, 1),
+                    )
+                    : Finding::stop(
+                        'card.bom',
+                        "{$name} begins with an invisible mark (BOM).",
+                        'The first line is then not what it seems, and the file is ignored.',
+                        'Save it as UTF-8 without BOM.',
+                        Place::file($name, 1),
+                    ),
             ]);
         }
         $at = strpos($text, "\r\n");
         if ($at !== false) {
             $line = 1 + substr_count($text, "\n", 0, $at);
+            $place = Place::file($name, $line, $at - (int) strrpos(substr("\n".$text, 0, $at + 1), "\n") + 1);
             $findings = $findings->and([
-                Finding::warn(
-                    'card.crlf',
-                    "{$name} has line ends of another desk system (CRLF).",
-                    'Some readers take the extra character for part of the value.',
-                    'Save it with LF line ends.',
-                    Place::file($name, $line, $at - (int) strrpos(substr("\n".$text, 0, $at + 1), "\n") + 1),
-                ),
+                $isSettings
+                    ? Finding::note(
+                        'card.crlf',
+                        "{$name} has line ends of another desk system (CRLF).",
+                        'YAML takes them; the files beside it do not, and the same editor made them.',
+                        'Save it with LF line ends.',
+                        $place,
+                    )
+                    : Finding::warn(
+                        'card.crlf',
+                        "{$name} has line ends of another desk system (CRLF).",
+                        'Some readers take the extra character for part of the value.',
+                        'Save it with LF line ends.',
+                        $place,
+                    ),
             ]);
         }
 

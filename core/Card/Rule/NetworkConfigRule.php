@@ -7,6 +7,7 @@ namespace Burrow\Card\Rule;
 use Burrow\Card\CardContext;
 use Burrow\Card\CardDocument;
 use Burrow\Card\CardFolder;
+use Burrow\Card\NetworkLink;
 use Burrow\Card\PlainScalar;
 use Burrow\Card\WifiCheck;
 use Burrow\Card\WifiSecurity;
@@ -16,11 +17,14 @@ use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
 
-/** `network-config` version 2: is it read at all, is there a link, does it get an address and which, does the radio find its network. */
+/** `network-config`, versions 1 and 2: is it read at all, is there a link, does it get an address and which, does the radio find its network. */
 final class NetworkConfigRule implements CardRule
 {
     /** What netplan 0.106 knows. */
     private const KEY_MANAGEMENT = ['none', 'psk', 'eap', '802.1x'];
+
+    /** Networks with a login of its own: the password may have any length, and no key can be made of it. */
+    private const LOGIN = ['eap', '802.1x'];
 
     public function lint(CardFolder $folder, CardContext $context): Findings
     {
@@ -34,7 +38,10 @@ final class NetworkConfigRule implements CardRule
         $wrapped = is_array($document->data['network'] ?? null);
         $data = $wrapped ? $document->data['network'] : $document->data;
         $root = $wrapped ? ['network'] : [];
-        if (($data['version'] ?? null) !== 2) {
+        if (($data['config'] ?? null) === 'disabled') {
+            return Findings::of();
+        }
+        if (! in_array($data['version'] ?? null, [1, 2], true)) {
             return Findings::of(
                 Finding::stop(
                     'card.network_version',
@@ -45,22 +52,9 @@ final class NetworkConfigRule implements CardRule
                 ),
             );
         }
-        $zone = CardDocument::read('user-data', $folder->text('user-data'))->data['timezone'] ?? '';
-        $findings = Findings::of();
-        $links = 0;
-        foreach (['ethernets', 'wifis'] as $kind) {
-            foreach (is_array($data[$kind] ?? null) ? $data[$kind] : [] as $name => $link) {
-                $links++;
-                $findings = $findings->and($this->link($document, [...$root, $kind, $name], $link, $context));
-                if ($kind === 'wifis' && is_array($link)) {
-                    $findings = $findings->and($this->radio($document, [...$root, $kind, $name], $link, is_string($zone) ? $zone : '', $context));
-                }
-            }
-        }
-
-        return $links > 0
-            ? $findings
-            : Findings::of(
+        $links = $data['version'] === 1 ? NetworkLink::ofVersion1($data, $root) : NetworkLink::ofVersion2($data, $root);
+        if ($links === []) {
+            return Findings::of(
                 Finding::stop(
                     'card.no_links',
                     'network-config names no link.',
@@ -69,27 +63,59 @@ final class NetworkConfigRule implements CardRule
                     Place::file('network-config', 1),
                 ),
             );
+        }
+        $zone = CardDocument::read('user-data', $folder->text('user-data'))->data['timezone'] ?? '';
+        $findings = $this->addressless($document, $links);
+        foreach ($links as $link) {
+            $findings = $findings->and($this->addresses($document, $link, $context));
+            if ($link->isRadio) {
+                $findings = $findings->and($this->radio($document, $link->path, $link->settings, is_string($zone) ? $zone : '', $context));
+            }
+        }
+
+        return $findings;
     }
 
-    /** @param  list<int|string>  $path */
-    private function link(CardDocument $document, array $path, mixed $link, CardContext $context): Findings
+    /**
+     * A box is silent when no link of it gets an address; one link without is most often meant so when another has one.
+     *
+     * @param  non-empty-list<NetworkLink>  $links
+     */
+    private function addressless(CardDocument $document, array $links): Findings
     {
-        $name = (string) end($path);
-        $addresses = is_array($link) && is_array($link['addresses'] ?? null) ? array_values($link['addresses']) : [];
-        if (! is_array($link) || (($link['dhcp4'] ?? false) !== true && $addresses === [])) {
+        if (array_filter($links, fn (NetworkLink $link): bool => $link->getsAddress()) !== []) {
+            $radios = array_filter($links, fn (NetworkLink $link): bool => $link->isRadio && ! $link->getsAddress());
+
             return Findings::of(
-                Finding::stop(
-                    'card.link_without_address',
-                    "The link “{$name}” gets no address.",
-                    'It asks the router for none and has none of its own.',
-                    'Add “dhcp4: true”.',
-                    $document->place($path),
+                ...array_map(
+                    fn (NetworkLink $link): Finding => Finding::warn(
+                        'card.link_without_address',
+                        "The radio “{$link->name}” gets no address.",
+                        'It joins its network and stays silent there.',
+                        'Add “dhcp4: true”.',
+                        $document->place($link->path),
+                    ),
+                    array_values($radios),
                 ),
             );
         }
+
+        return Findings::of(
+            Finding::stop(
+                'card.link_without_address',
+                "The link “{$links[0]->name}” gets no address.",
+                'It asks the router for none and has none of its own.',
+                'Add “dhcp4: true”.',
+                $document->place($links[0]->path),
+            ),
+        );
+    }
+
+    private function addresses(CardDocument $document, NetworkLink $link, CardContext $context): Findings
+    {
         $findings = Findings::of();
-        $place = $document->place([...$path, 'addresses']);
-        foreach ($addresses as $text) {
+        foreach ($link->addresses as [$text, $path]) {
+            $place = $document->place($path);
             [$host, $length] = [...explode('/', is_string($text) ? $text : '', 2), ''];
             $address = Ipv4::tryParse($host);
             if ($address === null || ! is_numeric($length) || (int) $length < 1 || (int) $length > 32) {
@@ -111,7 +137,7 @@ final class NetworkConfigRule implements CardRule
             $findings = $findings->and(
                 (new AddressJudge($context))->judge(
                     $address,
-                    $this->gateway($link),
+                    $link->gateway,
                     Prefix::tryParse(long2ip($address->number & $mask)."/{$length}"),
                     $place,
                 ),
@@ -119,18 +145,6 @@ final class NetworkConfigRule implements CardRule
         }
 
         return $findings;
-    }
-
-    /** @param  array<mixed>  $link */
-    private function gateway(array $link): ?Ipv4
-    {
-        foreach (is_array($link['routes'] ?? null) ? $link['routes'] : [] as $route) {
-            if (is_array($route) && in_array($route['to'] ?? null, ['default', '0.0.0.0/0'], true) && is_string($route['via'] ?? null)) {
-                return Ipv4::tryParse($route['via']);
-            }
-        }
-
-        return is_string($link['gateway4'] ?? null) ? Ipv4::tryParse($link['gateway4']) : null;
     }
 
     /**
@@ -214,6 +228,9 @@ final class NetworkConfigRule implements CardRule
                     $document->place([...$path, 'auth', 'key-management']),
                 ),
             );
+        }
+        if (in_array($kind, self::LOGIN, true)) {
+            return Findings::of();
         }
         $judged = WifiCheck::passphrase($secret, WifiSecurity::Wpa2, $place);
 

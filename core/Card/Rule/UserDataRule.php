@@ -7,8 +7,13 @@ namespace Burrow\Card\Rule;
 use Burrow\Card\CardContext;
 use Burrow\Card\CardDocument;
 use Burrow\Card\CardFolder;
+use Burrow\Card\CloudAccount;
+use Burrow\Card\CloudAccounts;
+use Burrow\Card\CloudKeys;
+use Burrow\Card\CloudPassword;
 use Burrow\Card\LoginCheck;
 use Burrow\Card\PlainScalar;
+use Burrow\Card\UserDataKind;
 use Burrow\Net\Hostname;
 use Burrow\Net\TimeZone;
 use Burrow\Sheet\Finding;
@@ -18,57 +23,14 @@ use Burrow\Sheet\Place;
 /** The checks of `user-data`: is it read at all, can somebody log in, is remote login on, is the name one. */
 final class UserDataRule implements CardRule
 {
-    /** Top-level keys of cloud-init's modules that make sense on a card. */
-    private const KEYS = [
-        'apt',
-        'bootcmd',
-        'chpasswd',
-        'disable_root',
-        'disk_setup',
-        'final_message',
-        'fqdn',
-        'fs_setup',
-        'groups',
-        'growpart',
-        'hostname',
-        'keyboard',
-        'locale',
-        'manage_etc_hosts',
-        'mounts',
-        'ntp',
-        'output',
-        'package_reboot_if_required',
-        'package_update',
-        'package_upgrade',
-        'packages',
-        'password',
-        'phone_home',
-        'power_state',
-        'prefer_fqdn_over_hostname',
-        'preserve_hostname',
-        'resize_rootfs',
-        'runcmd',
-        'ssh',
-        'ssh_authorized_keys',
-        'ssh_deletekeys',
-        'ssh_genkeytypes',
-        'ssh_keys',
-        'ssh_pwauth',
-        'swap',
-        'timezone',
-        'user',
-        'users',
-        'write_files',
-    ];
-
     public function lint(CardFolder $folder, CardContext $context): Findings
     {
         if (! $folder->has('user-data')) {
             return Findings::of();
         }
         $text = $folder->text('user-data');
-        $firstLine = strtok(str_replace("\r", '', (string) preg_replace('/^\xEF\xBB\xBF/', '', $text)), "\n");
-        if ($firstLine === false || rtrim($firstLine) !== '#cloud-config') {
+        $kind = UserDataKind::of($text);
+        if ($kind === null) {
             return Findings::of(
                 Finding::stop(
                     'card.no_cloud_config_line',
@@ -79,13 +41,24 @@ final class UserDataRule implements CardRule
                 ),
             );
         }
+        if ($kind !== UserDataKind::Settings) {
+            return Findings::of(
+                Finding::note(
+                    'card.user_data_of_another_kind',
+                    "This user-data is {$kind->label()}.",
+                    'cloud-init takes it; what comes of it on the box cannot be told from here.',
+                    'Settings begin with “#cloud-config”.',
+                    Place::file('user-data', 1),
+                ),
+            );
+        }
         $document = CardDocument::read('user-data', $text);
         if ($document->data === null) {
             return $document->findings;
         }
 
         return $this->keys($document, $document->data)
-            ->and($this->name($document, $document->data, $context))
+            ->and($this->name($document, $document->data, $folder, $context))
             ->and($this->timeZone($document, $document->data))
             ->and($this->logins($document, $document->data))
             ->and($this->remoteLogin($document->data));
@@ -94,41 +67,51 @@ final class UserDataRule implements CardRule
     /** @param  array<mixed>  $data */
     private function keys(CardDocument $document, array $data): Findings
     {
-        $findings = Findings::of();
-        foreach (array_keys($data) as $key) {
-            if (! in_array($key, self::KEYS, true)) {
-                $findings = $findings->and([
-                    Finding::warn(
-                        'card.unknown_key',
-                        "“{$key}” means nothing to cloud-init at this place.",
-                        'It is passed over without a word.',
-                        $this->nearest((string) $key),
-                        $document->place([$key]),
-                    ),
-                ]);
+        $findings = array_map(
+            fn (int|string $key): Finding => $this->unknown($document, [$key], CloudKeys::top()),
+            array_values(array_diff(array_keys($data), CloudKeys::top())),
+        );
+        foreach (is_array($data['users'] ?? null) ? $data['users'] : [] as $index => $user) {
+            foreach (is_array($user) ? array_keys($user) : [] as $key) {
+                if (! in_array(str_replace('-', '_', (string) $key), CloudKeys::ofAnAccount(), true)) {
+                    $findings[] = $this->unknown($document, ['users', $index, $key], CloudKeys::ofAnAccount());
+                }
             }
         }
 
-        return $findings;
+        return Findings::of(...$findings);
     }
 
-    private function nearest(string $key): string
+    /**
+     * @param  non-empty-list<int|string>  $path
+     * @param  list<string>  $known
+     */
+    private function unknown(CardDocument $document, array $path, array $known): Finding
     {
-        $best = '';
-        foreach (self::KEYS as $known) {
-            if (levenshtein(substr($key, 0, 60), $known) <= 2) {
-                $best = $known;
-            }
-        }
+        $key = (string) $path[count($path) - 1];
+        $meant = CloudKeys::nearest($key, $known);
+        $place = match (true) {
+            count($path) > 1 && in_array($key, CloudKeys::top(), true) => 'It is a key of the whole file: begin it at the margin.',
+            count($path) === 1 && in_array($key, CloudKeys::ofAnAccount(), true) => 'It is a key of an account: put it under users.',
+            default => 'It may belong under another key; look at the indentation.',
+        };
 
-        return $best === '' ? 'It may belong under another key; look at the indentation.' : "Perhaps “{$best}” was meant.";
+        return Finding::warn(
+            'card.unknown_key',
+            "“{$key}” means nothing to cloud-init at this place.",
+            'It is passed over without a word.',
+            $meant === null ? $place : "Perhaps “{$meant}” was meant.",
+            $document->place($path),
+        );
     }
 
     /** @param  array<mixed>  $data */
-    private function name(CardDocument $document, array $data, CardContext $context): Findings
+    private function name(CardDocument $document, array $data, CardFolder $folder, CardContext $context): Findings
     {
         if (! array_key_exists('hostname', $data)) {
-            return Findings::of(
+            $named = isset($data['fqdn']) || isset(CardDocument::read('meta-data', $folder->text('meta-data'))->data['local-hostname']);
+
+            return $named ? Findings::of() : Findings::of(
                 Finding::warn(
                     'card.no_hostname',
                     'user-data gives the box no name.',
@@ -187,101 +170,109 @@ final class UserDataRule implements CardRule
     private function logins(CardDocument $document, array $data): Findings
     {
         $findings = Findings::of();
-        $users = is_array($data['users'] ?? null) ? $data['users'] : [];
-        $someone = isset($data['ssh_authorized_keys']) || isset($data['password']) || isset($data['chpasswd']);
-        foreach ($users as $index => $user) {
-            if (! is_array($user)) {
-                continue;
+        $byKey = $byPassword = false;
+        $accounts = CloudAccounts::of($data);
+        if (array_filter($accounts, fn (CloudAccount $account): bool => $account->standard) === []) {
+            $findings = $this->forNobody($document, $data);
+        }
+        foreach ($accounts as $account) {
+            $byKey = $byKey || $account->imports;
+            $byPassword = $byPassword || $account->hasPassword();
+            foreach ($account->keys as [$key, $path]) {
+                $decodes = is_string($key) && ! LoginCheck::keyFindings($key)->blocks();
+                $byKey = $byKey || $decodes;
+                $findings = $decodes ? $findings : $findings->and([$this->badKey($document->place($path))]);
             }
-            foreach (is_array($user['ssh_authorized_keys'] ?? null) ? array_values($user['ssh_authorized_keys']) : [] as $number => $key) {
-                $bad = ! is_string($key) || LoginCheck::keyFindings($key)->blocks();
-                if ($bad) {
-                    $findings = $findings->and([
-                        Finding::stop(
-                            'card.key_does_not_decode',
-                            'A public key in user-data does not decode.',
-                            'The box would refuse that login without a word.',
-                            'Paste the whole line of the .pub file again, in quotes.',
-                            $document->place(['users', (int) $index, 'ssh_authorized_keys', $number]),
-                        ),
-                    ]);
-                } else {
-                    $someone = true;
-                }
-            }
-            foreach (['passwd', 'hashed_passwd'] as $field) {
-                if (isset($user[$field])) {
-                    $someone = $someone || ($user['lock_passwd'] ?? true) === false;
-                    $findings = $findings->and(LoginCheck::hashFindings($user[$field], $document->place(['users', (int) $index, $field])));
-                }
-            }
-            if (isset($user['plain_text_passwd'])) {
-                $someone = $someone || ($user['lock_passwd'] ?? true) === false;
-                $weak = is_string($user['plain_text_passwd']) ? LoginCheck::passwordFindings($user['plain_text_passwd']) : Findings::of();
-                $findings = $findings->and(
-                    array_map(
-                        fn (Finding $finding): Finding => $finding->at($document->place(['users', (int) $index, 'plain_text_passwd'])),
-                        $weak->list,
-                    ),
-                );
-                $findings = $findings->and([
-                    Finding::warn(
-                        'card.password_in_clear',
-                        'A password stands in user-data as it is typed.',
-                        'Whoever finds the card can read it.',
-                        'Put its hash there as hashed_passwd.',
-                        $document->place(['users', (int) $index, 'plain_text_passwd']),
-                    ),
-                ]);
+            foreach ($account->passwords as $password) {
+                $findings = $findings->and($this->password($password, $document->place($password->path)));
             }
         }
+        $place = Place::file('user-data', isset($data['users']) ? $document->place(['users'])->line : 1);
 
-        foreach ($this->clearPasswords($data) as [$password, $path]) {
-            $place = $document->place($path);
-            $findings = $findings
-                ->and(array_map(fn (Finding $finding): Finding => $finding->at($place), LoginCheck::passwordFindings($password)->list))
-                ->and([
-                    Finding::warn(
-                        'card.password_in_clear',
-                        'A password stands in user-data as it is typed.',
-                        'Whoever finds the card can read it.',
-                        'Put its hash there instead.',
-                        $place,
-                    ),
-                ]);
-        }
-
-        return $someone
-            ? $findings
-            : $findings->and([
+        return match (true) {
+            $byKey || ($byPassword && ! $this->refusesPasswords($data)) => $findings,
+            $byPassword => $findings->and([
+                Finding::stop(
+                    'card.passwords_refused',
+                    'Remote login takes no passwords here, and there is no key.',
+                    'ssh_pwauth is off: the password works at a screen with a keyboard only.',
+                    'Add a public key, or set ssh_pwauth: true.',
+                    $document->place(['ssh_pwauth']),
+                ),
+            ]),
+            default => $findings->and([
                 Finding::stop(
                     'card.nobody_can_log_in',
                     'No account in user-data could log in.',
                     'There is no key, and no password that is not locked.',
                     'Add a public key, or hashed_passwd with lock_passwd: false.',
-                    Place::file('user-data', isset($data['users']) ? $document->place(['users'])->line : 1),
+                    $place,
                 ),
-            ]);
+            ]),
+        };
     }
 
     /**
+     * What stands at the margin goes to the image's own account, and `users` leaves that out here.
+     *
      * @param  array<mixed>  $data
-     * @return list<array{string, list<int|string>}> password and where it stands
      */
-    private function clearPasswords(array $data): array
+    private function forNobody(CardDocument $document, array $data): Findings
     {
-        $found = [];
-        if (is_string($data['password'] ?? null) && ! str_starts_with($data['password'], '$')) {
-            $found[] = [$data['password'], ['password']];
-        }
-        $users = is_array($data['chpasswd'] ?? null) && is_array($data['chpasswd']['users'] ?? null) ? $data['chpasswd']['users'] : [];
-        foreach (array_values($users) as $index => $user) {
-            if (is_array($user) && is_string($user['password'] ?? null) && ($user['type'] ?? '') === 'text') {
-                $found[] = [$user['password'], ['chpasswd', 'users', $index, 'password']];
-            }
+        $findings = Findings::of();
+        foreach (array_intersect(['ssh_authorized_keys', 'password'], array_keys($data)) as $key) {
+            $findings = $findings->and([
+                Finding::warn(
+                    'card.login_for_nobody',
+                    "“{$key}” at the margin is for the image's own account.",
+                    'users leaves that account out, so this goes to nobody.',
+                    'Put it under the account it is for, or add “- default” to users.',
+                    $document->place([$key]),
+                ),
+            ]);
         }
 
-        return $found;
+        return is_string($data['password'] ?? null)
+            ? $findings->and($this->password(new CloudPassword($data['password'], str_starts_with($data['password'], '$'), ['password']), $document->place(['password'])))
+            : $findings;
+    }
+
+    /** @param  array<mixed>  $data */
+    private function refusesPasswords(array $data): bool
+    {
+        $says = $data['ssh_pwauth'] ?? null;
+
+        return $says === false || (is_string($says) && in_array(strtolower($says), ['off', 'no', 'false', '0'], true));
+    }
+
+    private function badKey(Place $place): Finding
+    {
+        return Finding::stop(
+            'card.key_does_not_decode',
+            'A public key in user-data does not decode.',
+            'The box would refuse that login without a word.',
+            'Paste the whole line of the .pub file again, in quotes.',
+            $place,
+        );
+    }
+
+    private function password(CloudPassword $password, Place $place): Findings
+    {
+        if ($password->hashed || ! is_string($password->value)) {
+            return $password->hashed ? LoginCheck::hashFindings($password->value, $place) : Findings::of();
+        }
+
+        return Findings::of(
+            ...array_map(fn (Finding $finding): Finding => $finding->at($place), LoginCheck::passwordFindings($password->value)->list),
+        )->and([
+            Finding::warn(
+                'card.password_in_clear',
+                'A password stands in user-data as it is typed.',
+                'Whoever finds the card can read it.',
+                'Put its hash there instead: hashed_passwd, or chpasswd with type: hash.',
+                $place,
+            ),
+        ]);
     }
 
     /** @param  array<mixed>  $data */

@@ -27,7 +27,7 @@ final class WpaSupplicantRule implements CardRule
         $networks = 0;
         $block = null;
         foreach ($folder->lines(self::FILE) as $index => $raw) {
-            $line = trim($raw);
+            $line = trim(self::withoutComment($raw));
             $place = Place::file(self::FILE, $index + 1, 1 + strlen($raw) - strlen(ltrim($raw)));
             if ($line === '' || $line[0] === '#') {
                 continue;
@@ -166,6 +166,16 @@ final class WpaSupplicantRule implements CardRule
                     $place,
                 ),
             ];
+    }
+
+    /** A “#” after the last quote of a line begins a comment (wpa_config_get_line in wpa_supplicant's config_file.c). */
+    private static function withoutComment(string $line): string
+    {
+        $quote = strpos($line, '"');
+        $from = $quote === false ? 0 : (int) strrpos($line, '"');
+        $mark = strpos($line, '#', $from === $quote ? 0 : $from);
+
+        return $mark === false ? $line : substr($line, 0, $mark);
     }
 
     /** Text in quotes, or hexadecimal digits as bytes; null for anything else. */
