@@ -8,6 +8,7 @@ use Burrow\Card\CardDocument;
 use Burrow\Card\CloudAccount;
 use Burrow\Card\CloudAccounts;
 use Burrow\Card\CloudKeys;
+use Burrow\Card\NetworkLink;
 use Burrow\Card\UserDataKind;
 use Burrow\Intake\Yaml11;
 use Symfony\Component\Yaml\Yaml;
@@ -186,4 +187,26 @@ test('who can log in is who can log in on the box', function (): void {
     }
     // All of them, nobody and everybody, did come up.
     expect(count($agreed))->toBeGreaterThan(6);
+});
+
+test('the links of network-config, and which get an address, in either version', function (): void {
+    $texts = [
+        "version: 2\nethernets:\n  eth0: {dhcp4: yes}\n  eth1: {dhcp4: no}\n",
+        "version: 2\nethernets:\n  eth0: {addresses: [172.22.8.20/24], gateway4: 172.22.8.1}\nvlans:\n  eth0.7: {id: 7, link: eth0, dhcp4: on}\n",
+        "network:\n  version: 2\n  ethernets:\n    eth0: {dhcp4: false}\n  bridges:\n    br0: {interfaces: [eth0], dhcp6: true}\n",
+        "version: 2\nethernets:\n  eth0: {}\n  eth1: {}\nbonds:\n  bond0: {interfaces: [eth0, eth1], addresses: [172.22.8.21/24]}\n",
+        "version: 1\nconfig:\n  - type: physical\n    name: eth0\n    subnets: [{type: dhcp}]\n  - {type: physical, name: eth1}\n",
+        "version: 1\nconfig:\n  - type: physical\n    name: eth0\n    subnets:\n      - {type: static, address: 172.22.8.20, netmask: 255.255.255.0, gateway: 172.22.8.1}\n  - {type: nameserver, address: 172.22.8.1}\n",
+        "version: 1\nconfig:\n  - {type: physical, name: eth0}\n  - type: vlan\n    name: eth0.7\n    vlan_link: eth0\n    vlan_id: 7\n    subnets: [{type: dhcp6}]\n",
+        "network:\n  version: 1\n  config:\n    - {type: physical, name: eth0, subnets: [{type: manual}]}\n    - type: bridge\n      name: br0\n      bridge_interfaces: [eth0]\n      subnets: [{type: static, address: 172.22.8.20/24}]\n",
+    ];
+    foreach (python(__DIR__.'/readers/network_state.py', $texts) as $i => $really) {
+        $data = CardDocument::read('network-config', $texts[$i])->data;
+        $data = $data['network'] ?? $data;
+        $links = $data['version'] === 1 ? NetworkLink::ofVersion1($data, []) : NetworkLink::ofVersion2($data, []);
+        $ours = array_combine(array_column($links, 'name'), array_map(fn (NetworkLink $link): bool => $link->getsAddress(), $links));
+        ksort($ours);
+        ksort($really);
+        expect([$texts[$i], $ours])->toBe([$texts[$i], $really]);
+    }
 });
