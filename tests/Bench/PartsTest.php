@@ -60,7 +60,8 @@ test('first boot passes over what it cannot read', function (array $files, strin
     'no meta-data' => [['user-data' => "#cloud-config\nhostname: wren\n"], 'board', null, false, true],
     'a marker file' => [['ssh' => ''], 'board', null, true, true],
     'a name and nobody' => [['meta-data' => 'a: b', 'user-data' => "#cloud-config\nhostname: wren\n"], 'wren', null, false, true],
-    'a name that is none' => [['meta-data' => 'a: b', 'user-data' => "#cloud-config\nhostname: wren.local\n"], 'board', null, false, true],
+    'a name with a domain' => [['meta-data' => 'a: b', 'user-data' => "#cloud-config\nhostname: wren.local\n"], 'wren', null, false, true],
+    'a name that is none' => [['meta-data' => 'a: b', 'user-data' => "#cloud-config\nhostname: wren_\n"], 'board', null, false, true],
     'a locked password' => [
         ['meta-data' => 'a: b', 'user-data' => "#cloud-config\nusers: [{name: warden, hashed_passwd: \"\$6\$a\"}]\n"],
         'board',

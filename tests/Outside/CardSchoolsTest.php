@@ -296,13 +296,14 @@ test('netplan takes every right network-config of the corpus', function (): void
     $checked = 0;
     foreach (glob('tests/Core/cards/right/*.yaml') ?: [] as $file) {
         $text = Yaml::parseFile($file)['files']['network-config'] ?? null;
-        if ($text !== null) {
+        // Version 1 and “disabled” are for cloud-init alone; it hands neither on.
+        if ($text !== null && preg_match('/^\s*version: 2$/m', $text) === 1) {
             expect([basename($file) => netplan($text)['exit']])->toBe([basename($file) => 0]);
             $checked++;
         }
     }
     expect($checked)->toBeGreaterThan(20);
-    foreach (['static-no-length', 'wifi-long-passphrase', 'network-version-1'] as $broken) {
+    foreach (['static-no-length', 'wifi-long-passphrase', 'wifi-short-passphrase'] as $broken) {
         expect([$broken => netplan(Yaml::parseFile("tests/Core/cards/broken/{$broken}.yaml")['files']['network-config'])['exit']])->not->toBe([
             $broken => 0,
         ]);

@@ -84,7 +84,7 @@ test('what a settings file is called unreadable, the box\'s own reader refuses, 
         $refused += $readable[$i] === null ? 1 : 0;
         $missed += $readable[$i] === null && ! $called && $codes === [] ? 1 : 0;
         // A text that is no map of keys is as good as none.
-        if ($called && is_array($readable[$i])) {
+        if ($called && is_array($readable[$i]) && ! array_is_list($readable[$i])) {
             $falsely[] = $text;
         }
     }

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Card\Rule;
+
+use Burrow\Card\CardDocument;
+use Burrow\Card\CloudAccount;
+use Burrow\Card\CloudAccounts;
+use Burrow\Card\CloudPassword;
+use Burrow\Card\LoginCheck;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Place;
+
+/** Whether somebody can log in over the network after a cloud-config was read, and what its keys and passwords are worth. */
+final readonly class LoginsJudge
+{
+    public function __construct(private CardDocument $document)
+    {
+    }
+
+    /** @param  array<mixed>  $data */
+    public function judge(array $data): Findings
+    {
+        $findings = Findings::of();
+        $byKey = $byPassword = false;
+        $accounts = CloudAccounts::of($data);
+        if (array_filter($accounts, fn (CloudAccount $account): bool => $account->standard) === []) {
+            $findings = $this->forNobody($data);
+        }
+        foreach ($accounts as $account) {
+            $byKey = $byKey || $account->imports;
+            $byPassword = $byPassword || $account->hasPassword();
+            foreach ($account->keys as [$key, $path]) {
+                $decodes = is_string($key) && ! LoginCheck::keyFindings($key)->blocks();
+                $byKey = $byKey || $decodes;
+                $findings = $decodes ? $findings : $findings->and([$this->badKey($this->document->place($path))]);
+            }
+            foreach ($account->passwords as $password) {
+                $findings = $findings->and($this->password($password, $this->document->place($password->path)));
+            }
+        }
+        $place = Place::file('user-data', isset($data['users']) ? $this->document->place(['users'])->line : 1);
+
+        return match (true) {
+            $byKey || ($byPassword && ! $this->refusesPasswords($data)) => $findings,
+            $byPassword => $findings->and([
+                Finding::stop(
+                    'card.passwords_refused',
+                    'Remote login takes no passwords here, and there is no key.',
+                    'ssh_pwauth is off: the password works at a screen with a keyboard only.',
+                    'Add a public key, or set ssh_pwauth: true.',
+                    $this->document->place(['ssh_pwauth']),
+                ),
+            ]),
+            default => $findings->and([
+                Finding::stop(
+                    'card.nobody_can_log_in',
+                    'No account in user-data could log in.',
+                    'There is no key, and no password that is not locked.',
+                    'Add a public key, or hashed_passwd with lock_passwd: false.',
+                    $place,
+                ),
+            ]),
+        };
+    }
+
+    /**
+     * What stands at the margin goes to the image's own account, and `users` leaves that out here.
+     *
+     * @param  array<mixed>  $data
+     */
+    private function forNobody(array $data): Findings
+    {
+        $findings = Findings::of();
+        foreach (array_intersect(['ssh_authorized_keys', 'password'], array_keys($data)) as $key) {
+            $findings = $findings->and([
+                Finding::warn(
+                    'card.login_for_nobody',
+                    "“{$key}” at the margin is for the image's own account.",
+                    'users leaves that account out, so this goes to nobody.',
+                    'Put it under the account it is for, or add “- default” to users.',
+                    $this->document->place([$key]),
+                ),
+            ]);
+        }
+
+        return is_string($data['password'] ?? null)
+            ? $findings->and($this->password(new CloudPassword($data['password'], str_starts_with($data['password'], '$'), ['password']), $this->document->place(['password'])))
+            : $findings;
+    }
+
+    /** @param  array<mixed>  $data */
+    private function refusesPasswords(array $data): bool
+    {
+        $says = $data['ssh_pwauth'] ?? null;
+
+        return $says === false || (is_string($says) && in_array(strtolower($says), ['off', 'no', 'false', '0'], true));
+    }
+
+    private function badKey(Place $place): Finding
+    {
+        return Finding::stop(
+            'card.key_does_not_decode',
+            'A public key in user-data does not decode.',
+            'The box would refuse that login without a word.',
+            'Paste the whole line of the .pub file again, in quotes.',
+            $place,
+        );
+    }
+
+    private function password(CloudPassword $password, Place $place): Findings
+    {
+        if ($password->hashed || ! is_string($password->value)) {
+            return $password->hashed ? LoginCheck::hashFindings($password->value, $place) : Findings::of();
+        }
+
+        return Findings::of(
+            ...array_map(fn (Finding $finding): Finding => $finding->at($place), LoginCheck::passwordFindings($password->value)->list),
+        )->and([
+            Finding::warn(
+                'card.password_in_clear',
+                'A password stands in user-data as it is typed.',
+                'Whoever finds the card can read it.',
+                'Put its hash there instead: hashed_passwd, or chpasswd with type: hash.',
+                $place,
+            ),
+        ]);
+    }
+}
