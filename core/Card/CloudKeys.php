@@ -30,34 +30,14 @@ final class CloudKeys
         ssh_redirect_user sudo system uid
         KEYS;
 
-    /** @return list<string> */
-    public static function top(): array
+    public static function top(): KnownWords
     {
-        return self::words(self::TOP);
+        return KnownWords::of(self::TOP);
     }
 
-    /** @return list<string> of an entry under `users` */
-    public static function ofAnAccount(): array
+    /** Of an entry under `users`. */
+    public static function ofAnAccount(): KnownWords
     {
-        return self::words(self::OF_AN_ACCOUNT);
-    }
-
-    /**
-     * The known key that a mistyped one is most like, at most two letters away.
-     *
-     * @param  list<string>  $known
-     */
-    public static function nearest(string $key, array $known): ?string
-    {
-        $apart = array_combine($known, array_map(fn (string $one): int => levenshtein(substr($key, 0, 60), $one), $known));
-        asort($apart);
-
-        return reset($apart) <= 2 ? key($apart) : null;
-    }
-
-    /** @return list<string> */
-    private static function words(string $text): array
-    {
-        return preg_split('/\s+/', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        return KnownWords::of(self::OF_AN_ACCOUNT);
     }
 }

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Bench\FirstBoot as BenchBoot;
+use Bench\Supplicant;
 use Burrow\Board\DeskSystem;
 use Burrow\Card\BootFilesWriter;
 use Burrow\Card\CardContext;
@@ -21,6 +22,7 @@ use Burrow\Card\Sha512Crypt;
 use Burrow\Card\StaticAddress;
 use Burrow\Card\WifiNetwork;
 use Burrow\Card\WifiSecurity;
+use Burrow\Card\WpaFields;
 use Burrow\Card\WriteCommands;
 use Burrow\Intake\BlockDevice;
 use Burrow\Net\Hostname;
@@ -281,6 +283,7 @@ test('our rules for wpa_supplicant.conf agree with wpa_supplicant itself', funct
         $refused =
             array_intersect($codes, [
                 'card.wpa_does_not_parse',
+                'card.wpa_unknown_field',
                 'card.wpa_blanks',
                 'card.ssid_unquoted',
                 'card.psk_form',
@@ -290,6 +293,25 @@ test('our rules for wpa_supplicant.conf agree with wpa_supplicant itself', funct
         $checked++;
     }
     expect($checked)->toBeGreaterThan(12);
+});
+
+test('every field of our lists is one that wpa_supplicant knows, and the bench has the same lists', function (): void {
+    $folder = scratch();
+    foreach (WpaFields::ofANetwork()->all() as $name) {
+        file_put_contents("{$folder}/network.{$name}", "network={\n\tssid=\"x\"\n\tkey_mgmt=NONE\n\t{$name}=\n}\n");
+    }
+    foreach (WpaFields::top()->all() as $name) {
+        file_put_contents("{$folder}/global.{$name}", "{$name}=\n");
+    }
+    file_put_contents("{$folder}/global.no_such_thing", "no_such_thing=1\n");
+    run("ls {$folder} | xargs -P 8 -I{} sh -c 'timeout 0.5 /usr/sbin/wpa_supplicant -i lo -D none -c {$folder}/{} > {$folder}/{}.out 2>&1 || true'");
+    $unknown = array_filter(glob("{$folder}/*.out") ?: [], fn (string $out): bool => str_contains((string) file_get_contents($out), 'unknown '));
+    expect(array_map(basename(...), array_values($unknown)))
+        ->toBe(['global.no_such_thing.out'])
+        ->and(preg_split('/\s+/', Supplicant::OF_A_NETWORK, -1, PREG_SPLIT_NO_EMPTY))
+        ->toBe(WpaFields::ofANetwork()->all())
+        ->and(preg_split('/\s+/', Supplicant::TOP, -1, PREG_SPLIT_NO_EMPTY))
+        ->toBe(WpaFields::top()->all());
 });
 
 test('netplan takes every right network-config of the corpus', function (): void {

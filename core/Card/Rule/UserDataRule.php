@@ -8,6 +8,7 @@ use Burrow\Card\CardContext;
 use Burrow\Card\CardDocument;
 use Burrow\Card\CardFolder;
 use Burrow\Card\CloudKeys;
+use Burrow\Card\KnownWords;
 use Burrow\Card\PlainScalar;
 use Burrow\Card\UserDataKind;
 use Burrow\Net\Hostname;
@@ -65,11 +66,11 @@ final class UserDataRule implements CardRule
     {
         $findings = array_map(
             fn (int|string $key): Finding => $this->unknown($document, [$key], CloudKeys::top()),
-            array_values(array_diff(array_keys($data), CloudKeys::top())),
+            array_values(array_filter(array_keys($data), fn (int|string $key): bool => ! CloudKeys::top()->has((string) $key))),
         );
         foreach (is_array($data['users'] ?? null) ? $data['users'] : [] as $index => $user) {
             foreach (is_array($user) ? array_keys($user) : [] as $key) {
-                if (! in_array(str_replace('-', '_', (string) $key), CloudKeys::ofAnAccount(), true)) {
+                if (! CloudKeys::ofAnAccount()->has(str_replace('-', '_', (string) $key))) {
                     $findings[] = $this->unknown($document, ['users', $index, $key], CloudKeys::ofAnAccount());
                 }
             }
@@ -80,15 +81,14 @@ final class UserDataRule implements CardRule
 
     /**
      * @param  non-empty-list<int|string>  $path
-     * @param  list<string>  $known
      */
-    private function unknown(CardDocument $document, array $path, array $known): Finding
+    private function unknown(CardDocument $document, array $path, KnownWords $known): Finding
     {
         $key = (string) $path[count($path) - 1];
-        $meant = CloudKeys::nearest($key, $known);
+        $meant = $known->nearest($key);
         $place = match (true) {
-            count($path) > 1 && in_array($key, CloudKeys::top(), true) => 'It is a key of the whole file: begin it at the margin.',
-            count($path) === 1 && in_array($key, CloudKeys::ofAnAccount(), true) => 'It is a key of an account: put it under users.',
+            count($path) > 1 && CloudKeys::top()->has($key) => 'It is a key of the whole file: begin it at the margin.',
+            count($path) === 1 && CloudKeys::ofAnAccount()->has($key) => 'It is a key of an account: put it under users.',
             default => 'It may belong under another key; look at the indentation.',
         };
 

@@ -8,6 +8,8 @@ use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\WifiCheck;
 use Burrow\Card\WifiSecurity;
+use Burrow\Card\WpaFile;
+use Burrow\Card\WpaNetwork;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
@@ -22,44 +24,9 @@ final class WpaSupplicantRule implements CardRule
         if (! $folder->has(self::FILE)) {
             return Findings::of();
         }
-        $findings = Findings::of();
-        $country = null;
-        $networks = 0;
-        $block = null;
-        foreach ($folder->lines(self::FILE) as $index => $raw) {
-            $line = trim(self::withoutComment($raw));
-            $place = Place::file(self::FILE, $index + 1, 1 + strlen($raw) - strlen(ltrim($raw)));
-            if ($line === '' || $line[0] === '#') {
-                continue;
-            }
-            if ($block === null) {
-                if (preg_match('/^network\s*=\s*\{?$/', $line) === 1) {
-                    $networks++;
-                    $block = ['place' => $place, 'fields' => []];
-                    $line === 'network={' ?:
-                    ($findings = $findings->and([$this->unread('A network block begins with “network={”, without blanks.', $place)]));
-                } elseif (preg_match('/^country\s*=\s*(.*)$/', $line, $match) === 1) {
-                    $country = [trim($match[1]), $place];
-                    str_starts_with($line, 'country=') ?: ($findings = $findings->and([$this->blanks($place)]));
-                }
-
-                continue;
-            }
-            if ($line === '}') {
-                $findings = $findings->and($this->network($block, $context));
-                $block = null;
-            } elseif (preg_match('/^(\w+)(\s*=\s*)(.*)$/', $line, $match) === 1) {
-                $match[2] === '=' ?: ($findings = $findings->and([$this->blanks($place)]));
-                $block['fields'][$match[1]] = ['value' => $match[3], 'place' => $place];
-            } else {
-                $findings = $findings->and([$this->unread('A line in a network block is “name=value”.', $place)]);
-            }
-        }
-        if ($block !== null) {
-            $findings = $findings->and([$this->unread('A network block is not closed.', $block['place'])]);
-        }
-        if ($networks === 0) {
-            return $findings->and([
+        $file = WpaFile::read(self::FILE, $folder->lines(self::FILE));
+        if ($file->networks === []) {
+            return $file->findings->and([
                 Finding::stop(
                     'card.no_networks',
                     'wpa_supplicant.conf names no network.',
@@ -69,14 +36,17 @@ final class WpaSupplicantRule implements CardRule
                 ),
             ]);
         }
+        $findings = $file->findings;
+        foreach ($file->networks as $network) {
+            $findings = $findings->and($this->network($network, $context));
+        }
 
-        return $findings->and(WifiCheck::country($country[0] ?? null, '', $country[1] ?? Place::file(self::FILE, 1)));
+        return $findings->and(WifiCheck::country($file->country?->value, '', $file->country->place ?? Place::file(self::FILE, 1)));
     }
 
-    /** @param  array{place: Place, fields: array<string, array{value: string, place: Place}>}  $block */
-    private function network(array $block, CardContext $context): Findings
+    private function network(WpaNetwork $network, CardContext $context): Findings
     {
-        $fields = $block['fields'];
+        $fields = $network->fields;
         $findings = Findings::of();
         if (! isset($fields['ssid'])) {
             $findings = $findings->and([
@@ -85,11 +55,11 @@ final class WpaSupplicantRule implements CardRule
                     'A network block has no name.',
                     'The box finds nothing to join.',
                     'Add a line “ssid="…"”.',
-                    $block['place'],
+                    $network->place,
                 ),
             ]);
         } else {
-            $ssid = $this->text($fields['ssid']['value']);
+            $ssid = $this->text($fields['ssid']->value);
             $findings = $findings->and(
                 $ssid === null
                     ? [
@@ -98,22 +68,22 @@ final class WpaSupplicantRule implements CardRule
                             'The network name stands without quotes.',
                             'Without them it is read as hexadecimal digits, and the whole block is dropped.',
                             'Put it in double quotes.',
-                            $fields['ssid']['place'],
+                            $fields['ssid']->place,
                         ),
                     ]
-                    : WifiCheck::ssid($ssid, $fields['ssid']['place'], $context->ssids),
+                    : WifiCheck::ssid($ssid, $fields['ssid']->place, $context->ssids),
             );
         }
-        $kind = $fields['key_mgmt']['value'] ?? 'WPA-PSK';
+        $kind = $fields['key_mgmt']->value ?? 'WPA-PSK';
         if (isset($fields['psk'])) {
-            $psk = $fields['psk']['value'];
+            $psk = $fields['psk']->value;
             $text = str_starts_with($psk, '"') ? $this->text($psk) : null;
             $findings = $findings->and(
                 match (true) {
                     $text !== null => $this->inFile(
-                        WifiCheck::passphrase($text, WifiSecurity::Wpa2, $fields['psk']['place']),
+                        WifiCheck::passphrase($text, WifiSecurity::Wpa2, $fields['psk']->place),
                         $text,
-                        $fields['psk']['place'],
+                        $fields['psk']->place,
                     ),
                     preg_match('/^[0-9a-fA-F]{64}$/D', $psk) === 1 => [],
                     default => [
@@ -122,7 +92,7 @@ final class WpaSupplicantRule implements CardRule
                             'The key is neither a text in quotes nor 64 hexadecimal digits.',
                             'The block is dropped, and the radio joins nothing.',
                             'A passphrase goes in double quotes; a key has 64 digits and none.',
-                            $fields['psk']['place'],
+                            $fields['psk']->place,
                         ),
                     ],
                 },
@@ -134,7 +104,7 @@ final class WpaSupplicantRule implements CardRule
                     'A network block has neither a key nor “key_mgmt=NONE”.',
                     'An open network must be called so; without it the box waits for a key it never gets.',
                     'Add psk=… or key_mgmt=NONE.',
-                    $block['place'],
+                    $network->place,
                 ),
             ]);
         }
@@ -168,16 +138,6 @@ final class WpaSupplicantRule implements CardRule
             ];
     }
 
-    /** A “#” after the last quote of a line begins a comment (wpa_config_get_line in wpa_supplicant's config_file.c). */
-    private static function withoutComment(string $line): string
-    {
-        $quote = strpos($line, '"');
-        $from = $quote === false ? 0 : (int) strrpos($line, '"');
-        $mark = strpos($line, '#', $from === $quote ? 0 : $from);
-
-        return $mark === false ? $line : substr($line, 0, $mark);
-    }
-
     /** Text in quotes, or hexadecimal digits as bytes; null for anything else. */
     private function text(string $value): ?string
     {
@@ -187,27 +147,5 @@ final class WpaSupplicantRule implements CardRule
             preg_match('/^P"(.*)"$/', $value, $match) === 1 => stripcslashes($match[1]),
             default => null,
         };
-    }
-
-    private function blanks(Place $place): Finding
-    {
-        return Finding::stop(
-            'card.wpa_blanks',
-            'There is a blank around the “=”.',
-            'The line is not understood, and the block or the file is dropped.',
-            'Write name=value without blanks.',
-            $place,
-        );
-    }
-
-    private function unread(string $found, Place $place): Finding
-    {
-        return Finding::stop(
-            'card.wpa_does_not_parse',
-            $found,
-            'The file is dropped as a whole, and the radio joins nothing.',
-            'Each block: “network={”, lines of “name=value”, “}”.',
-            $place,
-        );
     }
 }
