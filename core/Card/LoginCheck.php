@@ -160,8 +160,16 @@ final class LoginCheck
         };
     }
 
-    /** Tried with a few only: each trial takes milliseconds by design. */
+    /** Tried with a few only, since each trial takes milliseconds by design; two files of a card most often hold the same hash. */
     private static function isWellKnown(string $hash): bool
+    {
+        /** @var array{string, bool} $last */
+        static $last = ['', false];
+
+        return ($last = $last[0] === $hash ? $last : [$hash, self::isHashOfWellKnown($hash)])[1];
+    }
+
+    private static function isHashOfWellKnown(string $hash): bool
     {
         if (! str_starts_with($hash, '$6$') || str_contains($hash, 'rounds=')) {
             return false;

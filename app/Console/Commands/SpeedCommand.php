@@ -9,7 +9,9 @@ use App\Models\Box;
 use App\Plan\Choices;
 use App\Plan\Household;
 use Burrow\Board\CardSchool;
+use Burrow\Board\ImageKind;
 use Burrow\Card\CardContext;
+use Burrow\Card\CardFolder;
 use Burrow\Card\CardOrder;
 use Burrow\Card\CardSet;
 use Burrow\Card\FirstBoot;
@@ -48,21 +50,38 @@ final class SpeedCommand extends Command
     /** A card with every kind of file on it and a password's hash, which is tried against those that everybody knows. */
     private function lint(): void
     {
-        $wifi = WifiNetwork::of('Thistledown', WifiSecurity::Wpa2, 'seeds in paper bags', 1);
+        $image = app(Catalogue::class)->shelf()->images['server-mixed'];
+        // Another hash each time: one that was tried a moment ago is not tried again.
+        $cards = array_map(fn (int $number): CardFolder => $this->card($image, "thistle{$number}"), range(1, self::ROUNDS));
+        $this->line(
+            sprintf(
+                '%-34s %6.1f ms',
+                'lint of a card with every file',
+                $this->middle(
+                    array_map(
+                        fn (CardFolder $card): float => $this->median(fn () => (new Linter())->lint($card, new CardContext($image)), 1),
+                        $cards,
+                    ),
+                ),
+            ),
+        );
+    }
+
+    private function card(ImageKind $image, string $salt): CardFolder
+    {
         $settings = new FirstBoot(
             Hostname::parse('wren'),
             'thistledown.home.arpa',
             'wren-1',
             'warden',
             null,
-            Sha512Crypt::hash('seeds in paper bags', 'thistle'),
+            Sha512Crypt::hash('seeds in paper bags', $salt),
             'Europe/London',
             'gb',
             ['samba'],
-            [$wifi],
+            [WifiNetwork::of('Thistledown', WifiSecurity::Wpa2, 'seeds in paper bags', 1)],
             'GB',
         );
-        $image = app(Catalogue::class)->shelf()->images['server-mixed'];
         $order = new CardOrder(
             $image,
             [CardSchool::Declarative, CardSchool::BootFiles, CardSchool::KernelLine, CardSchool::Firmware, CardSchool::UsbCable],
@@ -71,14 +90,8 @@ final class SpeedCommand extends Command
             '',
             'console=tty1 root=PARTUUID=1-02 rootwait',
         );
-        $folder = CardSet::of($settings, $order)->folder();
-        $this->line(
-            sprintf(
-                '%-34s %6.1f ms',
-                'lint of a card with every file',
-                $this->median(fn () => (new Linter())->lint($folder, new CardContext($image))),
-            ),
-        );
+
+        return CardSet::of($settings, $order)->folder();
     }
 
     private function pages(string $base): void
