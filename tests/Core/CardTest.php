@@ -10,10 +10,12 @@ use Burrow\Card\FirstBoot;
 use Burrow\Card\Fixer;
 use Burrow\Card\Linter;
 use Burrow\Card\LoginCheck;
+use Burrow\Card\ShownLine;
 use Burrow\Card\YamlScalar;
 use Burrow\Net\Hostname;
 use Burrow\Net\SshPublicKey;
 use Burrow\Sheet\Finding;
+use Burrow\Sheet\Place;
 use Burrow\Sheet\Severity;
 use Symfony\Component\Yaml\Yaml;
 
@@ -384,3 +386,17 @@ test('a mended card has nothing that it had not before, and a right one stays as
         }
     }
 });
+
+test('a line is shown beside its finding without the secret in it', function (string $line, string $shown): void {
+    expect(ShownLine::of(new CardFolder(['wpa_supplicant.conf' => "country=GB\n{$line}\n"]), Place::file('wpa_supplicant.conf', 2)))->toBe($shown);
+})->with([
+    ['    psk="seeds # in paper"', '    psk=…'],
+    ['    psk=seeds', '    psk=…'],
+    ['password: "seeds"', 'password: …'],
+    ['"Station": {password: "seeds, in paper", hidden: true}', '"Station": {password: …, hidden: true}'],
+    ["plain_text_passwd: 'seeds in paper'", 'plain_text_passwd: …'],
+    ['sae_password="seeds"', 'sae_password=…'],
+    ['hostname: wren', 'hostname: wren'],
+    ['ssh_pwauth: false', 'ssh_pwauth: false'],
+    [str_repeat('x', 200), str_repeat('x', 159).'…'],
+]);

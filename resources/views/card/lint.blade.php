@@ -18,7 +18,7 @@
                         <div class="slim"><x-mark :severity="$finding->severity->value" /><span><span class="unseen">{{ $finding->severity->value }}: </span><b class="mono">{{ $finding->place }}</b>
                                 <b>{{ $finding->found }}</b> {{ $finding->advice() }}</span></div>
                         @if ($finding->place?->line !== null && $folder->has((string) $finding->place->file))
-                            <pre class="where">{{ $finding->place->line }}  {{ mb_strimwidth(mb_scrub($folder->lines((string) $finding->place->file)[$finding->place->line - 1] ?? ''), 0, 160, '…') }}</pre>
+                            <pre class="where">{{ $finding->place->line }}  {{ \Burrow\Card\ShownLine::of($folder, $finding->place) }}</pre>
                         @endif
                     </section>
                 @empty
