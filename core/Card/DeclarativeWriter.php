@@ -18,7 +18,7 @@ final class DeclarativeWriter
         $name = YamlScalar::of($settings->name->label);
 
         return new CardFile('user-data', [
-            new CardLine('#cloud-config', 'Without exactly this first line the whole file is ignored.'),
+            new CardLine('#cloud-config', 'Without this mark at the top the whole file is ignored.'),
             new CardLine("hostname: {$name}", 'The name the box announces.'),
             new CardLine('fqdn: '.YamlScalar::of($settings->name->label.'.'.$settings->domain), 'The name with the network\'s own domain.'),
             new CardLine('manage_etc_hosts: true', 'So that the box finds its own name without asking anybody.'),

@@ -49,7 +49,7 @@ final readonly class UserDataMerge
             }
         }
         $theirKeys = array_diff(array_keys($kept), array_keys($mine));
-        $lines = [new CardLine('#cloud-config', 'Without exactly this first line the whole file is ignored.')];
+        $lines = [new CardLine('#cloud-config', 'Without this mark at the top the whole file is ignored.')];
         foreach ($kept as $key => $value) {
             foreach (self::block([$key => $value], 0) as $at => $line) {
                 $lines[] = new CardLine($line, $at === 0 && in_array($key, $theirKeys, true) ? 'Was there already.' : '');

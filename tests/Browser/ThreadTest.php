@@ -93,7 +93,7 @@ test('the whole thread by mouse', function (): void {
     expect($chrome->violations())
         ->toBe([])
         ->and($chrome->text())
-        ->toContain('Without exactly this first line the whole file is ignored.')
+        ->toContain('Without this mark at the top the whole file is ignored.')
         ->toContain('nothing wrong');
     $chrome->press('Put the card into the bench board');
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'The card for wren is in its board'));
