@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Catalogue\Catalogue;
+use Burrow\Card\KnownWords;
+use Burrow\Card\WpaFields;
 use Burrow\Intake\YamlEntry;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
@@ -80,7 +82,9 @@ arch('what the stages share does not know the stages')
 
 arch('the bench is written apart from the tool\'s own rules')
     ->expect('Bench')
-    ->not->toUse(['App', 'Burrow']);
+    ->not->toUse(['App', 'Burrow'])
+    // Names that another program knows are a fact and no rule; a test asks that program.
+    ->ignoring([KnownWords::class, WpaFields::class]);
 
 arch('values do not change')
     ->expect([

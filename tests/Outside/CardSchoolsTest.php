@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use Bench\FirstBoot as BenchBoot;
-use Bench\Supplicant;
 use Burrow\Board\DeskSystem;
 use Burrow\Card\BootFilesWriter;
 use Burrow\Card\CardContext;
@@ -295,7 +294,7 @@ test('our rules for wpa_supplicant.conf agree with wpa_supplicant itself', funct
     expect($checked)->toBeGreaterThan(12);
 });
 
-test('every field of our lists is one that wpa_supplicant knows, and the bench has the same lists', function (): void {
+test('every field of our lists is one that wpa_supplicant knows', function (): void {
     $folder = scratch();
     foreach (WpaFields::ofANetwork()->all() as $name) {
         file_put_contents("{$folder}/network.{$name}", "network={\n\tssid=\"x\"\n\tkey_mgmt=NONE\n\t{$name}=\n}\n");
@@ -307,11 +306,7 @@ test('every field of our lists is one that wpa_supplicant knows, and the bench h
     run("ls {$folder} | xargs -P 8 -I{} sh -c 'timeout 0.5 /usr/sbin/wpa_supplicant -i lo -D none -c {$folder}/{} > {$folder}/{}.out 2>&1 || true'");
     $unknown = array_filter(glob("{$folder}/*.out") ?: [], fn (string $out): bool => str_contains((string) file_get_contents($out), 'unknown '));
     expect(array_map(basename(...), array_values($unknown)))
-        ->toBe(['global.no_such_thing.out'])
-        ->and(preg_split('/\s+/', Supplicant::OF_A_NETWORK, -1, PREG_SPLIT_NO_EMPTY))
-        ->toBe(WpaFields::ofANetwork()->all())
-        ->and(preg_split('/\s+/', Supplicant::TOP, -1, PREG_SPLIT_NO_EMPTY))
-        ->toBe(WpaFields::top()->all());
+        ->toBe(['global.no_such_thing.out']);
 });
 
 test('netplan takes every right network-config of the corpus', function (): void {

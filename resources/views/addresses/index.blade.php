@@ -15,31 +15,21 @@
         </svg>
     </div>
     <div class="sheet scroll">
-        <table class="list">
-            <thead>
+        <x-list :heads="['Address', 'Box', 'Hardware address', 'Pinned']">
+            <tr>
+                <td class="mono">{{ $network->router }}</td>
+                <td>the router</td>
+                <td>—</td>
+                <td>—</td>
+            </tr>
+            @foreach ($boxes as $box)
                 <tr>
-                    <th scope="col">Address</th>
-                    <th scope="col">Box</th>
-                    <th scope="col">Hardware address</th>
-                    <th scope="col">Pinned</th>
+                    <td class="mono">{{ $box->address }}</td>
+                    <td><a href="{{ route('box', $box) }}" data-stop>{{ $box->called() }}</a></td>
+                    <td class="mono">{{ $box->mac ?? '—' }}</td>
+                    <td>{{ $box->pinned_at ? 'by a reservation' : 'not yet' }}</td>
                 </tr>
-            </thead>
-            <tbody>
-                <tr>
-                    <td class="mono">{{ $network->router }}</td>
-                    <td>the router</td>
-                    <td>—</td>
-                    <td>—</td>
-                </tr>
-                @foreach ($boxes as $box)
-                    <tr>
-                        <td class="mono">{{ $box->address }}</td>
-                        <td><a href="{{ route('box', $box) }}" data-stop>{{ $box->called() }}</a></td>
-                        <td class="mono">{{ $box->mac ?? '—' }}</td>
-                        <td>{{ $box->pinned_at ? 'by a reservation' : 'not yet' }}</td>
-                    </tr>
-                @endforeach
-            </tbody>
-        </table>
+            @endforeach
+        </x-list>
     </div>
 </x-page>

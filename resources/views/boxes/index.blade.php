@@ -5,61 +5,40 @@
             fits.</x-empty>
     @else
         <div class="sheet scroll">
-            <table class="list">
-                <thead>
+            <x-list :heads="['Box', 'Job', 'Address', 'Board', 'State', 'Next']">
+                @foreach ($boxes as $box)
                     <tr>
-                        <th scope="col">Box</th>
-                        <th scope="col">Job</th>
-                        <th scope="col">Address</th>
-                        <th scope="col">Board</th>
-                        <th scope="col">State</th>
-                        <th scope="col">Next</th>
+                        <td><a href="{{ route('box', $box) }}" data-stop><b>{{ $box->called() }}</b></a></td>
+                        <td>{{ $box->jobs->map(fn($job) => $catalogue->role($job->role)?->label ?? $job->role)->implode(', ') }}</td>
+                        <td class="mono">{{ $box->address ?? '—' }}</td>
+                        <td>{{ ucfirst($box->board) }}</td>
+                        <td>
+                            @if ($box->isSilent())
+                                <x-mark severity="stop" /> silent
+                            @elseif ($box->stage === 'in-service')
+                                <x-mark severity="fine" /> answers
+                            @else
+                                <x-mark severity="note" /> being set up
+                            @endif
+                        </td>
+                        <td><x-next :box="$box" kind="plain" />
+                        </td>
                     </tr>
-                </thead>
-                <tbody>
-                    @foreach ($boxes as $box)
-                        <tr>
-                            <td><a href="{{ route('box', $box) }}" data-stop><b>{{ $box->called() }}</b></a></td>
-                            <td>{{ $box->jobs->map(fn($job) => $catalogue->role($job->role)?->label ?? $job->role)->implode(', ') }}</td>
-                            <td class="mono">{{ $box->address ?? '—' }}</td>
-                            <td>{{ ucfirst($box->board) }}</td>
-                            <td>
-                                @if ($box->isSilent())
-                                    <x-mark severity="stop" /> silent
-                                @elseif ($box->stage === 'in-service')
-                                    <x-mark severity="fine" /> answers
-                                @else
-                                    <x-mark severity="note" /> being set up
-                                @endif
-                            </td>
-                            <td><x-next :box="$box" kind="plain" />
-                            </td>
-                        </tr>
-                    @endforeach
-                </tbody>
-            </table>
+                @endforeach
+            </x-list>
         </div>
         @if ($power->switches() !== [])
             <section class="sheet scroll">
                 <h2>What goes dark with which switch</h2>
-                <table class="list">
-                    <thead>
+                <x-list :heads="['Switch or supply', 'Shut down in this order', 'Keeps its power and suffers']">
+                    @foreach ($power->switches() as $switch)
                         <tr>
-                            <th scope="col">Switch or supply</th>
-                            <th scope="col">Shut down in this order</th>
-                            <th scope="col">Keeps its power and suffers</th>
+                            <td><b>{{ $switch }}</b></td>
+                            <td>{{ implode(', then ', $power->goDark($switch)) }}</td>
+                            <td>{{ implode(', ', $power->suffer($switch)) ?: 'nobody' }}</td>
                         </tr>
-                    </thead>
-                    <tbody>
-                        @foreach ($power->switches() as $switch)
-                            <tr>
-                                <td><b>{{ $switch }}</b></td>
-                                <td>{{ implode(', then ', $power->goDark($switch)) }}</td>
-                                <td>{{ implode(', ', $power->suffer($switch)) ?: 'nobody' }}</td>
-                            </tr>
-                        @endforeach
-                    </tbody>
-                </table>
+                    @endforeach
+                </x-list>
                 @foreach ($power->findings() as $finding)
                     <x-slim :finding="$finding" />
                 @endforeach

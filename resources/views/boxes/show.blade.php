@@ -74,31 +74,22 @@
                 @if ($box->services->isEmpty())
                     <p class="soft">Known once it is in service.</p>
                 @else
-                    <table class="list">
-                        <thead>
+                    <x-list :heads="['Port', 'For', 'State']">
+                        @foreach ($box->services->sortBy('port') as $service)
                             <tr>
-                                <th scope="col">Port</th>
-                                <th scope="col">For</th>
-                                <th scope="col">State</th>
+                                <td class="mono">{{ $service->port }}/{{ $service->protocol }}</td>
+                                <td>{{ $service->purpose }}</td>
+                                <td>
+                                    @if ($service->state)
+                                        {{ $service->state }},
+                                        <x-when :at="$service->looked_at" />
+                                    @else
+                                        <span class="soft">not asked yet</span>
+                                    @endif
+                                </td>
                             </tr>
-                        </thead>
-                        <tbody>
-                            @foreach ($box->services->sortBy('port') as $service)
-                                <tr>
-                                    <td class="mono">{{ $service->port }}/{{ $service->protocol }}</td>
-                                    <td>{{ $service->purpose }}</td>
-                                    <td>
-                                        @if ($service->state)
-                                            {{ $service->state }},
-                                            <x-when :at="$service->looked_at" />
-                                        @else
-                                            <span class="soft">not asked yet</span>
-                                        @endif
-                                    </td>
-                                </tr>
-                            @endforeach
-                        </tbody>
-                    </table>
+                        @endforeach
+                    </x-list>
                 @endif
             </section>
         </div>

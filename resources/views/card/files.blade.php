@@ -28,24 +28,15 @@
             @foreach ($set->sheets as $for => $steps)
                 <section class="sheet">
                     <h2>{{ ucfirst($for) }}</h2>
-                    <table class="list">
-                        <thead>
+                    <x-list :heads="['Where', 'Type', 'The same as a command on the box']">
+                        @foreach ($steps as $step)
                             <tr>
-                                <th scope="col">Where</th>
-                                <th scope="col">Type</th>
-                                <th scope="col">The same as a command on the box</th>
+                                <td>{{ $step->where }}</td>
+                                <td class="mono">{{ $step->value }}</td>
+                                <td class="mono">{{ $step->command }}</td>
                             </tr>
-                        </thead>
-                        <tbody>
-                            @foreach ($steps as $step)
-                                <tr>
-                                    <td>{{ $step->where }}</td>
-                                    <td class="mono">{{ $step->value }}</td>
-                                    <td class="mono">{{ $step->command }}</td>
-                                </tr>
-                            @endforeach
-                        </tbody>
-                    </table>
+                        @endforeach
+                    </x-list>
                 </section>
             @endforeach
             <x-boot-partition />

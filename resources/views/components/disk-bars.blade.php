@@ -7,23 +7,14 @@
             {{ $row['judged']->disk->size->decimal() }}{{ $row['judged']->disk->model === null ? '' : ' · ' . $row['judged']->disk->model }}</text>
     @endforeach
 </svg>
-<table class="list">
-    <thead>
+<x-list :heads="['Disk', 'On it', 'Verdict']">
+    @foreach ($bars->rows as $row)
         <tr>
-            <th scope="col">Disk</th>
-            <th scope="col">On it</th>
-            <th scope="col">Verdict</th>
+            <td class="mono">{{ $row['judged']->disk->name }}<br><span class="soft">{{ $row['judged']->disk->serial }}</span></td>
+            <td>{{ implode(', ', $row['judged']->disk->fileSystems) ?: 'nothing found' }}</td>
+            <td><x-mark :severity="$target !== null && $row['judged']->disk->name === $target->name ? 'fine' : ($row['judged']->stays === null ? 'warn' : 'stop')" />
+                {{ $target !== null && $row['judged']->disk->name === $target->name ? 'This one.' : ($row['judged']->stays === null ? 'Could be it.' : 'Must not be touched: ' . lcfirst($row['judged']->stays)) }}
+            </td>
         </tr>
-    </thead>
-    <tbody>
-        @foreach ($bars->rows as $row)
-            <tr>
-                <td class="mono">{{ $row['judged']->disk->name }}<br><span class="soft">{{ $row['judged']->disk->serial }}</span></td>
-                <td>{{ implode(', ', $row['judged']->disk->fileSystems) ?: 'nothing found' }}</td>
-                <td><x-mark :severity="$target !== null && $row['judged']->disk->name === $target->name ? 'fine' : ($row['judged']->stays === null ? 'warn' : 'stop')" />
-                    {{ $target !== null && $row['judged']->disk->name === $target->name ? 'This one.' : ($row['judged']->stays === null ? 'Could be it.' : 'Must not be touched: ' . lcfirst($row['judged']->stays)) }}
-                </td>
-            </tr>
-        @endforeach
-    </tbody>
-</table>
+    @endforeach
+</x-list>

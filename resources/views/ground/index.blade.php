@@ -8,30 +8,18 @@
             <details class="working">
                 <summary><span>The same as a table</span></summary>
                 <div class="scroll">
-                    <table class="list">
-                        <thead>
+                    <x-list :heads="['Box', 'Address', 'State', 'Job', 'Reached from outside', 'Depends on']">
+                        @foreach ($picture->chambers as $chamber)
                             <tr>
-                                <th scope="col">Box</th>
-                                <th scope="col">Address</th>
-                                <th scope="col">State</th>
-                                <th scope="col">Job</th>
-                                <th scope="col">Reached from outside</th>
-                                <th scope="col">Depends on</th>
+                                <td><a href="{{ route('box', $ids[$chamber->box->name]) }}">{{ $chamber->box->name }}</a></td>
+                                <td class="mono">{{ $chamber->box->address }}</td>
+                                <td>{{ $chamber->box->state->value }}</td>
+                                <td>{{ $chamber->box->note }}</td>
+                                <td>{{ implode(', ', $chamber->box->openings) ?: 'no' }}</td>
+                                <td>{{ collect($chamber->box->dependsOn)->map(fn($what, $name) => "{$name} for {$what}")->implode(', ') ?: '—' }}</td>
                             </tr>
-                        </thead>
-                        <tbody>
-                            @foreach ($picture->chambers as $chamber)
-                                <tr>
-                                    <td><a href="{{ route('box', $ids[$chamber->box->name]) }}">{{ $chamber->box->name }}</a></td>
-                                    <td class="mono">{{ $chamber->box->address }}</td>
-                                    <td>{{ $chamber->box->state->value }}</td>
-                                    <td>{{ $chamber->box->note }}</td>
-                                    <td>{{ implode(', ', $chamber->box->openings) ?: 'no' }}</td>
-                                    <td>{{ collect($chamber->box->dependsOn)->map(fn($what, $name) => "{$name} for {$what}")->implode(', ') ?: '—' }}</td>
-                                </tr>
-                            @endforeach
-                        </tbody>
-                    </table>
+                        @endforeach
+                    </x-list>
                 </div>
             </details>
         </div>

@@ -4,30 +4,20 @@
         <x-empty title="Nothing written yet" href="/plan" link="New box">What happens to a box is written down by itself.</x-empty>
     @else
         <div class="sheet scroll">
-            <table class="list">
-                <thead>
+            <x-list :heads="['When', 'Box', 'What', 'By']">
+                @foreach ($entries as $entry)
                     <tr>
-                        <th scope="col">When</th>
-                        <th scope="col">Box</th>
-                        <th scope="col">What</th>
-                        <th scope="col">By</th>
+                        <td class="whole"><x-when :at="$entry->at" /></td>
+                        <td>
+                            @if ($entry->box)
+                                <a href="{{ route('box', $entry->box_id) }}" data-stop>{{ $entry->box->called() }}</a>
+                            @endif
+                        </td>
+                        <td>{{ $entry->text }}</td>
+                        <td>{{ $entry->by }}</td>
                     </tr>
-                </thead>
-                <tbody>
-                    @foreach ($entries as $entry)
-                        <tr>
-                            <td class="whole"><x-when :at="$entry->at" /></td>
-                            <td>
-                                @if ($entry->box)
-                                    <a href="{{ route('box', $entry->box_id) }}" data-stop>{{ $entry->box->called() }}</a>
-                                @endif
-                            </td>
-                            <td>{{ $entry->text }}</td>
-                            <td>{{ $entry->by }}</td>
-                        </tr>
-                    @endforeach
-                </tbody>
-            </table>
+                @endforeach
+            </x-list>
         </div>
         <div class="row">
             @if ($entries->previousPageUrl())

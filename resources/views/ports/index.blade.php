@@ -8,42 +8,30 @@
         <x-empty title="No ports yet" href="/plan" link="New box">The ports of a job are written down by themselves when its box goes into service.</x-empty>
     @else
         <div class="sheet scroll">
-            <table class="list">
-                <thead>
+            <x-list :heads="['Port', 'Box', 'For', 'Where', 'State', 'Looked']">
+                @foreach ($services as $service)
                     <tr>
-                        <th scope="col">Port</th>
-                        <th scope="col">Box</th>
-                        <th scope="col">For</th>
-                        <th scope="col">Where</th>
-                        <th scope="col">State</th>
-                        <th scope="col">Looked</th>
+                        <td class="mono">{{ $service->port }}/{{ $service->protocol }}</td>
+                        <td><a href="{{ route('box', $service->box_id) }}" data-stop>{{ $service->box->called() }}</a></td>
+                        <td>{{ $service->purpose }}</td>
+                        <td class="mono">{{ $service->box->address }}</td>
+                        <td>
+                            @if ($service->state)
+                                <x-mark :severity="['open' => 'fine', 'refused' => 'warn', 'silent' => 'stop'][$service->state] ?? 'note'" /> {{ $service->state }}
+                            @else
+                                <span class="soft">not asked</span>
+                            @endif
+                        </td>
+                        <td>
+                            @if ($service->state)
+                                <x-when :at="$service->looked_at" />
+                            @else
+                                —
+                            @endif
+                        </td>
                     </tr>
-                </thead>
-                <tbody>
-                    @foreach ($services as $service)
-                        <tr>
-                            <td class="mono">{{ $service->port }}/{{ $service->protocol }}</td>
-                            <td><a href="{{ route('box', $service->box_id) }}" data-stop>{{ $service->box->called() }}</a></td>
-                            <td>{{ $service->purpose }}</td>
-                            <td class="mono">{{ $service->box->address }}</td>
-                            <td>
-                                @if ($service->state)
-                                    <x-mark :severity="['open' => 'fine', 'refused' => 'warn', 'silent' => 'stop'][$service->state] ?? 'note'" /> {{ $service->state }}
-                                @else
-                                    <span class="soft">not asked</span>
-                                @endif
-                            </td>
-                            <td>
-                                @if ($service->state)
-                                    <x-when :at="$service->looked_at" />
-                                @else
-                                    —
-                                @endif
-                            </td>
-                        </tr>
-                    @endforeach
-                </tbody>
-            </table>
+                @endforeach
+            </x-list>
         </div>
     @endif
 </x-page>

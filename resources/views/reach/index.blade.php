@@ -5,29 +5,18 @@
         <x-empty title="No opening">An opening is a port of the router that leads to a box. Each one has a reason and a day to look at it again.</x-empty>
     @else
         <div class="sheet scroll">
-            <table class="list">
-                <thead>
+            <x-list :heads="['Outside', 'Leads to', 'For', 'Because', 'Look again on']">
+                @foreach ($openings as $opening)
                     <tr>
-                        <th scope="col">Outside</th>
-                        <th scope="col">Leads to</th>
-                        <th scope="col">For</th>
-                        <th scope="col">Because</th>
-                        <th scope="col">Look again on</th>
+                        <td class="mono">{{ $opening->outside_port }}/{{ $opening->protocol }}</td>
+                        <td><a href="{{ route('box', $opening->box_id) }}" data-stop>{{ $opening->box->called() }}</a> <span class="mono">{{ $opening->inside_port }}</span>
+                        </td>
+                        <td>{{ $opening->purpose }}</td>
+                        <td>{{ $opening->reason }}</td>
+                        <td>{{ $opening->review_on->format('Y-m-d') }}</td>
                     </tr>
-                </thead>
-                <tbody>
-                    @foreach ($openings as $opening)
-                        <tr>
-                            <td class="mono">{{ $opening->outside_port }}/{{ $opening->protocol }}</td>
-                            <td><a href="{{ route('box', $opening->box_id) }}" data-stop>{{ $opening->box->called() }}</a> <span class="mono">{{ $opening->inside_port }}</span>
-                            </td>
-                            <td>{{ $opening->purpose }}</td>
-                            <td>{{ $opening->reason }}</td>
-                            <td>{{ $opening->review_on->format('Y-m-d') }}</td>
-                        </tr>
-                    @endforeach
-                </tbody>
-            </table>
+                @endforeach
+            </x-list>
         </div>
     @endif
 </x-page>
