@@ -41,7 +41,9 @@ final class CloudAccounts
     private function users(): void
     {
         $user = $this->data['user'] ?? null;
-        foreach (self::entries($this->data['users'] ?? ($user === null ? [self::STANDARD] : [])) as [$name, $entry, $path]) {
+        // Without a list the image's own stands: its standard account.
+        $users = array_key_exists('users', $this->data) ? $this->data['users'] : ($user === null ? [self::STANDARD] : []);
+        foreach (self::entries($users) as [$name, $entry, $path]) {
             $this->add($name, $entry, $path);
         }
         if (is_string($user) && $user !== '') {

@@ -16,6 +16,7 @@ enum UserDataKind: string
     case Addresses = '#include';
     case Template = '## template: jinja';
     case Message = 'mime-version:';
+    case Packed = "\x1f\x8b";
 
     public static function of(string $text): ?self
     {
@@ -46,6 +47,7 @@ enum UserDataKind: string
             self::Addresses => 'a list of addresses to fetch settings from',
             self::Template => 'a template that is filled in on the box',
             self::Message => 'a message of several parts',
+            self::Packed => 'packed with gzip',
         };
     }
 }

@@ -400,3 +400,14 @@ test('a line is shown beside its finding without the secret in it', function (st
     ['ssh_pwauth: false', 'ssh_pwauth: false'],
     [str_repeat('x', 200), str_repeat('x', 159).'…'],
 ]);
+
+test('user-data that is taken but not looked into is said to be so', function (string $text, string $what): void {
+    $found = (new Linter())->lint(new CardFolder(['user-data' => $text, 'meta-data' => "instance-id: a\n"]))->list;
+    expect(array_column($found, 'code'))->toBe(['card.user_data_of_another_kind'])->and($found[0]->found)->toContain($what);
+})->with([
+    ["#!/bin/sh\nhostname wren\n", 'a script'],
+    ["## template: jinja\n#cloud-config\nhostname: {{ v1.local_hostname }}\n", 'a template'],
+    ["Content-Type: multipart/mixed; boundary=\"x\"\nMIME-Version: 1.0\n\n--x\n", 'a message'],
+    ["#include\nfile:///boot/more\n", 'addresses'],
+    [(string) gzencode("#cloud-config\nhostname: wren\n"), 'gzip'],
+]);
