@@ -15,7 +15,6 @@ use Burrow\Role\Role;
 use Burrow\Role\RoleReader;
 use Burrow\Role\StepTemplate;
 use Illuminate\Database\QueryException;
-use Illuminate\Support\Facades\Cache;
 use RuntimeException;
 use Symfony\Component\Yaml\Yaml;
 
@@ -87,7 +86,7 @@ final class Catalogue
     {
         $file = self::path('BringUp/data/common.yaml');
         /** @var array{before: non-empty-list<array<string, mixed>>, again: list<string>, after: list<array<string, mixed>>} $data */
-        $data = self::parsed('common steps', [$file])[$file];
+        $data = self::parsed('common-steps', [$file])[$file];
         $reader = new RoleReader();
         /** @var non-empty-list<StepTemplate> $before */
         $before = $reader->steps($data['before']);
@@ -189,7 +188,7 @@ final class Catalogue
     }
 
     /**
-     * Files parsed once and kept until one of them changes.
+     * Files parsed once and kept until one of them changes: as PHP, which the opcode cache holds ready.
      *
      * @param  list<string>  $files
      * @return array<string, array<string, mixed>> by file
@@ -197,18 +196,18 @@ final class Catalogue
     private static function parsed(string $what, array $files): array
     {
         $state = md5(implode(' ', array_map(fn (string $file): string => $file.filemtime($file), $files)));
-        /** @var array{state: string, data: array<string, array<string, mixed>>}|null $kept */
-        $kept = Cache::store('file')->get($what);
-        if ($kept === null || $kept['state'] !== $state) {
-            $kept = [
-                'state' => $state,
-                'data' => array_map(fn (string $file): mixed => Yaml::parse(self::text($file)), array_combine($files, $files)),
-            ];
-            Cache::store('file')->forever($what, $kept);
+        $kept = storage_path("framework/cache/{$what}-{$state}.php");
+        if (! is_file($kept)) {
+            $data = array_map(fn (string $file): mixed => Yaml::parse(self::text($file)), array_combine($files, $files));
+            array_map(unlink(...), glob(storage_path("framework/cache/{$what}-*.php")) ?: []);
+            // Whole or not at all: another request may be reading.
+            $new = $kept.'.'.bin2hex(random_bytes(4));
+            file_put_contents($new, '<?php return '.var_export($data, true).';');
+            rename($new, $kept);
         }
 
         /** @var array<string, array<string, mixed>> */
-        return $kept['data'];
+        return require $kept;
     }
 
     private static function folder(string $kind): string

@@ -117,10 +117,13 @@ final class Household
     /** Who goes dark together with a new box on this switch; null when it would hang there alone. */
     public function switchFinding(string $switch): ?Finding
     {
+        if ($switch === '') {
+            return null;
+        }
+        $boxes = Box::query()->inService()->where('fed_by', $switch)->with('dependencies.provider')->orderBy('name')->get();
         $new = (new Box(['fed_by' => $switch]))->setRelation('dependencies', collect());
-        $boxes = array_filter(array_map(fn (array $one): Box => $one['box'], $this->boxes()), fn (Box $box): bool => $box->fed_by === $switch);
 
-        return $switch === '' ? null : Power::graph(collect([...array_values($boxes), $new]))->findings()->list[0] ?? null;
+        return Power::graph(collect([...$boxes, $new]))->findings()->list[0] ?? null;
     }
 
     /** @param  non-empty-list<float>  $values */
@@ -139,7 +142,7 @@ final class Household
             foreach (
                 Box::query()
                     ->inService()
-                    ->with(['jobs', 'measurements', 'dependencies.provider'])
+                    ->with(['jobs', 'measurements'])
                     ->orderBy('name')
                     ->get() as $box
             ) {

@@ -60,6 +60,7 @@ final class PlanController
             'host' => $choices->host(),
             'seats' => $seats,
             'seat' => $choices->seat($seats),
+            'dark' => $household->switchFinding($choices->get('fed')),
             'old' => OldMachine::finding($plan, array_values($this->catalogue->shelf()->boards)),
             'ways' => (new WaysOut($this->catalogue->shelf()))->from($plan),
             'kits' => KitOffer::among($this->catalogue->kits(), $answer->parts, $drawer),

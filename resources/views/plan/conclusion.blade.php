@@ -39,8 +39,8 @@
         @foreach ($rest as $finding)
             <x-slim :finding="$finding" />
         @endforeach
-        @if ($household->switchFinding($choices->get('fed')) !== null)
-            <x-slim :finding="$household->switchFinding($choices->get('fed'))" />
+        @if ($dark !== null)
+            <x-slim :finding="$dark" />
         @endif
         @if ($old !== null && $host === null)
             <x-slim :finding="$old" />
