@@ -72,7 +72,8 @@ final class Yaml11
                 return $at + 1;
             }
             $item = preg_match('/^ *- +(?![\[{&*!|>\'"-])(?!.*:(?:\s|$))/', $bare) === 1 ? $indent : null;
-            if (preg_match('/:\s+(?:-(?:\s|$)|[\]},?](?:\s|$)|[\]},])|[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', $bare) === 1) {
+            // Between brackets a value may be missing.
+            if (preg_match('/^[^\[{]*?:\s+(?:[-?](?:\s|$)|[\]},])|[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', $bare) === 1) {
                 return $at + 1;
             }
         }

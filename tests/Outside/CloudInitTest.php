@@ -70,7 +70,7 @@ function slip(string $text): string
 
 test('what a settings file is called unreadable, the box\'s own reader refuses, and nearly the other way round', function (): void {
     mt_srand(802);
-    $texts = settingsFiles();
+    $texts = [...settingsFiles(), "a: {x: }\n", "a: {x: , y: 1}\n", "a: [b, {c: }]\n"];
     for ($count = count($texts); $count < 4000; $count++) {
         $text = slip($texts[mt_rand(0, 99)]);
         mb_check_encoding($text, 'UTF-8') && ($texts[] = $text);

@@ -2,15 +2,8 @@
 <html lang="en" @if ($theme !== '') data-theme="{{ $theme }}" @endif>
 
 <head>
-    <meta charset="utf-8">
-    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <x-head :title="$title" />
     <meta name="htmx-config" content='{"includeIndicatorStyles":false,"allowEval":false,"selfRequestsOnly":true}'>
-    <title>{{ $title }} · Keen Burrow</title>
-    <link rel="icon" href="/favicon.svg" type="image/svg+xml">
-    <link rel="stylesheet" href="/lib/bulma.min.css">
-    <link rel="stylesheet" href="/css/fonts.css">
-    <link rel="stylesheet" href="/css/tokens.css">
-    <link rel="stylesheet" href="/css/burrow.css">
     <script src="/lib/htmx.min.js" defer></script>
     <script src="/js/burrow.js" defer></script>
 </head>
