@@ -16,7 +16,7 @@ use Symfony\Component\Yaml\Exception\ParseException;
 final readonly class CardDocument
 {
     /** @param  ?array<mixed>  $data null when the file cannot be read */
-    private function __construct(private string $name, private string $text, public ?array $data, public Findings $findings)
+    private function __construct(private string $name, private YamlLines $lines, public ?array $data, public Findings $findings)
     {
     }
 
@@ -63,7 +63,7 @@ final readonly class CardDocument
         }
         if (is_array($data) && $data !== [] && array_is_list($data)) {
             // cloud-init drops what is no map of keys.
-            return self::unreadable($name, $text, YamlLines::locate($text, [0]));
+            return self::unreadable($name, $text, (new YamlLines($text))->locate([0]));
         }
         if (! is_array($data)) {
             return self::unread(
@@ -79,13 +79,13 @@ final readonly class CardDocument
             );
         }
 
-        return new self($name, $text, $data, Findings::of());
+        return new self($name, new YamlLines($text), $data, Findings::of());
     }
 
     /** @param  list<int|string>  $path */
     public function place(array $path): Place
     {
-        return Place::file($this->name, YamlLines::locate($this->text, $path));
+        return Place::file($this->name, $this->lines->locate($path));
     }
 
     /**
@@ -95,7 +95,7 @@ final readonly class CardDocument
      */
     public function raw(array $path): string
     {
-        $line = explode("\n", $this->text)[YamlLines::locate($this->text, $path) - 1] ?? '';
+        $line = $this->lines->line($this->lines->locate($path));
 
         return preg_match('/^\s*(?:- )*(?:"(?:\\\\.|[^"])*"|\'[^\']*\'|[^\s:#][^:]*)\s*:\s+(.*)$/', $line, $match) === 1 ? $match[1] : '';
     }
@@ -105,7 +105,7 @@ final readonly class CardDocument
     {
         return preg_match(
             '/^\s*(?:- )*("(?:\\\\.|[^"])*"|\'(?:\'\'|[^\'])*\'|.*?)\s*:(?:\s|$)/',
-            explode("\n", $this->text)[$line - 1] ?? '',
+            $this->lines->line($line),
             $match,
         ) === 1
             ? $match[1]
@@ -129,6 +129,6 @@ final readonly class CardDocument
 
     private static function unread(string $name, string $text, Finding $finding): self
     {
-        return new self($name, $text, null, Findings::of($finding));
+        return new self($name, new YamlLines($text), null, Findings::of($finding));
     }
 }

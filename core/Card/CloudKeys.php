@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\Card;
 
+use Burrow\Intake\KnownWords;
+
 /**
  * The keys that cloud-init knows: those of its own schema (22.4, schema-cloud-config-v1.json), and those that its
  * stages read without a schema; subscriptions of a maker are left out. What is not among them is passed over without a word.

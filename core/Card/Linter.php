@@ -16,6 +16,7 @@ use Burrow\Card\Rule\OwnTextRule;
 use Burrow\Card\Rule\SchoolsRule;
 use Burrow\Card\Rule\UserDataRule;
 use Burrow\Card\Rule\WpaSupplicantRule;
+use Burrow\Intake\TextBudget;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
@@ -23,6 +24,8 @@ use Burrow\Sheet\Place;
 /** Looks over the first-boot files of a card before it costs an evening. */
 final readonly class Linter
 {
+    private const MOST_OF_EACH = 50;
+
     /** @return list<CardRule> */
     private static function rules(): array
     {
@@ -43,12 +46,65 @@ final readonly class Linter
 
     public function lint(CardFolder $folder, CardContext $context = new CardContext()): Findings
     {
-        $findings = Findings::of();
+        [$folder, $findings] = self::withinBudget($folder, $context);
+        $unseen = array_map(fn (Finding $finding): string => $finding->place->file ?? '', $findings->list);
         foreach (self::rules() as $rule) {
-            $findings = $findings->and($rule->lint($folder, $context));
+            // What the files say together cannot be judged while one of them was not looked at.
+            if ($unseen === [] || ! $rule instanceof SchoolsRule) {
+                $findings = $findings->and(self::fewOfEach($rule->lint($folder, $context), $unseen));
+            }
         }
 
         return Findings::of(...array_map(fn (Finding $finding): Finding => self::withColumn($finding, $folder), $findings->gravestFirst()->list));
+    }
+
+    /**
+     * The folder without the files that are too much to look at, and a finding for each of those.
+     *
+     * @return array{CardFolder, Findings}
+     */
+    private static function withinBudget(CardFolder $folder, CardContext $context): array
+    {
+        $files = $folder->files;
+        $findings = [];
+        foreach ($files as $name => $text) {
+            $tooMuch = TextBudget::cardFile()->exceeded(str_replace("\r", '', $text));
+            if ($tooMuch === null) {
+                continue;
+            }
+            unset($files[$name]);
+            if (in_array((string) $name, [...CardFolder::KNOWN, $context->image?->ownText?->file], true)) {
+                $findings[] = Finding::warn(
+                    'card.not_looked_at',
+                    "{$name} was not looked at: {$tooMuch->because}.",
+                    'A first-boot file is short; this one is something else, or an editor filled it with blanks.',
+                    'Look at it by hand, or make it anew.',
+                    Place::file((string) $name, $tooMuch->line),
+                );
+            }
+        }
+
+        return [new CardFolder($files), Findings::of(...$findings)];
+    }
+
+    /**
+     * Hundreds of the same finding say no more than the first ones; and nothing is said of a file that was not looked at.
+     *
+     * @param  list<string>  $unseen
+     */
+    private static function fewOfEach(Findings $findings, array $unseen): Findings
+    {
+        $counts = [];
+        $few = array_filter($findings->list, function (Finding $finding) use (&$counts, $unseen): bool {
+            if (in_array($finding->place->file ?? '', $unseen, true)) {
+                return false;
+            }
+            $counts[$finding->code] = ($counts[$finding->code] ?? 0) + 1;
+
+            return $counts[$finding->code] <= self::MOST_OF_EACH;
+        });
+
+        return Findings::of(...array_values($few));
     }
 
     /** Where a rule named the line only, the column of its first character. */

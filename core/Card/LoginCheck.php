@@ -125,8 +125,12 @@ final class LoginCheck
         };
     }
 
-    /** A hash from the shadow file or for it: its form, and whether it is one of a password that everyone tries first. */
-    public static function hashFindings(mixed $hash, Place $place): Findings
+    /**
+     * A hash from the shadow file or for it: its form, and whether it is one of a password that everyone tries first.
+     *
+     * @param  bool  $try  false leaves the trials out: each takes milliseconds by design
+     */
+    public static function hashFindings(mixed $hash, Place $place, bool $try = true): Findings
     {
         return match (true) {
             is_string($hash) && preg_match(self::OLD_HASH, $hash) === 1 => Findings::of(
@@ -147,7 +151,7 @@ final class LoginCheck
                     $place,
                 ),
             ),
-            self::isWellKnown($hash) => Findings::of(
+            $try && self::isWellKnown($hash) => Findings::of(
                 Finding::stop(
                     'card.password_known',
                     'This is the hash of a password that anyone tries first.',

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\Card;
 
+use Burrow\Intake\KnownWords;
+
 /** The fields of wpa_supplicant.conf(5), each tried with wpa_supplicant 2.10. A field that it does not know drops the whole file. */
 final class WpaFields
 {

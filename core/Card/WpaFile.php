@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\Card;
 
+use Burrow\Intake\KnownWords;
+use Burrow\Intake\TextBudget;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
@@ -11,6 +13,9 @@ use Burrow\Sheet\Place;
 /** `wpa_supplicant.conf` line by line, as the program's own reader takes it (config_file.c): one line that it does not understand drops the file. */
 final readonly class WpaFile
 {
+    /** Lines that are named one by one before the rest is left. */
+    private const MOST = 40;
+
     /** @param  list<WpaNetwork>  $networks */
     private function __construct(public array $networks, public ?WpaField $country, public Findings $findings)
     {
@@ -27,6 +32,11 @@ final readonly class WpaFile
         foreach ($lines as $index => $raw) {
             $line = trim(self::withoutComment($raw));
             $place = Place::file($name, $index + 1, 1 + strlen($raw) - strlen(ltrim($raw)));
+            if (count($findings) > self::MOST || count($networks) >= TextBudget::ITEMS) {
+                $findings = $findings->and([CardFindings::onlyFirst('networks', $place)]);
+                $block = null;
+                break;
+            }
             if ($line === '' || ltrim($raw)[0] === '#') {
                 continue;
             }

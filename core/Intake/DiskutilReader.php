@@ -27,16 +27,15 @@ final class DiskutilReader implements Reader
 
     public function read(string $text): Reading
     {
-        preg_match_all('~<plist\b.*?</plist>~s', $text, $lists);
         $disks = $infos = [];
-        foreach ($lists[0] as $xml) {
+        foreach ($this->lists($text) as $xml) {
             $data = $this->plist($xml);
             foreach (is_array($data['AllDisksAndPartitions'] ?? null) ? $data['AllDisksAndPartitions'] : [] as $entry) {
-                if (is_array($entry) && is_string($entry['DeviceIdentifier'] ?? null)) {
+                if (is_array($entry) && is_string($entry['DeviceIdentifier'] ?? null) && count($disks) < DeviceList::MOST) {
                     $disks[$entry['DeviceIdentifier']] = $entry;
                 }
             }
-            if (isset($data['ParentWholeDisk'], $data['DeviceIdentifier']) && is_string($data['DeviceIdentifier'])) {
+            if (count($infos) < DeviceList::MOST && isset($data['ParentWholeDisk'], $data['DeviceIdentifier']) && is_string($data['DeviceIdentifier'])) {
                 $infos[$data['DeviceIdentifier']] = $data;
             }
         }
@@ -59,6 +58,24 @@ final class DiskutilReader implements Reader
         );
 
         return new Reading($this->kind(), array_values($read), Findings::of());
+    }
+
+    /**
+     * Every property list of the text, from its opening to its closing tag.
+     *
+     * @return iterable<string>
+     */
+    private function lists(string $text): iterable
+    {
+        $from = strpos($text, '<plist');
+        while ($from !== false) {
+            $end = strpos($text, '</plist>', $from);
+            if ($end === false) {
+                return;
+            }
+            yield substr($text, $from, $end + 8 - $from);
+            $from = strpos($text, '<plist', $end);
+        }
     }
 
     /**
@@ -134,7 +151,7 @@ final class DiskutilReader implements Reader
      */
     private function parts(array $entry): array
     {
-        return array_values(
+        return array_slice(array_values(
             array_filter(
                 [
                     ...is_array($entry['Partitions'] ?? null) ? $entry['Partitions'] : [],
@@ -142,7 +159,7 @@ final class DiskutilReader implements Reader
                 ],
                 is_array(...),
             ),
-        );
+        ), 0, DeviceList::MOST);
     }
 
     /** @return array<mixed> */

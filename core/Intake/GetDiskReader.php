@@ -48,20 +48,9 @@ final class GetDiskReader implements Reader
                 ),
             );
         }
-        $disks = [];
-        $findings = Findings::of();
-        foreach ($entries as $entry) {
-            $disk = is_array($entry) ? $this->disk($entry) : null;
-            if ($disk === null) {
-                $findings = $findings->and([
-                    Finding::note('intake.device_not_read', 'A device in the list has no number or no size in bytes.', 'It was left out.', ''),
-                ]);
-            } else {
-                $disks[] = $disk;
-            }
-        }
+        $list = DeviceList::read($entries, $this->disk(...));
 
-        return new Reading($this->kind(), $disks, $findings);
+        return new Reading($this->kind(), $list->disks(), $list->findings('no number or no size in bytes', ''));
     }
 
     /** @param  array<mixed>  $entry */

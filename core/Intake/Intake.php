@@ -6,11 +6,12 @@ namespace Burrow\Intake;
 
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
+use Burrow\Sheet\Place;
 
 /** All readers by kind, with the one size limit that holds for every text that comes in. */
 final readonly class Intake
 {
-    /** Largest text taken in, in bytes: a lease list of a big network is a few hundred kilobytes. */
+    /** Largest text taken in, in bytes. */
     public const LIMIT = 4 * 1024 * 1024;
 
     /** @var array<string, Reader> */
@@ -62,14 +63,16 @@ final readonly class Intake
                 ),
             );
         }
-        if (strlen($text) > self::LIMIT) {
+        $tooMuch = TextBudget::paste()->exceeded($text);
+        if ($tooMuch !== null) {
             return $this->refused(
                 $kind,
                 Finding::stop(
-                    'intake.too_large',
-                    'The text is larger than 4 MiB.',
-                    'No tool read here prints that much for a home network.',
+                    'intake.over_budget',
+                    'The text was not looked at: '.$tooMuch->because.'.',
+                    'No tool read here prints that for a home network.',
                     'Paste only the part about this network.',
+                    $tooMuch->line === null ? null : Place::file($kind, $tooMuch->line),
                 ),
             );
         }

@@ -29,7 +29,7 @@ final class LeaseReader implements Reader
     public function read(string $text): Reading
     {
         $unread = new UnreadLines($this->kind());
-        $leases = preg_match('/^\s*lease\s+[\d.]+\s*\{/m', $text) === 1 ? $this->blocks($text, $unread) : $this->lines($text, $unread);
+        $leases = preg_match('/^[ \t]*lease[ \t]+[\d.]+[ \t]*\{/m', $text) === 1 ? $this->blocks($text, $unread) : $this->lines($text, $unread);
         $findings = $unread->findings();
         if ($leases === []) {
             $findings = $findings->and([

@@ -38,26 +38,14 @@ final class LsblkReader implements Reader
                 ),
             );
         }
-        $disks = [];
-        $findings = Findings::of();
         $links = $this->links($text);
-        foreach ($json['blockdevices'] as $entry) {
-            $disk = is_array($entry) ? $this->disk($entry, $links) : null;
-            if ($disk === null) {
-                $findings = $findings->and([
-                    Finding::note(
-                        'intake.device_not_read',
-                        'A device in the list has no name or no size in bytes.',
-                        'It was left out.',
-                        'Add --bytes to the command.',
-                    ),
-                ]);
-            } elseif (! preg_match('/^(loop|ram|zram|sr|dm-|md)/', $disk->name)) {
-                $disks[] = $disk;
-            }
-        }
+        $list = DeviceList::read($json['blockdevices'], fn (array $entry): ?BlockDevice => $this->disk($entry, $links));
 
-        return new Reading($this->kind(), $disks, $findings);
+        return new Reading(
+            $this->kind(),
+            array_values(array_filter($list->disks(), fn (BlockDevice $disk): bool => preg_match('/^(loop|ram|zram|sr|dm-|md)/', $disk->name) !== 1)),
+            $list->findings('no name or no size in bytes', 'Add --bytes to the command.'),
+        );
     }
 
     /** People paste the prompt along. */
@@ -76,7 +64,7 @@ final class LsblkReader implements Reader
      */
     private function links(string $text): array
     {
-        preg_match_all('~^.*?\s(\S+) -> \.\./\.\./(\w+)\s*$~m', $text, $lines, PREG_SET_ORDER);
+        preg_match_all('~(?<=\s)([^\s>]{1,200}) -> \.\./\.\./(\w{1,64})[ \t\r]*$~m', $text, $lines, PREG_SET_ORDER);
         $links = [];
         foreach ($lines as [, $link, $name]) {
             if (preg_match('/^(?:wwn|nvme-eui|lvm|dm)-/', $link) !== 1 && preg_match('/^[A-Za-z0-9:._+@=-]{1,160}$/D', $link) === 1) {
@@ -103,7 +91,7 @@ final class LsblkReader implements Reader
         ) {
             return null;
         }
-        $parts = $this->family($entry, 0);
+        $parts = $this->family($entry);
 
         return new BlockDevice(
             name: $name,
@@ -132,13 +120,20 @@ final class LsblkReader implements Reader
      * @param  array<mixed>  $entry
      * @return non-empty-list<array<mixed>>
      */
-    private function family(array $entry, int $depth): array
+    private function family(array $entry): array
     {
-        $family = [$entry];
-        foreach (is_array($entry['children'] ?? null) && $depth < 8 ? $entry['children'] : [] as $child) {
-            if (is_array($child)) {
-                $family = [...$family, ...$this->family($child, $depth + 1)];
+        $family = $level = [$entry];
+        for ($depth = 0; $depth < 8 && $level !== []; $depth++) {
+            $below = [];
+            foreach ($level as $one) {
+                foreach (is_array($one['children'] ?? null) ? $one['children'] : [] as $child) {
+                    if (is_array($child) && count($family) + count($below) < DeviceList::MOST) {
+                        $below[] = $child;
+                    }
+                }
             }
+            array_push($family, ...$below);
+            $level = $below;
         }
 
         return $family;

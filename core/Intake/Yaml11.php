@@ -16,13 +16,13 @@ final class Yaml11
     private const UNTRUTH = 'no|No|NO|off|Off|OFF';
 
     /** A scalar on the line of its key or dash: what is before it, the word, and blanks or a comment. */
-    private const LAST_ON_LINE = '/^(\s*(?:- +)*(?:(?:"(?:\\\\.|[^"\\\\])*"|\'(?:\'\'|[^\'])*\'|[^\s"\'#\[\]{},][^#"\']*?)\s*:\s+)?)('.self::TRUTH.'|'.self::UNTRUTH.')(\s*(?:\s#.*)?)$/D';
+    private const LAST_ON_LINE = '/^(\s*(?:- +)*+(?:(?:"(?:\\\\.|[^"\\\\])*"|\'(?:\'\'|[^\'])*\'|[^\s"\'#\[\]{},][^#"\']*?)\s*:\s+)?)('.self::TRUTH.'|'.self::UNTRUTH.')(\s*(?:\s#.*)?)$/D';
 
     /** A scalar between the brackets of a flow; quoted texts are passed over. */
     private const IN_FLOW = '/("(?:\\\\.|[^"\\\\])*"|\'(?:\'\'|[^\'])*\')|(?<=[\[,{]|[\[,{:] )('.self::TRUTH.'|'.self::UNTRUTH.')(?=\s*[,}\]])/';
 
     /** What opens a block scalar: indentation, dashes, and a key with one of the marks | and > at the end. */
-    private const OPENS_BLOCK = '/^( *)((?:- +)*)((?:\S.*?)?:\s+)?(?:[!&]\S+\s+)*[|>][-+1-9]{0,2}\s*(?:\s#.*)?$/D';
+    private const OPENS_BLOCK = '/^( *)((?:- +)*+)((?:\S.*?)?:\s+)?(?:[!&]\S+\s+)*[|>][-+1-9]{0,2}\s*(?:\s#.*)?$/D';
 
     /** The same text for a reader of YAML 1.2. */
     public static function toYaml12(string $yaml): string

@@ -37,6 +37,7 @@ final readonly class PlanFile
         }
         /** @var array{jobs: non-empty-list<string>, schools?: array<string, string>, board: string, supply: string, cable: string, disk?: string, link: string, image: string, image_from?: string, card: string, case: string, hub?: string, cooling?: string, addon?: string, along?: list<array{name: string, amps: int|float}>, desk?: array{name: string, disks: string, usb: string, card_slot: bool, local_names: bool, login_client: bool, plain_editor: bool, file_copier: bool, administrator: bool, sleeps: bool, restarts: bool, hours: int|float, watts: int|float}, measured?: array{on: string, limits?: array<string, int|float>, kelvin_per_watt?: int|float}, room_celsius?: int|float, price_per_kwh?: int|float, copy_gb?: int|float, on?: string, used_from?: string, down_mbit?: int|float, up_mbit?: int|float, battery_wh?: int|float, subscription_a_month?: int|float, daily_gb?: int|float, away_days?: int|float, far_down_mbit?: int|float, relay_mbit?: int|float, stream_mbit?: int|float, plugged?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>} $data */
         $data = $entry->data;
+        $lines = new YamlLines($yaml);
         $hubs = array_column($shelf->small->hubs(), null, 'id');
         $findings = $entry->findings;
         foreach (
@@ -55,14 +56,14 @@ final readonly class PlanFile
         ) {
             if (isset($data[$name]) && ! isset($known[$data[$name]])) {
                 $findings = $findings->and([
-                    self::unknown($name, $data[$name], array_keys($known), Place::file($file, YamlLines::locate($yaml, [$name]))),
+                    self::unknown($name, $data[$name], array_keys($known), Place::file($file, $lines->locate([$name]))),
                 ]);
             }
         }
         foreach ($data['jobs'] as $index => $job) {
             if (! isset($shelf->roles[$job])) {
                 $findings = $findings->and([
-                    self::unknown('job', $job, array_keys($shelf->roles), Place::file($file, YamlLines::locate($yaml, ['jobs', $index]))),
+                    self::unknown('job', $job, array_keys($shelf->roles), Place::file($file, $lines->locate(['jobs', $index]))),
                 ]);
             }
         }
@@ -70,7 +71,7 @@ final readonly class PlanFile
             $known = array_map(fn (School $one): string => $one->id, $shelf->roles[$job]->schools ?? []);
             if (! in_array($school, $known, true)) {
                 $findings = $findings->and([
-                    self::unknown("school of {$job}", $school, $known, Place::file($file, YamlLines::locate($yaml, ['schools', $job]))),
+                    self::unknown("school of {$job}", $school, $known, Place::file($file, $lines->locate(['schools', $job]))),
                 ]);
             }
         }

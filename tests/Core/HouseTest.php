@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use App\Catalogue\Catalogue;
-use Burrow\Card\KnownWords;
 use Burrow\Card\WpaFields;
+use Burrow\Intake\KnownWords;
 use Burrow\Intake\YamlEntry;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;

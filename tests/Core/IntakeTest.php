@@ -90,7 +90,7 @@ test('no text comes in that is none', function (string $text, string $code): voi
 })->with([
     'a zip' => ["PK\x03\x04rest", 'intake.not_text'],
     'binary' => ["a\0b", 'intake.not_text'],
-    'far too much' => [str_repeat('a', Intake::LIMIT + 1), 'intake.too_large'],
+    'far too much' => [str_repeat('a', Intake::LIMIT + 1), 'intake.over_budget'],
 ]);
 
 test('an unknown kind lists the known ones', function (): void {
@@ -136,7 +136,9 @@ test('lsblk of old and new versions', function (): void {
         ->and($disk->firstPartition())
         ->toBe('sda1')
         ->and($reading->findings->codes())
-        ->toBe(['intake.device_not_read', 'intake.device_not_read']);
+        ->toBe(['intake.device_not_read'])
+        ->and($reading->findings->list[0]->found)
+        ->toStartWith('2 devices');
 });
 
 test('what is not lsblk is refused', function (string $text): void {
@@ -211,19 +213,19 @@ test('a bad entry is told by line', function (string $yaml, string $code, ?int $
     'unknown key' => ["id: a1\nlabel: b\nvolts: 5\namps: 1\nprice: 3\ncolour: red\n", 'yaml.schema', 6],
     'missing key' => ["id: a1\nlabel: b\n", 'yaml.schema', 1],
     'bad id' => ["label: b\nid: A 1\nvolts: 5\namps: 1\nprice: 3\n", 'yaml.schema', 2],
-    'huge' => [str_repeat("a: b\n", 60000), 'yaml.too_large', null],
+    'huge' => [str_repeat("a: b\n", 60000), 'yaml.over_budget', null],
 ]);
 
 test('a value deep in a text is found', function (): void {
     $yaml = "a: 1\nusers:\n  - name: x\n    keys:\n      - one\n      - two\n  - name: y\n    keys:\n      - three\nz: 2\n";
-    expect(YamlLines::locate($yaml, ['users', 0, 'keys', 1]))
+    expect((new YamlLines($yaml))->locate(['users', 0, 'keys', 1]))
         ->toBe(6)
-        ->and(YamlLines::locate($yaml, ['users', 1, 'name']))
+        ->and((new YamlLines($yaml))->locate(['users', 1, 'name']))
         ->toBe(7)
-        ->and(YamlLines::locate($yaml, ['users', 1, 'keys', 0]))
+        ->and((new YamlLines($yaml))->locate(['users', 1, 'keys', 0]))
         ->toBe(9)
-        ->and(YamlLines::locate($yaml, ['z']))
+        ->and((new YamlLines($yaml))->locate(['z']))
         ->toBe(10)
-        ->and(YamlLines::locate($yaml, []))
+        ->and((new YamlLines($yaml))->locate([]))
         ->toBe(1);
 });

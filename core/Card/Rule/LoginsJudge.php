@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardDocument;
+use Burrow\Card\CardFindings;
 use Burrow\Card\CloudAccount;
 use Burrow\Card\CloudAccounts;
 use Burrow\Card\CloudPassword;
 use Burrow\Card\LoginCheck;
+use Burrow\Intake\TextBudget;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
@@ -16,6 +18,9 @@ use Burrow\Sheet\Place;
 /** Whether somebody can log in over the network after a cloud-config was read, and what its keys and passwords are worth. */
 final readonly class LoginsJudge
 {
+    /** Hashes of one card that are tried with well-known passwords. */
+    private const HASHES_TRIED = 4;
+
     public function __construct(private CardDocument $document)
     {
     }
@@ -25,21 +30,26 @@ final readonly class LoginsJudge
     {
         $findings = Findings::of();
         $byKey = $byPassword = false;
-        $accounts = CloudAccounts::of($data);
+        $all = CloudAccounts::of($data);
+        $accounts = array_slice($all, 0, TextBudget::ITEMS);
+        $tried = 0;
         if (array_filter($accounts, fn (CloudAccount $account): bool => $account->standard) === []) {
             $findings = $this->forNobody($data);
         }
         foreach ($accounts as $account) {
             $byKey = $byKey || $account->imports;
             $byPassword = $byPassword || $account->hasPassword();
-            foreach ($account->keys as [$key, $path]) {
+            foreach (array_slice($account->keys, 0, TextBudget::ITEMS) as [$key, $path]) {
                 $decodes = is_string($key) && ! LoginCheck::keyFindings($key)->blocks();
                 $byKey = $byKey || $decodes;
                 $findings = $decodes ? $findings : $findings->and([$this->badKey($this->document->place($path))]);
             }
             foreach ($account->passwords as $password) {
-                $findings = $findings->and($this->password($password, $this->document->place($password->path)));
+                $findings = $findings->and($this->password($password, $this->document->place($password->path), $tried++ < self::HASHES_TRIED));
             }
+        }
+        if (count($all) > count($accounts)) {
+            $findings = $findings->and([CardFindings::onlyFirst('accounts', Place::file('user-data'))]);
         }
         $place = Place::file('user-data', isset($data['users']) ? $this->document->place(['users'])->line : 1);
 
@@ -110,10 +120,10 @@ final readonly class LoginsJudge
         );
     }
 
-    private function password(CloudPassword $password, Place $place): Findings
+    private function password(CloudPassword $password, Place $place, bool $try = true): Findings
     {
         if ($password->hashed || ! is_string($password->value)) {
-            return $password->hashed ? LoginCheck::hashFindings($password->value, $place) : Findings::of();
+            return $password->hashed ? LoginCheck::hashFindings($password->value, $place, $try) : Findings::of();
         }
 
         return Findings::of(

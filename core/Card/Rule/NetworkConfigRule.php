@@ -6,11 +6,13 @@ namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardContext;
 use Burrow\Card\CardDocument;
+use Burrow\Card\CardFindings;
 use Burrow\Card\CardFolder;
 use Burrow\Card\NetworkLink;
 use Burrow\Card\PlainScalar;
 use Burrow\Card\WifiCheck;
 use Burrow\Card\WifiSecurity;
+use Burrow\Intake\TextBudget;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
 use Burrow\Sheet\Finding;
@@ -52,7 +54,8 @@ final class NetworkConfigRule implements CardRule
                 ),
             );
         }
-        $links = $data['version'] === 1 ? NetworkLink::ofVersion1($data, $root) : NetworkLink::ofVersion2($data, $root);
+        $all = $data['version'] === 1 ? NetworkLink::ofVersion1($data, $root) : NetworkLink::ofVersion2($data, $root);
+        $links = array_slice($all, 0, TextBudget::ITEMS);
         if ($links === []) {
             return Findings::of(
                 Finding::stop(
@@ -66,6 +69,9 @@ final class NetworkConfigRule implements CardRule
         }
         $zone = CardDocument::read('user-data', $folder->text('user-data'))->data['timezone'] ?? '';
         $findings = $this->addressless($document, $links);
+        if (count($all) > count($links)) {
+            $findings = $findings->and([CardFindings::onlyFirst('links', Place::file('network-config'))]);
+        }
         foreach ($links as $link) {
             $findings = $findings->and($this->addresses($document, $link, $context));
             if ($link->isRadio) {
@@ -114,7 +120,7 @@ final class NetworkConfigRule implements CardRule
     private function addresses(CardDocument $document, NetworkLink $link, CardContext $context): Findings
     {
         $findings = Findings::of();
-        foreach ($link->addresses as [$text, $path]) {
+        foreach (array_slice($link->addresses, 0, TextBudget::ITEMS) as [$text, $path]) {
             $place = $document->place($path);
             [$host, $length] = [...explode('/', is_string($text) ? $text : '', 2), ''];
             $address = Ipv4::tryParse($host);
@@ -171,7 +177,10 @@ final class NetworkConfigRule implements CardRule
             $zone,
             $document->place($country === null ? $path : [...$path, 'regulatory-domain']),
         );
-        foreach ($points as $ssid => $point) {
+        if (count($points) > TextBudget::ITEMS) {
+            $findings = $findings->and([CardFindings::onlyFirst('networks', $document->place($path))]);
+        }
+        foreach (array_slice($points, 0, TextBudget::ITEMS, true) as $ssid => $point) {
             $at = $document->place([...$path, 'access-points', $ssid]);
             $raw = $document->rawKey($at->line ?? 1);
             if (! PlainScalar::isText($raw)) {

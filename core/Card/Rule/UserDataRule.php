@@ -8,9 +8,9 @@ use Burrow\Card\CardContext;
 use Burrow\Card\CardDocument;
 use Burrow\Card\CardFolder;
 use Burrow\Card\CloudKeys;
-use Burrow\Card\KnownWords;
 use Burrow\Card\PlainScalar;
 use Burrow\Card\UserDataKind;
+use Burrow\Intake\KnownWords;
 use Burrow\Net\Hostname;
 use Burrow\Net\TimeZone;
 use Burrow\Sheet\Finding;
@@ -20,6 +20,9 @@ use Burrow\Sheet\Place;
 /** The checks of `user-data`: is it read at all, can somebody log in, is remote login on, is the name one. */
 final class UserDataRule implements CardRule
 {
+    /** Keys that are named one by one; a file with more of them is no cloud-config. */
+    private const MOST_UNKNOWN = 20;
+
     public function lint(CardFolder $folder, CardContext $context): Findings
     {
         if (! $folder->has('user-data')) {
@@ -64,12 +67,16 @@ final class UserDataRule implements CardRule
     /** @param  array<mixed>  $data */
     private function keys(CardDocument $document, array $data): Findings
     {
+        $unknown = array_filter(array_keys($data), fn (int|string $key): bool => ! CloudKeys::top()->has((string) $key));
         $findings = array_map(
             fn (int|string $key): Finding => $this->unknown($document, [$key], CloudKeys::top()),
-            array_values(array_filter(array_keys($data), fn (int|string $key): bool => ! CloudKeys::top()->has((string) $key))),
+            array_slice(array_values($unknown), 0, self::MOST_UNKNOWN),
         );
         foreach (is_array($data['users'] ?? null) ? $data['users'] : [] as $index => $user) {
-            foreach (is_array($user) ? array_keys($user) : [] as $key) {
+            if (count($findings) >= self::MOST_UNKNOWN) {
+                break;
+            }
+            foreach (is_array($user) ? array_slice(array_keys($user), 0, self::MOST_UNKNOWN) : [] as $key) {
                 if (! CloudKeys::ofAnAccount()->has(str_replace('-', '_', (string) $key))) {
                     $findings[] = $this->unknown($document, ['users', $index, $key], CloudKeys::ofAnAccount());
                 }

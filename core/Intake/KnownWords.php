@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Burrow\Card;
+namespace Burrow\Intake;
 
 /** The names that a file's reader knows, for finding the one that was meant. */
 final readonly class KnownWords
@@ -40,6 +40,7 @@ final readonly class KnownWords
         $apart = array_combine($this->words, array_map(fn (string $known): int => levenshtein(substr($word, 0, self::LONGEST), $known), $this->words));
         asort($apart);
 
-        return reset($apart) <= self::SLIPS ? (string) key($apart) : null;
+        // In a short word two other letters make another word.
+        return reset($apart) <= min(self::SLIPS, intdiv(strlen($word), 2)) ? (string) key($apart) : null;
     }
 }
