@@ -73,6 +73,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/boxes/{box}/name', [NameController::class, 'update'])->name('box.name.update');
         Route::post('/boxes/{box}/card', [CardController::class, 'make'])->name('box.card.make');
         Route::post('/boxes/{box}/run', [RunController::class, 'begin'])->name('run.begin');
+        Route::post('/runs/{run}/resume', [RunController::class, 'resume'])->name('run.resume');
         Route::post('/boxes/{box}/updated', [UpkeepController::class, 'updated'])->name('box.updated');
         Route::delete('/boxes/{box}', [BoxController::class, 'destroy'])->name('box.drop');
         Route::post('/runs/{run}/steps/{step}/{action}', [RunController::class, 'act'])

@@ -14,7 +14,9 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Symfony\Component\Yaml\Yaml;
 use Tests\TestCase;
 
-pest()->extend(TestCase::class)->use(RefreshDatabase::class)->beforeEach(fn () => app(DemoSeeder::class)->run())->in('Web');
+require __DIR__.'/Support/boxes.php';
+
+pest()->extend(TestCase::class)->use(RefreshDatabase::class)->beforeEach(fn () => app(DemoSeeder::class)->run())->in('Web', 'Attack/Web');
 
 /** What a command printed, with its exit code; a command that cannot be started fails the test. */
 function run(string $command, ?string $input = null, ?string $folder = null): array

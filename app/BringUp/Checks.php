@@ -37,7 +37,7 @@ final readonly class Checks
             'lease' => $this->lease($book, $pasted),
             'port:22' => $this->door($box, $this->foundAddress($book), 22),
             'host_key' => $this->hostKey($box, $this->foundAddress($book)),
-            'pinned', 'back' => $this->pinned($box),
+            'pinned', 'back' => $this->pinned($box, $this->foundAddress($book)),
             default => $this->service($book),
         };
     }
@@ -82,9 +82,13 @@ final readonly class Checks
     private function door(Box $box, Ipv4 $address, int $port): Outcome
     {
         $state = $this->tcp->ask(Target::of($box, $address, $port));
-        $findings = Findings::of($state->finding($address, $port));
 
-        return $state === DoorState::Open ? Outcome::over("port {$port} open", $findings) : Outcome::notYet($findings);
+        return new Outcome(
+            $state === DoorState::Open,
+            $state === DoorState::Open ? "port {$port} open" : '',
+            Findings::of($state->finding($address, $port)),
+            looked: ["tcp/{$port}" => $state],
+        );
     }
 
     private function hostKey(Box $box, Ipv4 $address): Outcome
@@ -115,16 +119,30 @@ final readonly class Checks
             : Outcome::over(mb_strimwidth($key->fingerprint(), 0, 20, '…'), $findings, ['host_key' => $key->fingerprint()]);
     }
 
-    private function pinned(Box $box): Outcome
+    /** @param  Ipv4  $before  where it was found before it was pinned */
+    private function pinned(Box $box, Ipv4 $before): Outcome
     {
         $address = Ipv4::parse((string) $box->address);
         $door = $this->door($box, $address, 22);
-        if (! $door->over) {
-            return $door;
-        }
-        $key = $this->hostKey($box, $address);
+        if ($door->over) {
+            $key = $this->hostKey($box, $address);
 
-        return $key->over ? Outcome::over("at {$address}", $door->findings->and($key->findings)) : $key;
+            return $key->over ? $door->with(Outcome::over("at {$address}", $key->findings)) : $door->with($key);
+        }
+        $old = $before->number === $address->number ? null : $this->door($box, $before, 22);
+
+        return $old === null || ! $old->over
+            ? $door
+            : Outcome::notYet(
+                Findings::of(
+                    Finding::warn(
+                        'bringup.still_at_old',
+                        "It answers at {$before}, where it was found, and not at {$address}.",
+                        'The reservation is missing or not applied yet, or the box was not restarted since.',
+                        "Look at the router's reservations for {$address}, apply them, and restart the box once more.",
+                    ),
+                ),
+            );
     }
 
     /** The first TCP port of every job must be open. */
@@ -135,8 +153,7 @@ final readonly class Checks
         foreach ($book->roles as $role) {
             $port = $role->servicePort();
             if ($port !== null && $port->protocol === Protocol::Tcp) {
-                $door = $this->door($box, Ipv4::parse((string) $box->address), $port->port->number);
-                $outcome = new Outcome($outcome->over && $door->over, $door->words, $outcome->findings->and($door->findings));
+                $outcome = $outcome->with($this->door($box, Ipv4::parse((string) $box->address), $port->port->number));
             }
         }
 

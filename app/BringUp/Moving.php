@@ -9,46 +9,67 @@ use App\Models\JournalEntry;
 use App\Models\Run;
 use App\Models\Service;
 use App\Models\Store;
+use Burrow\Household\Stage;
 use Burrow\Role\Role;
 use Burrow\Role\RolePort;
 
-/** The end of a run: what was learned becomes part of the box's record, and the box stands in the burrow. */
+/**
+ * The end of a run: what was looked at becomes part of the box's record, with the time it was looked at. A box is in
+ * service when every step of every job of it was played; until then it stands there unfinished.
+ */
 final readonly class Moving
 {
     public function in(Run $run, RunBook $book): void
     {
         $box = $run->box;
-        $asked = array_map(fn (Role $role): ?RolePort => $role->servicePort(), $book->roles);
-        foreach (array_merge(...array_map(fn (Role $role): array => $role->ports, $book->roles)) as $port) {
-            Service::query()->firstOrCreate(
-                ['box_id' => $box->id, 'protocol' => $port->protocol->value, 'port' => $port->port->number, 'purpose' => $port->purpose],
-                ['state' => in_array($port, $asked, true) ? 'open' : null, 'looked_at' => in_array($port, $asked, true) ? now() : null],
-            );
-        }
-        if ($run->learnedText('uuid') !== null) {
-            Store::query()->firstOrCreate(
-                ['box_id' => $box->id, 'uuid' => $run->learnedText('uuid')],
-                [
-                    'label' => RunBook::STORE['store_label'],
-                    'serial' => $run->learnedText('disk_serial'),
-                    'bytes' => (int) $run->learnedText('disk_bytes'),
-                    'mount_point' => RunBook::STORE['mount_point'],
-                    'share' => RunBook::STORE['share'],
-                ],
-            );
-        }
-        $box->update([
-            'stage' => Box::IN_SERVICE,
-            'in_service_at' => $box->in_service_at ?? now(),
-            'updated_system_at' => $box->updated_system_at ?? now(),
-            'answered_at' => now(),
-            'silent_since' => null,
-        ]);
+        $this->ports($run, $book);
+        $this->store($run);
         $run->update(['finished_at' => now()]);
-        JournalEntry::write(
-            $box,
-            'in service',
-            "{$box->called()} is in service: ".implode(', ', array_map(fn (Role $role): string => $role->label, $book->roles)).'.',
+        $without = array_map(fn (Role $role): string => $role->id, $book->withoutPlaybook());
+        $played = array_map(fn (Role $role): string => $role->id, $book->roles);
+        if ($book->passedOver() === 0) {
+            $box->jobs()->whereIn('role', array_diff($played, $without))->update(['finished_at' => now()]);
+        }
+        $whole = $box->jobs()->whereNull('finished_at')->doesntExist();
+        $name = $box->called();
+        if ($whole || $box->isInService()) {
+            $box->update(['stage' => Stage::InService, 'in_service_at' => $box->in_service_at ?? now(), 'silent_since' => null]);
+        } else {
+            $box->update(['stage' => Stage::Unfinished]);
+        }
+        $whole
+            ? JournalEntry::write($box, 'in service', "{$name} is in service: ".implode(', ', array_map(fn (Role $role): string => $role->label, $book->roles)).'.')
+            : JournalEntry::write($box, 'unfinished', "{$name}: ".$book->sentence().($book->missing() === null ? '' : " {$book->missing()->found}"));
+    }
+
+    /** Ports of the jobs, each with what was met there in this run; nothing was met where nobody looked. */
+    private function ports(Run $run, RunBook $book): void
+    {
+        $looked = is_array($run->learned['looked'] ?? null) ? $run->learned['looked'] : [];
+        foreach (array_merge(...array_map(fn (Role $role): array => $role->ports, $book->roles)) as $port) {
+            /** @var RolePort $port */
+            $met = $looked["{$port->protocol->value}/{$port->port->number}"] ?? null;
+            $service = Service::query()->firstOrNew([
+                'box_id' => $run->box_id, 'protocol' => $port->protocol->value, 'port' => $port->port->number, 'purpose' => $port->purpose,
+            ]);
+            $service->fill(is_array($met) ? ['state' => $met['state'] ?? null, 'looked_at' => $met['at'] ?? null] : [])->save();
+        }
+    }
+
+    private function store(Run $run): void
+    {
+        if ($run->learnedText('uuid') === null) {
+            return;
+        }
+        Store::query()->firstOrCreate(
+            ['box_id' => $run->box_id, 'uuid' => $run->learnedText('uuid')],
+            [
+                'label' => RunBook::STORE['store_label'],
+                'serial' => $run->learnedText('disk_serial'),
+                'bytes' => (int) $run->learnedText('disk_bytes'),
+                'mount_point' => RunBook::STORE['mount_point'],
+                'share' => RunBook::STORE['share'],
+            ],
         );
     }
 }

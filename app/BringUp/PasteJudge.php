@@ -8,6 +8,7 @@ use App\Catalogue\Catalogue;
 use Burrow\Intake\BlockDevice;
 use Burrow\Intake\FileSystemId;
 use Burrow\Intake\Intake;
+use Burrow\Intake\Refusals;
 use Burrow\Intake\UpgradeSummary;
 use Burrow\Role\StepTemplate;
 use Burrow\Sheet\Finding;
@@ -25,8 +26,9 @@ final readonly class PasteJudge
     /** @param  string  $typedDisk the disk's name, typed back by the person where it is going to be wiped */
     public function judge(RunBook $book, StepTemplate $step, string $pasted, string $typedDisk): Outcome
     {
+        $refused = Refusals::in($pasted);
         if ($step->reads === '') {
-            return Outcome::over('done', Findings::of());
+            return $refused->blocks() ? Outcome::notYet($refused) : Outcome::over(trim($pasted) === '' ? 'done, by your word' : 'done', Findings::of());
         }
         if (trim($pasted) === '') {
             return $step->reads === 'upgrade'
@@ -46,7 +48,7 @@ final readonly class PasteJudge
         $reading = $this->intake->read($step->reads, $pasted);
 
         return match (true) {
-            $reading->findings->blocks() => Outcome::notYet($reading->findings),
+            $reading->findings->blocks() || $reading->facts === [] => Outcome::notYet($refused->blocks() ? $refused : $reading->findings),
             $step->reads === 'lsblk' => $this->disk($book, $reading->all(BlockDevice::class), $typedDisk),
             $step->reads === 'uuid' => Outcome::over('file system made', $reading->findings, [
                 'uuid' => ($reading->all(FileSystemId::class)[0] ?? null)?->uuid,

@@ -14,33 +14,37 @@ use Burrow\BringUp\Playbook;
 use Burrow\BringUp\Values;
 use Burrow\Role\Role;
 use Burrow\Role\StepTemplate;
+use Burrow\Sheet\Finding;
 use Burrow\Stores\FstabLine;
 use Burrow\Stores\SmbShare;
 use DateTimeImmutable;
-use RuntimeException;
 
 /** A run seen together with its playbook: which template a step plays, and the values that fill it. */
 final readonly class RunBook
 {
     public const STORE = ['store_label' => 'store', 'mount_point' => '/srv/store', 'share' => 'store'];
 
+    /** A time teaches when it lies between these shares of the shortest and the longest that is usual. */
+    private const SOONEST = 0.25;
+
+    private const LATEST = 1.5;
+
     public Playbook $playbook;
 
-    /** @var non-empty-list<Role> */
+    /** @var list<Role> those of the run's jobs that the catalogue still holds */
     public array $roles;
 
     public function __construct(public Run $run, Catalogue $catalogue)
     {
         $jobs = $run->adds === null ? $run->box->jobs : $run->box->jobs->whereIn('role', $run->adds);
-        $roles = array_values(array_filter($jobs->map(fn (BoxJob $job): ?Role => $catalogue->role($job->role))->all()));
-        $this->roles = $roles !== [] ? $roles : throw new RuntimeException("The jobs of {$run->box->called()} are no longer in the catalogue.");
+        $this->roles = array_values(array_filter($jobs->map(fn (BoxJob $job): ?Role => $catalogue->role($job->role))->all()));
         $common = $catalogue->commonSteps();
         $this->playbook = Playbook::for($this->roles, $run->adds === null ? $common['before'] : $common['again'], $common['after']);
     }
 
     public function template(RunStep $step): StepTemplate
     {
-        return $this->playbook->step($step->step);
+        return $this->playbook->step($step->step) ?? StepTemplate::gone($step->step);
     }
 
     public function values(): Values
@@ -88,16 +92,49 @@ final readonly class RunBook
     /** "Step 8 of 15. 21 min of your hands left, 34 min of waiting." */
     public function sentence(): string
     {
-        $finished = $this->finished();
+        $steps = $this->run->steps->count();
+        $passed = $this->passedOver();
+        $name = $this->run->box->called();
         if ($this->run->finished_at !== null) {
-            return "All {$this->run->steps->count()} steps are over, and {$this->run->box->called()} is in service.";
+            return match (true) {
+                $passed > 0 => "Unfinished: {$passed} of {$steps} steps were passed over.",
+                $this->withoutPlaybook() !== [] => "The common steps are over, and {$name} is not finished.",
+                default => "All {$steps} steps are over, and {$name} is in service.",
+            };
         }
-
+        $finished = $this->finished();
         $step = count($finished) + 1;
         $hands = $this->playbook->handsLeft($finished);
         $waiting = $this->playbook->waitLeft($finished);
 
-        return "Step {$step} of {$this->run->steps->count()}. {$hands} of your hands left, {$waiting} of waiting.";
+        return "Step {$step} of {$steps}. {$hands} of your hands left, {$waiting} of waiting.";
+    }
+
+    /** How many steps were passed over. */
+    public function passedOver(): int
+    {
+        return $this->run->steps->where('state', RunStep::SKIPPED)->count();
+    }
+
+    /** @return list<Role> jobs of which this run holds no step of their own */
+    public function withoutPlaybook(): array
+    {
+        return array_values(array_filter($this->roles, fn (Role $role): bool => $role->steps === []));
+    }
+
+    /** What this run does not contain, said at its start and at its end; null when it holds everything. */
+    public function missing(): ?Finding
+    {
+        $jobs = array_map(fn (Role $role): string => $role->label, $this->withoutPlaybook());
+
+        return $jobs === []
+            ? null
+            : Finding::warn(
+                'bringup.no_playbook',
+                'This run brings the box up, and does not install: '.implode(', ', $jobs).'.',
+                'The playbook of '.(count($jobs) === 1 ? 'this job' : 'these jobs').' holds no steps of its own yet, so nothing of it will be installed or tried.',
+                'After the last step the box stands there, pinned and up to date, and counts as not finished.',
+            );
     }
 
     private function speed(): float
@@ -109,14 +146,15 @@ final readonly class RunBook
 
     /**
      * How long this step took on boxes of the same class, in seconds. Whoever comes back much later than expected
-     * has measured the coffee and not the box; such times do not count.
+     * has measured the coffee and not the box, and whoever presses “Done” at once has measured nothing; such times do not count.
      *
      * @return list<float>
      */
     private function measured(StepTemplate $template): array
     {
         $box = $this->run->box;
-        $longest = (($template->waitTo->seconds ?? 0) * 1.5) / $this->speed();
+        $longest = (($template->waitTo->seconds ?? 0) * self::LATEST) / $this->speed();
+        $shortest = (($template->waitFrom->seconds ?? 0) * self::SOONEST) / $this->speed();
         $times = RunStep::query()
             ->where('step', $template->id)
             ->where('state', RunStep::DONE)
@@ -132,7 +170,7 @@ final readonly class RunBook
             ->limit(10)
             ->get()
             ->map(fn (RunStep $step): float => (float) $step->began_at?->diffInSeconds($step->finished_at))
-            ->filter(fn (float $seconds): bool => $seconds > 0 && $seconds <= $longest);
+            ->filter(fn (float $seconds): bool => $seconds > $shortest && $seconds <= $longest);
 
         return array_values($times->all());
     }

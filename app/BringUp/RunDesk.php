@@ -11,6 +11,8 @@ use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Run;
 use App\Models\RunStep;
+use Burrow\BringUp\DoorState;
+use Burrow\Household\Stage;
 use Burrow\Intake\Intake;
 use Burrow\Intake\Lease;
 use Burrow\Role\StepTemplate;
@@ -29,15 +31,17 @@ final readonly class RunDesk
     /** The box's run; begun when there is none or the last one is over. */
     public function begin(Box $box): Run
     {
-        $existing = $box->run;
-        if ($existing !== null && $existing->finished_at === null) {
-            return $existing;
-        }
         $learned = $box->on_bench ? $this->benchBefore() : [];
 
         return DB::transaction(function () use ($box, $learned): Run {
+            // Two clicks at once are one beginning.
+            Box::query()->lockForUpdate()->findOrFail($box->id);
+            $existing = $box->run()->first();
+            if ($existing !== null && $existing->finished_at === null) {
+                return $existing;
+            }
             $run = $this->layOut(Run::query()->create(['box_id' => $box->id, 'learned' => $learned]));
-            $box->update(['stage' => Box::BRINGING_UP]);
+            $box->update(['stage' => Stage::BringingUp]);
             JournalEntry::write($box, 'run', "Bringing up {$box->called()} began.");
 
             return $run;
@@ -68,13 +72,40 @@ final readonly class RunDesk
         });
     }
 
+    /** The run that ended unfinished goes on: what was passed over is open again, and steps that its playbook has now join it. */
+    public function resume(Run $seen): Run
+    {
+        return DB::transaction(function () use ($seen): Run {
+            $run = Run::query()->with(['box.jobs', 'steps'])->lockForUpdate()->findOrFail($seen->id);
+            if ($run->finished_at === null || $run->box->run?->id !== $run->id) {
+                throw new StepTold('This run is not the last one of its box, or it goes on already. Nothing was changed.');
+            }
+            $run->steps()->where('state', RunStep::SKIPPED)->update([
+                'state' => RunStep::OPEN, 'began_at' => null, 'finished_at' => null, 'outcome' => null, 'findings' => null, 'version' => DB::raw('version + 1'),
+            ]);
+            $this->layOut($run);
+            if ($run->steps()->where('state', RunStep::OPEN)->doesntExist()) {
+                throw new StepTold('Nothing of this run is open. Nothing was changed.');
+            }
+            $run->update(['finished_at' => null]);
+            if (! $run->box->isInService()) {
+                $run->box->update(['stage' => Stage::BringingUp]);
+            }
+            JournalEntry::write($run->box, 'run', "{$run->box->called()}: what was left open was taken up again.");
+
+            return $run;
+        });
+    }
+
+    /** Every step of the playbook in its order; those that are there already stay as they are. */
     private function layOut(Run $run): Run
     {
         foreach ((new RunBook($run, $this->catalogue))->playbook->steps as $position => $template) {
-            RunStep::query()->create(['run_id' => $run->id, 'position' => $position, 'step' => $template->id, 'state' => RunStep::OPEN]);
+            $step = RunStep::query()->firstOrNew(['run_id' => $run->id, 'step' => $template->id], ['state' => RunStep::OPEN]);
+            $step->fill(['position' => $position])->save();
         }
 
-        return $run;
+        return $run->unsetRelation('steps');
     }
 
     /** Starts a step's wait. */
@@ -92,8 +123,7 @@ final readonly class RunDesk
             $step->state = RunStep::SKIPPED;
             $step->outcome = mb_strimwidth('passed over: '.$reason, 0, 190, '…');
             $step->finished_at = now();
-            JournalEntry::write($step->run->box, 'overruled', "Step “{$step->step}” was passed over: {$reason}");
-            $this->finishIfLast($step);
+            JournalEntry::write($step->run->box, 'overruled', 'Step “'.$this->title($step)."” was passed over: {$reason}");
         });
     }
 
@@ -116,7 +146,9 @@ final readonly class RunDesk
                 'findings' => null,
                 'version' => $version + 1,
             ]);
-            JournalEntry::write($step->run->box, 'run', "Step “{$step->step}” was taken back.");
+            // What was found at steps after it was found under other circumstances.
+            $step->run->steps()->where('position', '>', $step->position)->where('state', RunStep::OPEN)->update(['findings' => null]);
+            JournalEntry::write($step->run->box, 'run', 'Step “'.$this->title($step).'” was taken back.');
         });
     }
 
@@ -135,6 +167,7 @@ final readonly class RunDesk
                 ],
                 $outcome->findings->list,
             );
+            $this->noteLooks($step->run, $outcome);
             if (! $outcome->over) {
                 return;
             }
@@ -142,7 +175,6 @@ final readonly class RunDesk
             $step->outcome = mb_strimwidth($outcome->words, 0, 190, '…');
             $step->finished_at = now();
             $this->learn($step->run, $template, $outcome);
-            $this->finishIfLast($step);
         });
     }
 
@@ -172,7 +204,27 @@ final readonly class RunDesk
             $change($step);
             $step->version++;
             $step->save();
+            $this->finishIfLast($step);
         });
+    }
+
+    /** What was asked, what it met, and when: the record of the box begins with it. */
+    private function noteLooks(Run $run, Outcome $outcome): void
+    {
+        if ($outcome->looked === []) {
+            return;
+        }
+        $looked = array_map(fn (DoorState $state): array => ['state' => $state->value, 'at' => now()->toIso8601String()], $outcome->looked);
+        $known = is_array($run->learned['looked'] ?? null) ? $run->learned['looked'] : [];
+        $run->update(['learned' => [...$run->learned, 'looked' => [...$known, ...$looked]]]);
+        // A refusal comes from the box itself, so it is there.
+        $answers = in_array(true, array_map(fn (DoorState $state): bool => $state !== DoorState::Silent, $outcome->looked), true);
+        $run->box->update(['asked_at' => now()] + ($answers ? ['answered_at' => now()] : []));
+    }
+
+    private function title(RunStep $step): string
+    {
+        return (new RunBook($step->run, $this->catalogue))->template($step)->title;
     }
 
     private function learn(Run $run, StepTemplate $template, Outcome $outcome): void
@@ -201,9 +253,8 @@ final readonly class RunDesk
 
     private function finishIfLast(RunStep $step): void
     {
-        $run = $step->run;
-        $left = $run->steps->filter(fn (RunStep $other): bool => $other->id !== $step->id && ! $other->isFinished());
-        if ($left->isEmpty()) {
+        $run = $step->run->load('steps');
+        if ($run->current() === null) {
             (new Moving())->in($run, new RunBook($run, $this->catalogue));
         }
     }

@@ -9,11 +9,12 @@ use Burrow\Board\BoardClass;
 use Burrow\Board\CatalogueReader;
 use Burrow\Board\Kit;
 use Burrow\Board\SmallParts;
-use Burrow\Intake\YamlEntry;
 use Burrow\Plan\Shelf;
 use Burrow\Role\Role;
 use Burrow\Role\RoleReader;
 use Burrow\Role\StepTemplate;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
 use Illuminate\Database\QueryException;
 use RuntimeException;
 use Symfony\Component\Yaml\Yaml;
@@ -44,6 +45,9 @@ final class Catalogue
     private ?array $entries = null;
 
     private ?Shelf $shelf = null;
+
+    /** @var list<array{kind: string, id: string, found: string}> */
+    private array $unread = [];
 
     public function role(string $id): ?Role
     {
@@ -116,23 +120,60 @@ final class Catalogue
         return is_file($file) ? self::text($file) : null;
     }
 
-    /** Takes in an entry of the household's own when its schema passes it. */
-    public function import(string $kind, string $yaml): YamlEntry
+    /** Takes in an entry of the household's own when its schema passes it and it can be built. */
+    public function import(string $kind, string $yaml): OwnEntry
     {
-        $entry = YamlEntry::read($yaml, self::schema($kind), 'entry.yaml');
-        if ($entry->data !== null && is_string($entry->data['id'] ?? null)) {
-            CatalogueEntry::query()->updateOrCreate(['kind' => $kind, 'slug' => $entry->data['id']], ['yaml' => $yaml]);
+        $entry = OwnEntry::read($kind, $yaml);
+        if ($entry->data !== null) {
+            CatalogueEntry::query()->updateOrCreate(['kind' => $kind, 'slug' => $entry->id()], ['yaml' => $yaml]);
             $this->entries = $this->shelf = null;
         }
 
         return $entry;
     }
 
-    /** Takes an own entry away; a built-in one of that name comes back into force. */
-    public function drop(string $kind, string $id): void
+    /** A finding for every own entry that cannot be read as it stands: one of an older form, or edited by hand. */
+    public function unread(): Findings
     {
+        return Findings::of(...array_map(
+            fn (array $one): Finding => Finding::warn(
+                'catalogue.entry_not_read',
+                "Your own entry {$one['kind']}/{$one['id']} cannot be used: ".lcfirst($one['found']),
+                'It is left out until it is mended; a built-in one of that name stands in for it.',
+                'Mend it in the catalogue, or take it away.',
+            ),
+            $this->unreadEntries(),
+        ));
+    }
+
+    /** @return list<array{kind: string, id: string, found: string}> */
+    public function unreadEntries(): array
+    {
+        $this->entries ??= $this->load();
+
+        return $this->unread;
+    }
+
+    /**
+     * Takes an own entry away; a built-in one of that name comes back into force. What is in use stays.
+     *
+     * @return ?Finding why it was not taken away
+     */
+    public function drop(string $kind, string $id): ?Finding
+    {
+        $users = $this->builtIn($kind, $id) === null ? [...InUse::by($kind, $id), ...InUse::byRuns($kind, $id)] : InUse::byRuns($kind, $id);
+        if ($users !== []) {
+            return Finding::stop(
+                'catalogue.entry_in_use',
+                "{$kind}/{$id} is used by ".implode(', ', $users).'.',
+                'Without it nobody could say any more what stands there, or how the run goes on.',
+                'Choose another part there first, or end the run.',
+            );
+        }
         CatalogueEntry::query()->where('kind', $kind)->where('slug', $id)->delete();
         $this->entries = $this->shelf = null;
+
+        return null;
     }
 
     /** @return array<string, array<string, mixed>> by id */
@@ -147,24 +188,53 @@ final class Catalogue
     private function load(): array
     {
         $entries = self::builtInEntries();
-        foreach ($this->own() as $own) {
-            /** @var array<string, mixed> $data */
-            $data = Yaml::parse($own->yaml);
-            $entries[$own->kind][$own->slug] = $data;
+        $own = self::ownEntries($this->own());
+        foreach ($own['entries'] as $kind => $byId) {
+            $entries[$kind] = [...$entries[$kind] ?? [], ...$byId];
         }
+        $this->unread = $own['unread'];
 
         return $entries;
     }
 
     /**
+     * The household's own entries, each read and built once and then kept until one of them changes.
+     *
+     * @param  list<CatalogueEntry>  $rows
+     * @return array{entries: array<string, array<string, array<string, mixed>>>, unread: list<array{kind: string, id: string, found: string}>}
+     */
+    private static function ownEntries(array $rows): array
+    {
+        if ($rows === []) {
+            return ['entries' => [], 'unread' => []];
+        }
+        $state = implode("\n", array_map(fn (CatalogueEntry $row): string => "{$row->kind}/{$row->slug}\n{$row->yaml}", $rows));
+
+        /** @var array{entries: array<string, array<string, array<string, mixed>>>, unread: list<array{kind: string, id: string, found: string}>} */
+        return self::kept('own-entries', $state, function () use ($rows): array {
+            $read = ['entries' => [], 'unread' => []];
+            foreach ($rows as $row) {
+                $entry = OwnEntry::read($row->kind, $row->yaml);
+                if ($entry->data === null) {
+                    $read['unread'][] = ['kind' => $row->kind, 'id' => $row->slug, 'found' => $entry->findings->list[0]->found];
+                } else {
+                    $read['entries'][$row->kind][$row->slug] = $entry->data;
+                }
+            }
+
+            return $read;
+        });
+    }
+
+    /**
      * The terminal commands also work while the database is not running; then the built-in entries are all there are.
      *
-     * @return iterable<CatalogueEntry>
+     * @return list<CatalogueEntry>
      */
-    private function own(): iterable
+    private function own(): array
     {
         try {
-            return CatalogueEntry::query()->orderBy('slug')->get();
+            return array_values(CatalogueEntry::query()->orderBy('slug')->get()->all());
         } catch (QueryException $away) {
             return app()->runningInConsole() ? [] : throw $away;
         }
@@ -195,19 +265,41 @@ final class Catalogue
      */
     private static function parsed(string $what, array $files): array
     {
-        $state = md5(implode(' ', array_map(fn (string $file): string => $file.filemtime($file), $files)));
-        $kept = storage_path("framework/cache/{$what}-{$state}.php");
-        if (! is_file($kept)) {
-            $data = array_map(fn (string $file): mixed => Yaml::parse(self::text($file)), array_combine($files, $files));
-            array_map(unlink(...), glob(storage_path("framework/cache/{$what}-*.php")) ?: []);
-            // Whole or not at all: another request may be reading.
-            $new = $kept.'.'.bin2hex(random_bytes(4));
-            file_put_contents($new, '<?php return '.var_export($data, true).';');
-            rename($new, $kept);
-        }
+        $state = implode(' ', array_map(fn (string $file): string => $file.filemtime($file), $files));
 
         /** @var array<string, array<string, mixed>> */
-        return require $kept;
+        return self::kept(
+            $what,
+            $state,
+            fn (): array => array_map(fn (string $file): mixed => Yaml::parse(self::text($file)), array_combine($files, $files)),
+        );
+    }
+
+    /**
+     * What takes long to work out, kept as PHP until its state is another one.
+     *
+     * @param  callable(): array<mixed>  $make
+     * @return array<mixed>
+     */
+    private static function kept(string $what, string $state, callable $make): array
+    {
+        $kept = storage_path("framework/cache/{$what}-".md5($state).'.php');
+        $data = is_file($kept) ? require $kept : null;
+        if (is_array($data)) {
+            return $data;
+        }
+        $data = $make();
+        array_map(fn (string $old): bool => @unlink($old), glob(storage_path("framework/cache/{$what}-*.php")) ?: []);
+        // Whole or not at all: another request may be reading, and the disk may be full.
+        $new = $kept.'.'.bin2hex(random_bytes(4));
+        $code = '<?php return '.var_export($data, true).';';
+        if (@file_put_contents($new, $code) === strlen($code)) {
+            rename($new, $kept);
+        } else {
+            @unlink($new);
+        }
+
+        return $data;
     }
 
     private static function folder(string $kind): string

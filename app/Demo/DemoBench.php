@@ -13,7 +13,7 @@ final class DemoBench
     /** @return array<string, mixed> */
     public static function state(): array
     {
-        $boxes = Box::query()->inService()->with('services')->get();
+        $boxes = Box::query()->standing()->with('services')->get();
         $reservations = $leases = [];
         foreach ($boxes as $box) {
             $reservations[(string) $box->mac] = (string) $box->address;
@@ -33,7 +33,7 @@ final class DemoBench
                             'mac' => (string) $box->mac,
                             'class' => ucfirst($box->board),
                             'networkAfter' => 30,
-                            'powered' => ! $box->isSilent(),
+                            'powered' => $box->silent_since === null,
                             'firstBootDone' => true,
                             'name' => (string) $box->name,
                             'services' => array_values(

@@ -6,15 +6,21 @@ namespace App\Ground;
 
 use App\Catalogue\Catalogue;
 use App\Models\Box;
+use App\Models\BoxJob;
 use App\Models\Dependency;
 use App\Models\Network;
 use App\Models\Opening;
+use App\Models\Service;
 use App\Upkeep\Calendar;
+use Burrow\BringUp\DoorState;
 use Burrow\Drawing\ChamberState;
 use Burrow\Drawing\Dwelling;
 use Burrow\Ground\Outlook;
 use Burrow\Ground\Standing;
-use Burrow\Quantity\Duration;
+use Burrow\Household\Hearing;
+use Burrow\Household\HearingState;
+use Burrow\Household\Stage;
+use Burrow\Net\Prefix;
 use Burrow\Role\Role;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
@@ -30,15 +36,20 @@ final readonly class GroundFacts
     /** @var array<int, Due> */
     private array $dues;
 
+    /** @var array<int, Hearing> by box id */
+    private array $hearings;
+
     public function __construct(private Network $network, private Catalogue $catalogue, Calendar $calendar)
     {
         $this->boxes = Box::query()
             ->where('network_id', $network->id)
             ->whereNotNull('name')
-            ->with(['jobs', 'openings', 'dependencies.provider'])
+            ->with(['jobs', 'openings', 'services', 'dependencies.provider'])
+            ->withCount('passedOver')
             ->orderBy('id')
             ->get();
-        $this->dues = $calendar->of($this->inService());
+        $this->dues = $calendar->of($this->standing());
+        $this->hearings = $this->boxes->mapWithKeys(fn (Box $box): array => [$box->id => $box->hearing()])->all();
     }
 
     /** @return list<Dwelling> */
@@ -52,9 +63,10 @@ final readonly class GroundFacts
                         $box->address ?? 'no address yet',
                         $this->note($box),
                         match (true) {
-                            $box->stage !== Box::IN_SERVICE => ChamberState::Building,
-                            $box->isSilent() => ChamberState::Silent,
-                            default => ChamberState::Answers,
+                            ! $box->stage->stands() => ChamberState::Building,
+                            $this->hearings[$box->id]->state === HearingState::Silent => ChamberState::Silent,
+                            $this->hearings[$box->id]->state === HearingState::Answers => ChamberState::Answers,
+                            default => ChamberState::Unheard,
                         },
                         $this->openings($box),
                         $box->dependencies
@@ -70,16 +82,25 @@ final readonly class GroundFacts
     {
         return new Outlook(
             array_values(
-                $this->inService()
+                $this->standing()
                     ->map(
                         fn (Box $box): Standing => new Standing(
                             (string) $box->name,
-                            $box->silent_since?->setTimezone($this->network->time_zone)->toDateTimeImmutable(),
+                            $this->hearings[$box->id],
                             $this->openings($box),
                             $this->roles($box)->contains(fn (Role $role): bool => $role->facesWorld),
-                            (string) $this->roles($box)
+                            (string) $this->roles($box, finished: true)
                                 ->map(fn (Role $role): string => $role->servesAll)
                                 ->first(fn (string $what): bool => $what !== ''),
+                            array_values(
+                                $box->services
+                                    ->where('state', '!=', DoorState::Open->value)
+                                    ->whereNotNull('state')
+                                    ->map(fn (Service $service): string => "{$service->port} {$service->protocol}, {$service->purpose}: {$service->state}")
+                                    ->all(),
+                            ),
+                            (int) $box->getAttribute('passed_over_count') + $box->jobs->whereNull('finished_at')->count(),
+                            $this->covers($box),
                         ),
                     )
                     ->all(),
@@ -89,15 +110,22 @@ final readonly class GroundFacts
     }
 
     /** @return Collection<int, Box> */
-    private function inService(): Collection
+    private function standing(): Collection
     {
-        return $this->boxes->where('stage', Box::IN_SERVICE)->values();
+        return $this->boxes->filter(fn (Box $box): bool => $box->stage->stands())->values();
+    }
+
+    private function covers(Box $box): bool
+    {
+        $address = $box->ipv4();
+
+        return $address === null || (Prefix::tryParse($this->network->prefix)?->contains($address) ?? false);
     }
 
     /** @return Collection<int, Role> */
-    private function roles(Box $box): Collection
+    private function roles(Box $box, bool $finished = false): Collection
     {
-        return $box->jobs->map(fn ($job): ?Role => $this->catalogue->role($job->role))->filter()->values();
+        return $box->jobs->filter(fn (BoxJob $job): bool => ! $finished || $job->finished_at !== null)->map(fn ($job): ?Role => $this->catalogue->role($job->role))->filter()->values();
     }
 
     private function note(Box $box): string
@@ -106,8 +134,9 @@ final readonly class GroundFacts
         $due = $this->dues[$box->id] ?? null;
 
         return match (true) {
-            $box->stage !== Box::IN_SERVICE => $jobs.' · new',
-            $box->isSilent() => 'silent '.Duration::seconds((float) $box->silent_since?->diffInSeconds(now())),
+            ! $box->stage->stands() => $jobs.' · new',
+            $this->hearings[$box->id]->state !== HearingState::Answers => $this->hearings[$box->id]->words(),
+            $box->stage === Stage::Unfinished => $jobs.' · not finished',
             $due !== null && ($due->isOverdue() || $due->isSoon()) => $jobs.' · due',
             default => $jobs,
         };

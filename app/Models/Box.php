@@ -4,31 +4,31 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Burrow\Household\Hearing;
+use Burrow\Household\Stage;
 use Burrow\Net\Ipv4;
+use Carbon\CarbonInterface;
+use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasManyThrough;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * One headless computer, from its plan to its years of service.
  *
  * @property Network $network
+ * @property Stage $stage
  */
 class Box extends Model
 {
-    public const PLANNED = 'planned';
-
-    public const NAMED = 'named';
-
-    public const BRINGING_UP = 'bringing-up';
-
-    public const IN_SERVICE = 'in-service';
-
     protected $guarded = [];
 
     protected $casts = [
+        'stage' => Stage::class,
+        'asked_at' => 'datetime',
         'pinned_at' => 'datetime',
         'card_written_at' => 'datetime',
         'host_key_at' => 'datetime',
@@ -102,7 +102,17 @@ class Box extends Model
     /** @param  Builder<Box>  $query */
     public function scopeInService(Builder $query): void
     {
-        $query->where('stage', self::IN_SERVICE);
+        $query->where('stage', Stage::InService);
+    }
+
+    /**
+     * In service, or standing there unfinished: what is watched.
+     *
+     * @param  Builder<Box>  $query
+     */
+    public function scopeStanding(Builder $query): void
+    {
+        $query->whereIn('stage', [Stage::InService, Stage::Unfinished]);
     }
 
     /** A box without a name yet is called by what it is to become. */
@@ -116,8 +126,23 @@ class Box extends Model
         return $this->address === null ? null : Ipv4::parse($this->address);
     }
 
-    public function isSilent(): bool
+    /** What is known of whether it answers; times in the network's zone. */
+    public function hearing(): Hearing
     {
-        return $this->stage === self::IN_SERVICE && $this->silent_since !== null;
+        $zone = Network::zone();
+        $at = fn (?CarbonInterface $time): ?DateTimeImmutable => $time?->toImmutable()->setTimezone($zone)->toDateTimeImmutable();
+
+        return Hearing::of($at($this->asked_at), $at($this->answered_at), $at($this->silent_since), now()->toDateTimeImmutable());
+    }
+
+    public function isInService(): bool
+    {
+        return $this->stage === Stage::InService;
+    }
+
+    /** @return HasManyThrough<RunStep, Run, $this> steps of its runs that were passed over, the newest run last */
+    public function passedOver(): HasManyThrough
+    {
+        return $this->hasManyThrough(RunStep::class, Run::class)->where('run_steps.state', RunStep::SKIPPED)->orderBy('run_steps.run_id')->orderBy('run_steps.position');
     }
 }

@@ -12,4 +12,6 @@ class BoxJob extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    protected $casts = ['finished_at' => 'datetime'];
 }

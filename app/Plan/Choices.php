@@ -8,6 +8,7 @@ use App\Catalogue\Catalogue;
 use App\Models\Box;
 use Burrow\Board\ImageOrigin;
 use Burrow\Board\LinkKind;
+use Burrow\Household\Stage;
 use Burrow\Plan\Circumstances;
 use Burrow\Plan\Duty;
 use Burrow\Plan\Host;
@@ -216,7 +217,7 @@ final readonly class Choices
             'image_from' => $this->chosen['from'],
             'plugged' => $this->chosen['plugged'],
             'fed_by' => $this->chosen['fed'] === '' ? null : $this->chosen['fed'],
-            'stage' => Box::PLANNED,
+            'stage' => Stage::Planned,
         ];
     }
 

@@ -33,7 +33,8 @@ final readonly class Countdown
             throw new InvalidArgumentException("The step “{$step->id}” is no wait.");
         }
         $expected = $measured === [] ? $step->waitTo->seconds / $speed : max($measured);
-        $since = (float) $now->format('U.u') - (float) $began->format('U.u');
+        // A clock that was set back in between does not make the wait longer.
+        $since = max(0.0, (float) $now->format('U.u') - (float) $began->format('U.u'));
 
         return new self(
             $began->modify('+'.(int) ceil($expected).' seconds'),

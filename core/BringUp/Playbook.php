@@ -7,7 +7,6 @@ namespace Burrow\BringUp;
 use Burrow\Quantity\Duration;
 use Burrow\Role\Role;
 use Burrow\Role\StepTemplate;
-use OutOfBoundsException;
 
 /** The steps that bring up a box for its jobs: the common ones with each job's own between them. */
 final readonly class Playbook
@@ -34,8 +33,8 @@ final readonly class Playbook
         return new self(array_values($steps));
     }
 
-    /** @throws OutOfBoundsException when the playbook has no such step */
-    public function step(string $id): StepTemplate
+    /** A step by its id; null when the playbook has none of that name (any more). */
+    public function step(string $id): ?StepTemplate
     {
         foreach ($this->steps as $step) {
             if ($step->id === $id) {
@@ -43,7 +42,7 @@ final readonly class Playbook
             }
         }
 
-        throw new OutOfBoundsException("The playbook has no step “{$id}”.");
+        return null;
     }
 
     /**

@@ -10,4 +10,7 @@ enum ChamberState: string
     case Answers = 'answers';
     case Silent = 'silent';
     case Building = 'building';
+
+    /** Nobody has asked it for a while: its lamp is neither lit nor dark. */
+    case Unheard = 'unheard';
 }

@@ -32,7 +32,7 @@ final readonly class TextBudget
     /** An entry of the catalogue or a plan; the longest built-in job has about a hundred lines. */
     public static function entry(): self
     {
-        return new self(64 * 1024, 2000, 4096, 400);
+        return new self(60 * 1024, 2000, 4096, 400);
     }
 
     /** What a tool printed: a lease list of a big network is a few hundred kilobytes. JSON of a tool may stand on one line. */

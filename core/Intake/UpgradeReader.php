@@ -10,31 +10,6 @@ use Burrow\Sheet\Findings;
 /** What `apt-get upgrade` and `full-upgrade` print, in English. */
 final class UpgradeReader implements Reader
 {
-    /** Beginnings of lines that mean trouble => what they mean. */
-    private const TROUBLE = [
-        'E: Could not get lock' => [
-            'Another upgrade is running on the box.',
-            'On a fresh box this is the automatic one; it ends by itself.',
-            'Wait five minutes and type the command again.',
-        ],
-        'E: Unable to locate package' => [
-            'A package is not in the index.',
-            'The index is old, or the name is wrong for this release.',
-            'Run apt-get update first.',
-        ],
-        'E: dpkg was interrupted' => [
-            'An earlier upgrade was cut off.',
-            'Half-installed packages must be finished first.',
-            'Run sudo dpkg --configure -a, then this command again.',
-        ],
-        'E: You don\'t have enough free space' => [
-            'The card is full.',
-            'The file system may not have been grown to the card\'s size.',
-            'Look at df --human-readable /.',
-        ],
-        'E: ' => ['The upgrade stopped with an error.', 'Its own words stand behind “E:”.', 'Read that line; nothing else was changed after it.'],
-    ];
-
     public function kind(): string
     {
         return 'upgrade';
@@ -47,14 +22,13 @@ final class UpgradeReader implements Reader
 
     public function read(string $text): Reading
     {
-        foreach (explode("\n", $text) as $line) {
-            foreach (self::TROUBLE as $start => [$found, $why, $do]) {
-                if (str_starts_with(ltrim($line), $start)) {
-                    return new Reading($this->kind(), [], Findings::of(Finding::stop('intake.upgrade_failed', $found, $why, $do)));
-                }
-            }
+        $counted = preg_match('/(\d{1,6}) upgraded, (\d{1,6}) newly installed, (\d{1,6}) to remove and (\d{1,6}) not upgraded/', $text, $match) === 1;
+        // Among the scrolling lines a package may complain of a missing file and mean no harm.
+        $refused = ! $counted || preg_match('/^[ \t]*(?:E: |dpkg: error)/m', $text) === 1 ? Refusals::in($text) : Findings::of();
+        if ($refused->blocks()) {
+            return new Reading($this->kind(), [], $refused);
         }
-        if (preg_match('/(\d{1,6}) upgraded, (\d{1,6}) newly installed, (\d{1,6}) to remove and (\d{1,6}) not upgraded/', $text, $match) !== 1) {
+        if (! $counted) {
             return new Reading(
                 $this->kind(),
                 [],

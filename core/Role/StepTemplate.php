@@ -31,4 +31,25 @@ final readonly class StepTemplate
         public string $caution,
     ) {
     }
+
+    /** In the place of a step that was begun and whose playbook has changed since. */
+    public static function gone(string $id): self
+    {
+        return new self(
+            id: $id,
+            kind: StepKind::Hand,
+            title: "“{$id}”, a step that its playbook no longer has",
+            text: 'The job\'s entry in the catalogue was changed or taken away while this run was under way. What was done before stays written down.',
+            command: '',
+            expect: '',
+            hands: Duration::seconds(0),
+            waitFrom: null,
+            waitTo: null,
+            probe: '',
+            reads: '',
+            meanwhile: '',
+            ifLonger: '',
+            caution: 'This step cannot be told any more. Put the entry back, or pass the step over with a reason.',
+        );
+    }
 }

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Database\Grow;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -11,37 +12,43 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::table('networks', function (Blueprint $table): void {
-            $table->string('ssids', 500)->default('');
-            $table->string('country', 2)->default('');
-        });
-        Schema::create('image_records', function (Blueprint $table): void {
-            $table->id();
-            $table->string('label', 80)->unique();
-            $table->string('kind', 40);
-            $table->string('version', 40)->default('');
-            $table->unsignedBigInteger('packed_bytes')->nullable();
-            $table->unsignedBigInteger('unpacked_bytes')->nullable();
-            $table->string('sha256', 64)->nullable();
-            $table->string('origin', 10);
-            $table->string('because', 300)->default('');
-            $table->timestamp('checked_at')->nullable();
-            $table->timestamps();
-        });
-        Schema::create('media', function (Blueprint $table): void {
-            $table->id();
-            $table->string('label', 60)->unique();
-            $table->string('kind', 10);
-            $table->string('serial', 80)->nullable();
-            $table->unsignedBigInteger('bytes')->nullable();
-            $table->string('purpose', 120);
-            $table->foreignId('image_record_id')->nullable()->constrained()->nullOnDelete();
-            $table->foreignId('box_id')->nullable()->constrained()->nullOnDelete();
-            $table->boolean('may_be_wiped');
-            $table->string('place', 120)->default('');
-            $table->double('write_mbyte')->nullable();
-            $table->timestamps();
-        });
+        if (Grow::needsColumns('networks', 'ssids')) {
+            Schema::table('networks', function (Blueprint $table): void {
+                $table->string('ssids', 500)->default('');
+                $table->string('country', 2)->default('');
+            });
+        }
+        if (Grow::needsTable('image_records')) {
+            Schema::create('image_records', function (Blueprint $table): void {
+                $table->id();
+                $table->string('label', 80)->unique();
+                $table->string('kind', 40);
+                $table->string('version', 40)->default('');
+                $table->unsignedBigInteger('packed_bytes')->nullable();
+                $table->unsignedBigInteger('unpacked_bytes')->nullable();
+                $table->string('sha256', 64)->nullable();
+                $table->string('origin', 10);
+                $table->string('because', 300)->default('');
+                $table->timestamp('checked_at')->nullable();
+                $table->timestamps();
+            });
+        }
+        if (Grow::needsTable('media')) {
+            Schema::create('media', function (Blueprint $table): void {
+                $table->id();
+                $table->string('label', 60)->unique();
+                $table->string('kind', 10);
+                $table->string('serial', 80)->nullable();
+                $table->unsignedBigInteger('bytes')->nullable();
+                $table->string('purpose', 120);
+                $table->foreignId('image_record_id')->nullable()->constrained()->nullOnDelete();
+                $table->foreignId('box_id')->nullable()->constrained()->nullOnDelete();
+                $table->boolean('may_be_wiped');
+                $table->string('place', 120)->default('');
+                $table->double('write_mbyte')->nullable();
+                $table->timestamps();
+            });
+        }
     }
 
     public function down(): void

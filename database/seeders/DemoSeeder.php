@@ -16,6 +16,7 @@ use App\Models\Opening;
 use App\Models\Service;
 use App\Models\Store;
 use App\Models\User;
+use Burrow\Household\Stage;
 use Illuminate\Database\Seeder;
 
 /** The Thistledown Seed Library: six boxes in service, one of them silent. */
@@ -156,7 +157,7 @@ class DemoSeeder extends Seeder
         $box = Box::query()->create([
             'network_id' => $network->id,
             'name' => $name,
-            'stage' => Box::IN_SERVICE,
+            'stage' => Stage::InService,
             'board' => $board,
             'supply' => $board === 'flint' ? 'supply-3a' : 'supply-2a5',
             'cable' => 'usual-1m',
@@ -175,12 +176,13 @@ class DemoSeeder extends Seeder
             'user' => 'warden',
             'login' => 'key',
             'on_bench' => true,
+            'asked_at' => now(),
             'answered_at' => now(),
             'in_service_at' => now()->subDays(200 - $number),
             'updated_system_at' => now()->subDays($days),
             'card_written_at' => now()->subDays(201 - $number),
         ]);
-        $box->jobs()->create(['role' => $role]);
+        $box->jobs()->create(['role' => $role, 'finished_at' => $box->in_service_at]);
         foreach ([['22', 'tcp', 'remote login'], ...$ports] as [$port, $protocol, $purpose]) {
             Service::query()->create([
                 'box_id' => $box->id,

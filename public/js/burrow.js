@@ -155,6 +155,8 @@
       const ends = Number(element.dataset.ends);
       const left = Math.ceil((ends - Date.now()) / 1000);
       element.textContent = left > 0 ? clock(left) : '+' + clock(-left);
+      const label = element.parentElement.querySelector('[data-until]');
+      if (label) { label.textContent = left > 0 ? label.dataset.until : label.dataset.past; }
       const ring = element.parentElement.querySelector('.ring-front');
       if (ring) {
         const share = Math.min(1, Math.max(0, 1 - (ends - Date.now()) / Number(element.dataset.length)));

@@ -15,7 +15,7 @@ use Burrow\Sheet\Source;
 use Burrow\Sheet\Working;
 use Symfony\Component\Yaml\Yaml;
 
-const SHARED = ['Burrow\Quantity', 'Burrow\Net', 'Burrow\Sheet', 'Burrow\Board', 'Burrow\Role', 'Burrow\Intake'];
+const SHARED = ['Burrow\Quantity', 'Burrow\Net', 'Burrow\Sheet', 'Burrow\Board', 'Burrow\Role', 'Burrow\Intake', 'Burrow\Household'];
 
 arch('the core knows nothing of the application')
     ->expect('Burrow')

@@ -6,6 +6,7 @@ use Burrow\Ground\Feed;
 use Burrow\Ground\Outlook;
 use Burrow\Ground\PowerGraph;
 use Burrow\Ground\Standing;
+use Burrow\Household\Hearing;
 use Burrow\Intake\BlockDevice;
 use Burrow\Net\Port;
 use Burrow\Net\Protocol;
@@ -132,10 +133,57 @@ test('a share is refused when it cannot be one', function (string $name, string 
     ['', '/srv', 'warden'],
 ]);
 
+/** A box that was asked a minute before 15:00, and is silent since then or answers. */
+function heard(?string $silentSince = null, string $asked = '2026-11-25 14:59'): Hearing
+{
+    $asked = new DateTimeImmutable($asked);
+
+    return Hearing::of($asked, $silentSince === null ? $asked : null, $silentSince === null ? null : new DateTimeImmutable($silentSince), new DateTimeImmutable('2026-11-25 15:00'));
+}
+
+test('what is heard of a box, and how old that is', function (?string $asked, ?string $answered, ?string $silent, string $words): void {
+    $at = fn (?string $time): ?DateTimeImmutable => $time === null ? null : new DateTimeImmutable("2026-11-25 {$time}");
+    expect(Hearing::of($at($asked), $at($answered), $at($silent), new DateTimeImmutable('2026-11-25 15:00'))->words())->toBe($words);
+})->with([
+    'asked just now' => ['14:59', '14:59', null, 'answers'],
+    'silent' => ['14:59', '12:00', '12:01', 'silent for 2 h 59 min'],
+    'silent since it was first asked' => ['14:59', null, '14:59', 'silent for 60 s'],
+    'nobody asks any more' => ['14:02', '14:02', null, 'not asked since Wed 14:02'],
+    'nobody asks any more, and it was silent then' => ['14:02', '12:00', '12:01', 'not asked since Wed 14:02'],
+    'exactly five minutes ago' => ['14:55', '14:55', null, 'answers'],
+    'never asked' => [null, null, null, 'never asked'],
+    'a record of an answer, and none of a question' => [null, '14:59', null, 'never asked'],
+    'a clock that was set back' => ['15:30', '15:30', null, 'answers'],
+    'a clock that was set back while it was silent' => ['15:30', null, '15:20', 'silent for 0 s'],
+]);
+
+test('what was promised and is not so reaches the front page', function (): void {
+    $findings = fn (Standing ...$boxes): array => (new Outlook(array_values($boxes), Findings::of()))->findings()->codes();
+    expect($findings(new Standing('sieve', heard(), [], false, '', shut: ['53 tcp, name lookups: refused'])))
+        ->toBe(['ground.port_shut'])
+        ->and($findings(new Standing('sieve', heard('2026-11-25 14:50'), [], false, '', shut: ['53 tcp, name lookups: silent'])))
+        ->toBe(['ground.silent'])
+        ->and($findings(new Standing('wren', heard(), [], false, '', leftOpen: 14)))
+        ->toBe(['ground.unfinished'])
+        ->and($findings(new Standing('wren', heard(asked: '2026-11-25 13:00'), [], false, '')))
+        ->toBe(['ground.not_asked'])
+        ->and($findings(new Standing('wren', heard(asked: '2026-11-25 13:00'), [], false, '', covered: false)))
+        ->toBe(['ground.outside_network']);
+});
+
+test('the lead counts only who was asked', function (array $boxes, string $lead): void {
+    expect((new Outlook(array_map(fn (Hearing $hearing): Standing => new Standing('a', $hearing, [], false, ''), $boxes), Findings::of()))->lead())->toBe($lead);
+})->with([
+    'all' => [fn () => [heard(), heard()], 'All two boxes answer.'],
+    'one forgotten' => [fn () => [heard(), heard(asked: '2026-11-25 13:00')], 'One of two boxes answers, one was not asked lately.'],
+    'nobody' => [fn () => [heard(asked: '2026-11-25 13:00'), heard(asked: '2026-11-25 13:00')], 'No box was asked lately.'],
+    'the only one' => [fn () => [heard(asked: '2026-11-25 13:00')], 'The one box was not asked lately.'],
+]);
+
 test('the outlook in a sentence', function (): void {
     $box = fn (string $name, bool $silent = false, array $openings = [], bool $may = false, string $serves = ''): Standing => new Standing(
         $name,
-        $silent ? new DateTimeImmutable('2026-11-25 14:10') : null,
+        heard($silent ? '2026-11-25 14:10' : null),
         $openings,
         $may,
         $serves,
@@ -151,7 +199,7 @@ test('the outlook in a sentence', function (): void {
 });
 
 test('a way in to a box that is not meant for it is a finding', function (): void {
-    $outlook = new Outlook([new Standing('larder', null, ['8443 tcp'], false, '')], Findings::of());
+    $outlook = new Outlook([new Standing('larder', heard(), ['8443 tcp'], false, '')], Findings::of());
     expect($outlook->findings()->codes())
         ->toBe(['ground.needless_opening'])
         ->and($outlook->rest())
@@ -169,7 +217,7 @@ test('an empty burrow teaches the first step', function (): void {
 
 test('two filters stand in for one another', function (): void {
     expect(
-        (new Outlook([new Standing('a', null, [], false, 'names'), new Standing('b', null, [], false, 'names')], Findings::of()))
+        (new Outlook([new Standing('a', heard(), [], false, 'names'), new Standing('b', heard(), [], false, 'names')], Findings::of()))
             ->findings()
             ->isEmpty(),
     )->toBeTrue();

@@ -7,6 +7,7 @@ use App\Models\Decision;
 use App\Models\Desk;
 use App\Models\JournalEntry;
 use App\Models\Plan;
+use Burrow\Household\Stage;
 
 test('several jobs on one box are judged and kept together', function (): void {
     $this->asKeeper()
@@ -14,7 +15,7 @@ test('several jobs on one box are judged and kept together', function (): void {
         ->assertSee('fast enough for 2 jobs together')
         ->assertSee('names 180 MiB');
     $this->post('/plan', ['role' => 'file-store', 'also' => 'dns-filter'])->assertRedirect();
-    $box = Box::query()->where('stage', Box::PLANNED)->firstOrFail();
+    $box = Box::query()->where('stage', Stage::Planned)->firstOrFail();
     expect($box->jobs->pluck('role')->all())
         ->toBe(['file-store', 'dns-filter'])
         ->and($box->only(['image', 'card', 'case']))
@@ -34,6 +35,7 @@ test('the run of a box with two jobs goes through both', function (): void {
         ->update(['state' => 'done']);
     $this->post("/runs/{$run?->id}/steps/{$last?->id}/done", ['version' => 1]);
     expect($box->services()->pluck('port')->sort()->values()->all())->toBe([22, 53, 53, 80, 445]);
+    $box->update(['updated_system_at' => now()]);
     $this->get('/upkeep')->assertSee(now()->addDays(14)->format('Y-m-d'));
 });
 
@@ -177,7 +179,7 @@ test('a temperature is logged and judged', function (): void {
 test('a school is chosen on the sheet, kept with the job, and goes back to the usual one when it is not of that job', function (): void {
     $this->asKeeper()->get('/plan?role=dns-filter&school=container')->assertSee('value="container" checked', false)->assertSee('names 240 MiB');
     $this->post('/plan', ['role' => 'dns-filter', 'school' => 'container']);
-    expect(Box::query()->where('stage', Box::PLANNED)->firstOrFail()->jobs->first()->school)->toBe('container');
+    expect(Box::query()->where('stage', Stage::Planned)->firstOrFail()->jobs->first()->school)->toBe('container');
     $this->get('/plan?role=dns-filter&school=sorcery')->assertSee('value="package" checked', false);
 });
 
@@ -209,7 +211,7 @@ test('a box in service takes on another job and stays in service', function (): 
     $this->post('/plan', ['role' => 'dns-filter', 'seat' => '@larder', 'board' => 'pebble', 'because' => 'it has room to spare'])->assertRedirect();
     $run = $larder->refresh()->run;
     expect($larder->stage)
-        ->toBe(Box::IN_SERVICE)
+        ->toBe(Stage::InService)
         ->and($larder->board)
         ->toBe('flint')
         ->and($larder->jobs()->pluck('school', 'role')->all())
@@ -247,7 +249,7 @@ test('a program on the desk computer leaves a decision and no box', function ():
         ->toBe('the reading room desk')
         ->and($decision->overruled)
         ->toContain('goes to sleep by itself')
-        ->and(Box::query()->where('stage', Box::PLANNED)->count())
+        ->and(Box::query()->where('stage', Stage::Planned)->count())
         ->toBe(0);
     $this->get('/plan?seat=desk&desk=none')->assertSee('name="seat" value="own"', false);
 });
@@ -258,7 +260,7 @@ test('a decision keeps what was tried, dropped and overruled, and the box shows 
     $this->post('/plan/keep', ['board' => 'flint', 'role' => 'dns-filter']);
     $this->delete('/plan/variants/'.Plan::query()->firstOrFail()->id, ['reason' => 'too slow for the seed scans']);
     $this->post('/plan', ['board' => 'flint', 'supply' => 'charger-1a', 'because' => 'only on the table']);
-    $box = Box::query()->where('stage', Box::PLANNED)->firstOrFail();
+    $box = Box::query()->where('stage', Stage::Planned)->firstOrFail();
     $decision = $box->decisions()->firstOrFail();
     expect(array_column($decision->tried, 'because'))
         ->toBe(['too slow for the seed scans', ''])
@@ -402,7 +404,7 @@ test('what is plugged in and where the power comes from are kept with the box', 
         'cooling' => 'sinks',
         'addon' => 'clock',
     ]);
-    $box = Box::query()->where('stage', Box::PLANNED)->firstOrFail();
+    $box = Box::query()->where('stage', Stage::Planned)->firstOrFail();
     expect($box->only(['plugged', 'fed_by', 'hub', 'cooling', 'addon', 'image_from']))->toBe([
         'plugged' => 'camera',
         'fed_by' => 'the strip behind the desk',

@@ -10,6 +10,8 @@ use App\Models\Network;
 use App\Models\Opening;
 use App\Probe\Target;
 use App\Probe\TcpProbe;
+use Burrow\Household\HearingState;
+use Burrow\Household\Stage;
 use Burrow\Net\Ipv4;
 use Illuminate\Support\Facades\DB;
 use Tests\Bench\BenchProcess;
@@ -32,7 +34,7 @@ test('the number of queries does not grow with the boxes', function (string $pag
             $box = Box::query()->create([
                 'network_id' => $network->id,
                 'name' => "row{$made}",
-                'stage' => Box::IN_SERVICE,
+                'stage' => Stage::InService,
                 'board' => 'flint',
                 'link' => 'wired',
                 'address' => '172.22.'.(9 + intdiv($made, 250)).'.'.(($made % 250) + 1),
@@ -68,8 +70,8 @@ test('a look around notes who has fallen silent and who is back', function (): v
         ->toBeNull()
         ->and($larder->services->where('port', 445)->value('state'))
         ->toBe('open')
-        ->and(Box::query()->where('name', 'seedpress')->firstOrFail()->isSilent())
-        ->toBeTrue();
+        ->and(Box::query()->where('name', 'seedpress')->firstOrFail()->hearing()->state)
+        ->toBe(HearingState::Silent);
 
     $bench->ask(['do' => 'power', 'board' => "box-{$larder->id}", 'on' => false]);
     (new LookAround())->handle(new TcpProbe(1));

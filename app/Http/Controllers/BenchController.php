@@ -10,6 +10,7 @@ use App\Catalogue\Catalogue;
 use App\Models\Box;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Linter;
+use Burrow\Household\Stage;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -42,7 +43,7 @@ final class BenchController
     public function card(Request $request): RedirectResponse
     {
         $box = Box::query()->findOrFail($request->integer('box'));
-        if ($box->stage === Box::IN_SERVICE && ! $box->on_bench) {
+        if ($box->stage === Stage::InService && ! $box->on_bench) {
             return back(fallback: route('bench'))->with(
                 'told',
                 "{$box->name} is a real box in service. On the bench it would be asked on loopback from then on; nothing was changed.",

@@ -4,17 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\BringUp\RunBook;
 use App\Catalogue\Catalogue;
 use App\Ground\Power;
 use App\Models\Box;
+use App\Models\BoxJob;
 use App\Models\JournalEntry;
+use App\Models\RunStep;
 use App\Plan\BoxPlan;
 use App\Plan\Readings;
 use App\Upkeep\Calendar;
 use Burrow\Role\Role;
+use Carbon\Carbon;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 
 final class BoxController
 {
@@ -29,7 +34,10 @@ final class BoxController
             ->orderBy('name')
             ->get();
 
-        return view('boxes.index', ['boxes' => $boxes, 'power' => Power::graph($boxes), 'catalogue' => $this->catalogue]);
+        return view('boxes.index', [
+            'boxes' => $boxes,
+            'inService' => $boxes->filter(fn (Box $box): bool => $box->isInService())->count(),
+            'power' => Power::graph($boxes), 'catalogue' => $this->catalogue]);
     }
 
     public function show(Box $box, Calendar $calendar): View
@@ -40,6 +48,9 @@ final class BoxController
 
         return view('boxes.show', [
             'box' => $box,
+            'hearing' => $box->hearing(),
+            'leftOpen' => $this->leftOpen($box),
+            'unplayed' => $box->stage->stands() ? array_values($box->jobs->whereNull('finished_at')->map(fn (BoxJob $job): string => $this->catalogue->role($job->role)->label ?? $job->role)->all()) : [],
             'board' => $this->catalogue->shelf()->boards[$box->board] ?? null,
             'roles' => array_values(array_filter($box->jobs->map(fn ($job): ?Role => $this->catalogue->role($job->role))->all())),
             'due' => $calendar->of(collect([$box]))[$box->id] ?? null,
@@ -49,6 +60,18 @@ final class BoxController
             'decisions' => $box->decisions()->get(),
             'entries' => $box->journal()->orderByDesc('at')->orderByDesc('id')->limit(12)->get(),
         ]);
+    }
+
+    /** @return Collection<int, array{title: string, outcome: string, at: ?Carbon}> steps that were passed over, and when */
+    private function leftOpen(Box $box): Collection
+    {
+        $steps = $box->stage->stands() ? $box->passedOver()->with(['run.box.jobs'])->get() : collect();
+
+        return $steps->map(fn (RunStep $step): array => [
+            'title' => (new RunBook($step->run, $this->catalogue))->template($step)->title,
+            'outcome' => $step->outcome ?? '',
+            'at' => $step->finished_at,
+        ])->values();
     }
 
     /** What somebody measured: a copy rate with the idle share meanwhile, or the board's temperature with the room's. */
@@ -91,7 +114,7 @@ final class BoxController
     /** A box that never went into service can be dropped; what was written about it stays in the journal. */
     public function destroy(Box $box): RedirectResponse
     {
-        abort_if($box->stage === Box::IN_SERVICE, 409, 'A box in service is not dropped.');
+        abort_if($box->isInService(), 409, 'A box in service is not dropped.');
         JournalEntry::write($box, 'dropped', "The plan for {$box->called()} was dropped.");
         $box->delete();
 

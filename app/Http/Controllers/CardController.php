@@ -19,6 +19,7 @@ use Burrow\Card\CardSet;
 use Burrow\Card\FirstBoot;
 use Burrow\Card\Linter;
 use Burrow\Card\Series;
+use Burrow\Household\Stage;
 use Burrow\Net\Ipv4;
 use Burrow\Role\Role;
 use Burrow\Sheet\Finding;
@@ -140,7 +141,7 @@ final class CardController
                     'updated_system_at',
                 ]);
                 $copy
-                    ->fill(['name' => $member['name']->label, 'address' => (string) $member['address'], 'stage' => Box::NAMED, 'version' => 1])
+                    ->fill(['name' => $member['name']->label, 'address' => (string) $member['address'], 'stage' => Stage::Named, 'version' => 1])
                     ->save();
                 $copy->jobs()->createMany($box->jobs->map(fn (BoxJob $job): array => $job->only(['role', 'school']))->all());
                 $roles = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Role => $this->catalogue->role($job->role))->all()));

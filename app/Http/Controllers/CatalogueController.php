@@ -30,11 +30,12 @@ final class CatalogueController
 
     public function destroy(string $kind, string $id): RedirectResponse
     {
-        $this->catalogue->drop($kind, $id);
+        abort_unless(isset(Catalogue::KINDS[$kind]), 404);
+        $refused = $this->catalogue->drop($kind, $id);
 
         return redirect()
             ->route('catalogue', ['kind' => $kind])
-            ->with('told', 'Your own entry is gone. What was planned with it keeps its record.');
+            ->with('told', $refused === null ? 'Your own entry is gone.' : "It stays: {$refused->found} {$refused->do}");
     }
 
     public function import(Request $request): View|RedirectResponse
@@ -73,6 +74,8 @@ final class CatalogueController
     {
         return view('catalogue.index', [
             'catalogue' => $this->catalogue,
+            'unread' => $this->catalogue->unread(),
+            'unreadEntries' => $this->catalogue->unreadEntries(),
             'findings' => $findings,
             'yaml' => $yaml,
             'kind' => $kind,

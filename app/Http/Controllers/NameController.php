@@ -8,6 +8,7 @@ use App\Addresses\Books;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
+use Burrow\Household\Stage;
 use Burrow\Sheet\Findings;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\RedirectResponse;
@@ -47,7 +48,7 @@ final class NameController
                 ->withInput(['name' => $name, 'address' => $address]);
         }
         try {
-            $box->update(['name' => strtolower($name), 'address' => $address, 'stage' => $box->stage === Box::PLANNED ? Box::NAMED : $box->stage]);
+            $box->update(['name' => strtolower($name), 'address' => $address, 'stage' => $box->stage === Stage::Planned ? Stage::Named : $box->stage]);
         } catch (UniqueConstraintViolationException) {
             // Somebody else took it between the check and the saving; the check above now says so.
             return redirect()

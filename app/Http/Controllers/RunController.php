@@ -37,13 +37,26 @@ final class RunController
         return redirect()->route('run', $this->desk->begin($box));
     }
 
+    /** What was passed over, or was not in the playbook then, is taken up again. */
+    public function resume(Run $run): RedirectResponse
+    {
+        try {
+            return redirect()->route('run', $this->desk->resume($run));
+        } catch (StepTold $told) {
+            return back(fallback: route('run', $run))->with('told', $told->getMessage());
+        }
+    }
+
     public function show(Run $run): View
     {
         $run->load(['box.jobs', 'box.network', 'steps']);
 
+        $book = new RunBook($run, $this->catalogue);
+
         return view('bringup.run', [
             'run' => $run,
-            'book' => new RunBook($run, $this->catalogue),
+            'book' => $book,
+            'missing' => $book->missing(),
             'step' => $run->current(),
             'before' => $run->last(),
             'benchIsThere' => $this->bench->isThere(),

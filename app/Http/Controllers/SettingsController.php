@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use Burrow\Addresses\NetworkCheck;
 use Burrow\Card\WifiCheck;
+use Burrow\Net\Prefix;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
 use Illuminate\Contracts\View\View;
@@ -17,7 +19,23 @@ use Illuminate\Http\Request;
 /** The network as the router hands it out. */
 final class SettingsController
 {
+    private const SHOWN = 8;
+
     private const FIELDS = ['name', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'time_zone', 'country', 'ssids'];
+
+    /** Boxes that the described network does not cover are not asked any more; that is said at once. */
+    private function outside(Network $network): string
+    {
+        $prefix = Prefix::parse($network->prefix);
+        $outside = $network->boxes()->whereNotNull('address')->orderBy('id')->get()
+            ->filter(fn (Box $box): bool => ! ($box->ipv4() !== null && $prefix->contains($box->ipv4())));
+        $names = $outside->take(self::SHOWN)->map(fn (Box $box): string => $box->called())->implode(', ').($outside->count() > self::SHOWN ? ' and more' : '');
+
+        return $outside->isEmpty()
+            ? ''
+            : ' '.($outside->count() === 1 ? '1 box has an address' : "{$outside->count()} boxes have addresses")." outside of it: {$names}. ".
+                'Nobody asks them until they have an address in the network; nothing else of their records changed.';
+    }
 
     public function edit(): View
     {
@@ -53,6 +71,6 @@ final class SettingsController
             "The network is described as {$check->network->prefix}, router {$check->network->router}, pool {$check->network->pool}.",
         );
 
-        return redirect()->route('settings')->with('told', 'Kept.');
+        return redirect()->route('settings')->with('told', 'Kept.'.$this->outside($network));
     }
 }

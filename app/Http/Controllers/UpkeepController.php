@@ -15,7 +15,7 @@ final class UpkeepController
 {
     public function index(Calendar $calendar): View
     {
-        $boxes = Box::query()->inService()->with('jobs')->get();
+        $boxes = Box::query()->standing()->with('jobs')->get();
 
         return view('upkeep.index', ['dues' => $calendar->of($boxes), 'boxes' => $boxes->keyBy('id')]);
     }

@@ -1,5 +1,5 @@
 <x-page title="Boxes" place="boxes">
-    <x-slot:say><b>{{ $boxes->where('stage', 'in-service')->count() }} in service,</b> {{ $boxes->where('stage', '!=', 'in-service')->count() }} on the way.</x-slot:say>
+    <x-slot:say><b>{{ $inService }} in service,</b> {{ $boxes->count() - $inService }} on the way.</x-slot:say>
     @if ($boxes->isEmpty())
         <x-empty title="No box yet" href="/plan" link="Plan the first one">A box begins as a plan: what it is to do, and with which parts. The sheet says whether that
             fits.</x-empty>
@@ -13,13 +13,7 @@
                         <td class="mono">{{ $box->address ?? '—' }}</td>
                         <td>{{ ucfirst($box->board) }}</td>
                         <td>
-                            @if ($box->isSilent())
-                                <x-mark severity="stop" /> silent
-                            @elseif ($box->stage === 'in-service')
-                                <x-mark severity="fine" /> answers
-                            @else
-                                <x-mark severity="note" /> being set up
-                            @endif
+                            <x-hearing :box="$box" />
                         </td>
                         <td><x-next :box="$box" kind="plain" />
                         </td>

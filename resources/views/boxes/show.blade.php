@@ -1,27 +1,39 @@
 <x-page :title="$box->called()" place="boxes">
     <x-slot:say>
         <b>
-            @if ($box->stage !== 'in-service')
-                Not in service yet.
-            @elseif ($box->isSilent())
-                Silent {{ $box->silent_since->diffForHumans() }}.
-            @else
-                Answers.
-            @endif
+            {{ match (true) {
+                !$box->stage->stands() => 'Not in service yet.',
+                !$box->isInService() => 'Not finished, and ' . $hearing->words() . '.',
+                default => ucfirst($hearing->words()) . '.',
+            } }}
         </b>
         {{ ucfirst(collect($roles)->map(fn($role) => $role->label)->implode(', ')) . ($box->address ? " at {$box->address}" : '') }}.
         @if ($due)
             {{ $due->isOverdue() ? 'Its update is overdue.' : 'Next update ' . ($due->daysLeft === 0 ? 'today.' : "in {$due->daysLeft} days.") }}
         @endif
     </x-slot:say>
-    @if ($box->stage !== 'in-service')
+    @if (!$box->isInService())
         <div class="row below">
             <x-next :box="$box" />
-            @if ($box->stage === 'named' && $box->card_written_at)
+            @if ($box->stage->value === 'named' && $box->card_written_at)
                 <a class="ghost" href="{{ route('box.card', $box) }}">Make its card anew</a>
             @endif
             <form method="post" action="{{ route('box.drop', $box) }}">@csrf @method('delete')<button class="ghost">Drop this plan</button></form>
         </div>
+    @endif
+    @if ($leftOpen->isNotEmpty() || $unplayed !== [])
+        <section class="sheet below" aria-labelledby="left-open">
+            <h2 id="left-open">Left open</h2>
+            @foreach ($unplayed as $job)
+                <p class="slim"><x-mark severity="warn" /><span><b>{{ ucfirst($job) }}</b> is not set up here yet: its playbook was not played to its end.</span></p>
+            @endforeach
+            @foreach ($leftOpen as $open)
+                <p class="slim"><x-mark severity="warn" /><span><b>{{ $open['title'] }}</b> {{ $open['outcome'] }}, <x-when :at="$open['at']" />.</span></p>
+            @endforeach
+            @if ($box->run && $leftOpen->isNotEmpty())
+                <form class="row" method="post" action="{{ route('run.resume', $box->run) }}">@csrf<button class="ghost">Take up what was passed over</button></form>
+            @endif
+        </section>
     @endif
     <div class="two">
         <div>
@@ -65,6 +77,8 @@
                             no
                         @endif
                     </dd>
+                    <dt>last asked</dt>
+                    <dd><x-when :at="$box->asked_at" /></dd>
                     <dt>last answered</dt>
                     <dd><x-when :at="$box->answered_at" /></dd>
                 </dl>

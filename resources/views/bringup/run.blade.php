@@ -1,10 +1,13 @@
 @php($values = $book->values())
 <x-page :title="($run->finished_at ? 'Brought up: ' : 'Bringing up ') . $run->box->name" place="boxes">
     <x-slot:say><b>{{ $book->sentence() }}</b>
-        @if ($run->finished_at)
+        @if ($run->finished_at && $run->box->isInService())
             It stands in <a href="/">Ground</a>, in <a href="/ports">Ports</a> and in <a href="/upkeep">Upkeep</a>.
         @endif
     </x-slot:say>
+    @if ($missing !== null)
+        <x-finding :finding="$missing" />
+    @endif
     <div class="three">
         <ol class="steps" aria-label="Steps">
             @foreach ($run->steps as $listed)
@@ -52,9 +55,9 @@
                 <form method="post" action="{{ $act('done') }}">
                     @csrf
                     <input type="hidden" name="version" value="{{ $step->version }}">
-                    @if ($template->reads !== '' || ($template->probe === 'lease' && !$run->box->on_bench))
+                    @if ($template->command !== '' && $template->kind->value !== 'hand' || ($template->probe === 'lease' && !$run->box->on_bench))
                         <div class="field-set">
-                            <label for="pasted">{{ $template->probe === 'lease' ? 'The router\'s list' : 'What you saw' }}</label>
+                            <label for="pasted">{{ $template->probe === 'lease' ? 'The router\'s list' : ($template->reads === '' ? 'What you saw, if it looks otherwise' : 'What you saw') }}</label>
                             <textarea id="pasted" name="pasted" class="paste code" rows="4" placeholder="Paste it here." @if ($findings->contains('field', 'pasted')) aria-invalid="true" @endif>{{ old('pasted') ? "\n" . old('pasted') : '' }}</textarea>
                         </div>
                     @endif
@@ -85,9 +88,6 @@
                             <button class="ghost" formaction="{{ $act('reserve') }}">Enter it in the bench's router</button>
                         @endif
                     </div>
-                    @if ($template->reads === '' && old('pasted'))
-                        <pre class="screen" tabindex="0" aria-label="Answer of the board">{{ old('pasted') }}</pre>
-                    @endif
                     @if ($before !== null)
                         <p class="hint"><button class="plain" formaction="{{ route('run.act', [$run, $before, 'reopen']) }}" name="reopened"
                                 value="{{ $before->version }}">Take back “{{ $book->template($before)->title }}”</button></p>
@@ -105,9 +105,14 @@
             </section>
         @else
             <section class="sheet step">
-                <h2>{{ $run->box->name }} is in service</h2>
-                <p>Everything learned on the way is in its record: board, address, ports, access, disk, and when it is due.</p>
-                <div class="row"><a class="act" href="{{ route('box', $run->box) }}" data-done>See its page</a><a class="ghost" href="/">Ground</a></div>
+                <h2>{{ $run->box->name }} {{ $run->box->isInService() ? 'is in service' : 'stands there, and is not finished' }}</h2>
+                <p>What was looked at on the way is in its record, with its time.
+                    {{ $book->passedOver() > 0 ? 'What was passed over stays open on its page.' : '' }}</p>
+                <div class="row"><a class="act" href="{{ route('box', $run->box) }}" data-done>See its page</a><a class="ghost" href="/">Ground</a>
+                    @if ($book->passedOver() > 0)
+                        <form method="post" action="{{ route('run.resume', $run) }}">@csrf<button class="ghost">Take up what was passed over</button></form>
+                    @endif
+                </div>
             </section>
         @endif
         <div class="stack">

@@ -1,5 +1,11 @@
 <x-page title="Catalogue" place="catalogue">
     <x-slot:say><b>Jobs, boards and parts that a plan can choose from.</b> Your own entries stand beside the built-in ones.</x-slot:say>
+    @foreach ($unread as $at => $finding)
+        <div class="finding"><x-mark severity="warn" /><strong>{{ $finding->found }}</strong> {{ $finding->advice() }}
+            <a href="/catalogue?edit={{ $unreadEntries[$at]['kind'] }}/{{ $unreadEntries[$at]['id'] }}#yaml">Mend it</a>
+            <form method="post" action="{{ route('catalogue.drop', [$unreadEntries[$at]['kind'], $unreadEntries[$at]['id']]) }}">@csrf @method('delete')<button class="plain">take away</button></form>
+        </div>
+    @endforeach
     <nav class="chips below" aria-label="Kinds">
         @foreach (\App\Catalogue\Catalogue::KINDS as $of => [$one, $heading])
             <a href="/catalogue?kind={{ $of }}" @if ($of === $kind) aria-current="true" @endif>{{ $heading }}

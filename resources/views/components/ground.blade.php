@@ -54,7 +54,7 @@
                 <circle class="g-glow" cx="{{ $chamber->x + 27 }}" cy="{{ $chamber->y + 31 }}" r="14" />
                 <circle class="g-lamp" cx="{{ $chamber->x + 27 }}" cy="{{ $chamber->y + 31 }}" r="7" />
             @else
-                <circle class="{{ $chamber->box->state->value === 'silent' ? 'g-dark' : 'g-kindling' }}" cx="{{ $chamber->x + 27 }}" cy="{{ $chamber->y + 31 }}" r="7" />
+                <circle class="{{ ['silent' => 'g-dark', 'unheard' => 'g-unheard'][$chamber->box->state->value] ?? 'g-kindling' }}" cx="{{ $chamber->x + 27 }}" cy="{{ $chamber->y + 31 }}" r="7" />
             @endif
             <text class="g-name" x="{{ $chamber->x + 45 }}" y="{{ $chamber->y + 36 }}">{{ $chamber->name() }}</text>
             <text class="g-addr" x="{{ $chamber->x + 17 }}" y="{{ $chamber->y + 57 }}">{{ $chamber->box->address }}</text>

@@ -1,10 +1,10 @@
 @props(['box', 'kind' => 'act'])
-@if ($box->stage === 'bringing-up' && $box->run)
+@if ($box->stage->value === 'bringing-up' && $box->run)
     <a class="{{ $kind }}" href="{{ route('run', $box->run) }}">Go on bringing it up</a>
-@elseif ($box->stage === 'named' && $box->card_written_at !== null)
+@elseif ($box->stage->value === 'named' && $box->card_written_at !== null)
     <form method="post" action="{{ route('run.begin', $box) }}">@csrf<button class="{{ $kind }}">Bring it up</button></form>
-@elseif ($box->stage === 'named')
+@elseif ($box->stage->value === 'named')
     <a class="{{ $kind }}" href="{{ route('box.card', $box) }}">Write its card</a>
-@elseif ($box->stage === 'planned')
+@elseif ($box->stage->value === 'planned')
     <a class="{{ $kind }}" href="{{ route('box.name', $box) }}">Name it</a>
 @endif

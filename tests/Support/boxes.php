@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+use App\BringUp\RunDesk;
+use App\Models\Box;
+use App\Models\Network;
+use App\Models\Run;
+use App\Models\RunStep;
+use Burrow\Household\Stage;
+
+// Boxes and runs for the tests that need one of their own beside those of the demo.
+
+const WEB_KEY = 'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk';
+
+function newBox(array $with = []): Box
+{
+    $box = Box::query()->create([
+        'network_id' => Network::home()->id,
+        'stage' => Stage::Planned,
+        'board' => 'flint',
+        'supply' => 'supply-3a',
+        'cable' => 'usual-1m',
+        'drive' => 'ssd-500',
+        'link' => 'wired',
+        ...$with,
+    ]);
+    $box->jobs()->create(['role' => 'file-store']);
+
+    return $box->refresh();
+}
+
+function newRun(): Run
+{
+    return app(RunDesk::class)->begin(newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'login' => 'key']));
+}
+
+/** Puts every step before this one behind the run. */
+function runAt(string $step): RunStep
+{
+    $run = newRun();
+    $at = $run->steps()->where('step', $step)->firstOrFail();
+    $run->steps()
+        ->where('position', '<', $at->position)
+        ->update(['state' => RunStep::DONE]);
+
+    return $at->refresh();
+}
