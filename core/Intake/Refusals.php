@@ -81,12 +81,12 @@ final class Refusals
             'Its own words stand behind “E:”.',
             'Read that line; nothing else was changed after it.',
         ],
-        '/^(?:[\w.\/-]+: )*(?:cannot \S.*: |.*: )?(?:Permission denied|Operation not permitted|Read-only file system)$/' => [
+        '/^(?:[\w.\/-]+: (?:.*: )?)?(?:Permission denied|Operation not permitted|Read-only file system)$/' => [
             'The system did not allow it.',
             'The command was typed without sudo, or the file system is read-only.',
             'Type the whole line from the page, with sudo at its front.',
         ],
-        '/^(?:[\w.\/-]+: )+.*(?:No such file or directory|Input\/output error|Device or resource busy|can\'t find in \/etc\/fstab\.?|mount point does not exist\.?|wrong fs type, .*)$/' => [
+        '/^[\w.\/-]+: .*(?:No such file or directory|Input\/output error|Device or resource busy|can\'t find in \/etc\/fstab\.?|mount point does not exist\.?|wrong fs type, .*)$/' => [
             'The command found something other than it looked for.',
             'An earlier step was passed over, or a disk was unplugged.',
             'Read the line: it names the file or disk. Go back to the step that makes it.',
