@@ -17,7 +17,7 @@ final readonly class Console
     public function run(Board $board, string $text): string
     {
         $output = [];
-        $lines = explode("\n", str_replace("\r", '', $text));
+        $lines = explode("\n", (string) preg_replace('/[ \t]*\\\\\n[ \t]*/', ' ', str_replace("\r", '', $text)));
         for ($i = 0; $i < count($lines); $i++) {
             $body = '';
             if (preg_match("/^(.*?)\s*<<'([A-Z]+)'$/", $lines[$i], $match) === 1) {
@@ -26,11 +26,29 @@ final readonly class Console
                 }
                 $output[] = $this->append($board, $match[1], $body);
             } elseif (trim($lines[$i]) !== '') {
-                $output[] = $this->one($board, preg_replace('/^sudo /', '', trim($lines[$i])) ?? '');
+                $output[] = $this->chain($board, trim($lines[$i]));
             }
         }
 
         return implode("\n", array_filter($output, fn (string $line): bool => $line !== ''));
+    }
+
+    /** Commands joined by “&&”: each runs while the ones before it went well; behind “||” stands what is said when one did not. */
+    private function chain(Board $board, string $line): string
+    {
+        [$commands, $otherwise] = [...explode(' || ', $line, 2), ''];
+        $output = [];
+        foreach (explode(' && ', $commands) as $command) {
+            $said = $this->one($board, preg_replace('/^sudo /', '', trim($command)) ?? '');
+            if ($said === null || preg_match('/^(?:Error:|mke2fs .* does not exist|bash: )/', $said) === 1) {
+                $output[] = (string) $said;
+                $output[] = preg_match("/^echo '?(.*?)'?$/", $otherwise, $match) === 1 ? $match[1] : '';
+                break;
+            }
+            $output[] = $said;
+        }
+
+        return implode("\n", array_filter($output, fn (string $one): bool => $one !== ''));
     }
 
     private function append(Board $board, string $command, string $body): string
@@ -43,7 +61,8 @@ final readonly class Console
         return rtrim($body, "\n");
     }
 
-    private function one(Board $board, string $command): string
+    /** What a command prints; null when it fails without a word, as test(1) does. */
+    private function one(Board $board, string $command): ?string
     {
         $words = preg_split('/\s+/', $command) ?: [''];
 
@@ -51,7 +70,7 @@ final readonly class Console
             str_starts_with($command, 'apt-get update') => $this->aptUpdate($board),
             str_starts_with($command, 'apt-get --yes full-upgrade') => $this->aptUpgrade($board),
             str_starts_with($command, 'lsblk') => $this->lsblk($board),
-            str_starts_with($command, 'test ') => $this->serial($board, $command),
+            str_starts_with($command, 'test ') => $this->test($board, $command) ? '' : null,
             str_starts_with($command, 'parted ') => $this->parted($board),
             str_starts_with($command, 'mkfs.ext4 ') => $this->mkfs($board, $words),
             str_starts_with($command, 'blkid ') => $board->disk->uuid ?? '',
@@ -60,7 +79,7 @@ final readonly class Console
             str_starts_with($command, 'testparm') => $this->testparm($board),
             preg_match('/^systemctl (enable|restart) smbd$/', $command) === 1 => $this->smbd($board),
             str_starts_with($command, 'smbpasswd -a ') => $this->smbpasswd($board, $words[2] ?? ''),
-            preg_match('/^(mkdir|chown|systemctl daemon-reload|systemctl reboot)\b/', $command) === 1 => '',
+            preg_match('/^(mkdir|chown|udevadm settle|systemctl daemon-reload|systemctl reboot)\b/', $command) === 1 => '',
             default => $this->unknown($command),
         };
     }
@@ -160,9 +179,16 @@ final readonly class Console
         return (string) json_encode(['blockdevices' => $devices], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES);
     }
 
-    private function serial(Board $board, string $command): string
+    private function test(Board $board, string $command): bool
     {
-        return str_contains($command, '= '.($board->disk->serial ?? '-').' ') ? '' : 'WRONG DISK';
+        preg_match('/--output ([A-Z]+) .*\)"(?: = (\S+))?$/', $command, $match);
+
+        return match ($match[1] ?? '') {
+            'SERIAL' => $board->disk !== null && ($match[2] ?? '') === $board->disk->serial,
+            'SIZE' => $board->disk !== null && ($match[2] ?? '') === (string) $board->disk->bytes,
+            'MOUNTPOINT' => $board->disk !== null && $board->disk->mountedAt === null,
+            default => false,
+        };
     }
 
     private function parted(Board $board): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bench;
 
+use InvalidArgumentException;
 use React\EventLoop\Loop;
 use React\Socket\ConnectionInterface;
 use React\Socket\SocketServer;
@@ -28,7 +29,7 @@ final class Doors
         }
         try {
             $server = new SocketServer("tcp://{$address}:".($port + $this->offset));
-        } catch (RuntimeException $problem) {
+        } catch (RuntimeException|InvalidArgumentException $problem) {
             fwrite(STDERR, "bench: {$problem->getMessage()}\n");
 
             return;

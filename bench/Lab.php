@@ -7,6 +7,8 @@ namespace Bench;
 use React\EventLoop\Loop;
 use React\EventLoop\TimerInterface;
 use React\Socket\ConnectionInterface;
+use RuntimeException;
+use Throwable;
 
 /** The bench: boards, a router and a package index on loopback, with a clock that runs as fast as asked. */
 final class Lab
@@ -33,9 +35,23 @@ final class Lab
     {
         $this->index = new PackageIndex();
         $this->router = new Router('172.22.8.100', '172.22.8.199');
-        $state = is_file($stateFile) ? json_decode((string) file_get_contents($stateFile), true) : null;
-        if (is_array($state)) {
-            $this->load($state);
+        if (is_file($stateFile)) {
+            $this->wakeUp((string) file_get_contents($stateFile));
+        }
+    }
+
+    /** A state that cannot be read is set aside with a word; the bench begins empty then, and never fails to begin. */
+    private function wakeUp(string $kept): void
+    {
+        try {
+            $state = json_decode($kept, true, 64, JSON_THROW_ON_ERROR);
+            $this->load(is_array($state) ? $state : throw new RuntimeException('it is no object'));
+        } catch (Throwable $problem) {
+            $aside = $this->stateFile.'.set-aside';
+            @rename($this->stateFile, $aside);
+            fwrite(STDERR, "bench: its kept state could not be read ({$problem->getMessage()}); it lies in {$aside} now, and the bench is empty.\n");
+            $this->boards = $this->doors = $this->timers = [];
+            $this->router = new Router('172.22.8.100', '172.22.8.199');
         }
     }
 
@@ -48,17 +64,25 @@ final class Lab
     {
         array_map($this->cut(...), array_values($this->boards));
         /** @var array{speed?: int|float, pool?: array{string, string}, router?: array{reservations?: array<string, string>, leases?: array<string, array{address: string, name: string, expires: int}>}, boards?: list<array<string, mixed>>} $state */
-        $this->speed = (float) ($state['speed'] ?? 20);
+        $this->speed = max(1, min(1000, (float) ($state['speed'] ?? 20)));
         [$first, $last] = $state['pool'] ?? ['172.22.8.100', '172.22.8.199'];
         $this->router = new Router($first, $last, $state['router']['reservations'] ?? [], $state['router']['leases'] ?? []);
         $this->boards = [];
         foreach ($state['boards'] ?? [] as $entry) {
-            $board = Board::from($entry);
+            try {
+                $board = Board::from($entry);
+            } catch (Throwable $problem) {
+                fwrite(STDERR, "bench: a board could not be put back ({$problem->getMessage()}).\n");
+
+                continue;
+            }
             $this->boards[$board->id] = $board;
             if ($board->powered && $board->fault === null) {
-                $board->boot = FirstBoot::from($board->files);
-                $this->onNetwork($board);
-                $this->openDoors($board);
+                $this->carefully($board, function () use ($board): void {
+                    $board->boot = FirstBoot::from($board->files);
+                    $this->onNetwork($board);
+                    $this->openDoors($board);
+                });
             }
         }
         $this->save();
@@ -89,7 +113,7 @@ final class Lab
         $this->cut($board);
         $board->powered = $on;
         if ($on) {
-            $this->start($board);
+            $this->carefully($board, fn () => $this->start($board));
         }
         $this->save();
     }
@@ -103,7 +127,7 @@ final class Lab
         if (preg_match('/^(sudo )?systemctl reboot$/m', trim($command)) === 1) {
             $this->cut($board);
             $board->powered = true;
-            $this->start($board);
+            $this->carefully($board, fn () => $this->start($board));
             $output = 'Connection closed.';
         } else {
             $this->openDoors($board);
@@ -193,10 +217,28 @@ final class Lab
             return;
         }
         $board->address = $board->boot->address ?? $this->router->ask($board->mac, $name, time());
-        // Tells a board that refuses from one that is not there; see app/Probe/Target.php.
-        $this->doorsOf($board)->tcp($this->loopback($board->address), 7, fn (ConnectionInterface $c) => null);
         $board->screen[] = "{$name} {$board->address}";
+        $at = $this->loopback($board->address);
+        if ($at === null) {
+            $board->screen[] = "the bench has no place for {$board->address}: it stands in for IPv4 addresses, and not for those that would fall on this machine's own";
+        } else {
+            // Tells a board that refuses from one that is not there; see app/Probe/Target.php.
+            $this->doorsOf($board)->tcp($at, 7, fn (ConnectionInterface $c) => null);
+        }
         $this->save();
+    }
+
+    /** What goes wrong with one board stays with it: it loses its power, its screen says so, and the others run on. */
+    private function carefully(Board $board, callable $act): void
+    {
+        try {
+            $act();
+        } catch (Throwable $problem) {
+            fwrite(STDERR, "bench: board {$board->id}: {$problem->getMessage()}\n");
+            $this->cut($board);
+            $board->screen[] = 'the bench could not go on with this board: '.$problem->getMessage();
+            $this->save();
+        }
     }
 
     private function openDoors(Board $board): void
@@ -206,6 +248,9 @@ final class Lab
         }
         $doors = $this->doorsOf($board);
         $at = $this->loopback($board->address);
+        if ($at === null) {
+            return;
+        }
         $key = $board->hostKey();
         if ($board->files === [] || ($board->boot->remoteLogin ?? false)) {
             $doors->tcp($at, 22, fn (ConnectionInterface $c) => SshDoor::open($c, $key));
@@ -231,9 +276,12 @@ final class Lab
         return $this->doors[$board->id] ??= new Doors($this->offset);
     }
 
-    private function loopback(string $address): string
+    /** Where an address stands on this machine; null for IPv6, and for what would fall on the machine's own 127.0.0.0/24. */
+    private function loopback(string $address): ?string
     {
-        return '127.'.explode('.', $address, 2)[1];
+        $place = filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV4) === false ? '127.0.0.1' : '127.'.explode('.', $address, 2)[1];
+
+        return str_starts_with($place, '127.0.0.') ? null : $place;
     }
 
     /** No power: nothing runs, nothing answers; the disk is unmounted and comes back by its fstab line. */
@@ -253,7 +301,7 @@ final class Lab
 
     private function after(Board $board, float $seconds, callable $then): void
     {
-        $this->timers[$board->id][] = Loop::addTimer($seconds / $this->speed, $then);
+        $this->timers[$board->id][] = Loop::addTimer($seconds / $this->speed, fn () => $this->carefully($board, $then));
     }
 
     private function save(): void
@@ -263,9 +311,15 @@ final class Lab
             'router' => $this->router->state(),
             'boards' => array_map(fn (Board $b): array => $b->state(), array_values($this->boards)),
         ];
+        $text = json_encode($state, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE);
         $temporary = $this->stateFile.'.new';
-        file_put_contents($temporary, json_encode($state, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES));
-        chmod($temporary, 0600);
-        rename($temporary, $this->stateFile);
+        // Renamed only when whole: on a full disk the state from before stays.
+        if (is_string($text) && @file_put_contents($temporary, $text) === strlen($text)) {
+            chmod($temporary, 0600);
+            rename($temporary, $this->stateFile);
+        } else {
+            @unlink($temporary);
+            fwrite(STDERR, "bench: its state could not be written; the one from before is kept.\n");
+        }
     }
 }

@@ -31,10 +31,14 @@ $control = new Control($lab);
 (new UnixServer($options['socket']))->on('connection', $control->serve(...));
 
 $index = new PackageIndex();
-(new SocketServer('tcp://127.22.8.1:'.(80 + $offset)))->on(
-    'connection',
-    fn (ConnectionInterface $c) => $c->end("HTTP/1.0 200 OK\r\nContent-Type: text/plain\r\n\r\n".$index->asFile()),
-);
+try {
+    (new SocketServer('tcp://127.22.8.1:'.(80 + $offset)))->on(
+        'connection',
+        fn (ConnectionInterface $c) => $c->end("HTTP/1.0 200 OK\r\nContent-Type: text/plain\r\n\r\n".$index->asFile()),
+    );
+} catch (RuntimeException $taken) {
+    fwrite(STDERR, "bench: the package index has no port: {$taken->getMessage()}\n");
+}
 
 foreach ([SIGTERM, SIGINT] as $signal) {
     Loop::addSignal($signal, fn () => exit(0));

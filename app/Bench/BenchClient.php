@@ -11,6 +11,8 @@ final readonly class BenchClient
 {
     private const SECONDS = 3;
 
+    private const LONGEST = 4 * 1024 * 1024;
+
     public function __construct(private string $socket)
     {
     }
@@ -33,8 +35,8 @@ final readonly class BenchClient
             throw new BenchAway('The bench is not running.');
         }
         stream_set_timeout($stream, self::SECONDS);
-        fwrite($stream, json_encode($request, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)."\n");
-        $answer = json_decode((string) fgets($stream), true);
+        @fwrite($stream, json_encode($request, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)."\n");
+        $answer = json_decode($this->line($stream), true);
         fclose($stream);
         if (! is_array($answer)) {
             throw new BenchAway('The bench did not answer in time.');
@@ -45,6 +47,26 @@ final readonly class BenchClient
         /** @var array<string, mixed> $answer */
 
         return $answer;
+    }
+
+    /**
+     * One line of answer, as long as it comes in time and is not endless.
+     *
+     * @param  resource  $stream
+     */
+    private function line($stream): string
+    {
+        $line = '';
+        $until = microtime(true) + self::SECONDS;
+        while (! str_ends_with($line, "\n") && strlen($line) < self::LONGEST && microtime(true) < $until) {
+            $piece = fgets($stream, 65536);
+            if ($piece === false) {
+                break;
+            }
+            $line .= $piece;
+        }
+
+        return $line;
     }
 
     /** @param  array<string, mixed>  $more */

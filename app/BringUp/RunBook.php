@@ -58,6 +58,7 @@ final readonly class RunBook
             'fingerprint' => $box->host_key,
             'disk' => $this->run->learnedText('disk'),
             'disk_serial' => $this->run->learnedText('disk_serial'),
+            'disk_bytes' => $this->run->learnedText('disk_bytes'),
             'disk_partition' => $this->run->learnedText('disk_partition'),
             ...self::STORE,
         ];

@@ -19,8 +19,9 @@ final readonly class Target
     private const ECHO = 7;
 
     /**
-     * @param  ?int  $presence  on loopback the kernel refuses in the name of machines that are not there, so a refusal
-     *                          only counts when this port of the same host is open
+     * @param  ?int  $presence  on loopback the kernel refuses in the name of machines that are not there, and a program
+     *                          that listens on every address accepts in their name; so an answer only counts when this
+     *                          port of the same host is open
      */
     private function __construct(public string $host, public int $port, public ?int $presence = null)
     {
@@ -34,11 +35,14 @@ final readonly class Target
         }
 
         $offset = config()->integer('burrow.bench_offset');
+        if ($box->on_bench && str_starts_with((string) $address->onLoopback(), '127.0.0.')) {
+            throw new InvalidArgumentException("The bench has no place for {$address}: it would fall on this machine's own addresses.");
+        }
 
         return $box->on_bench ? new self((string) $address->onLoopback(), $port + $offset, self::ECHO + $offset) : new self((string) $address, $port);
     }
 
-    /** The question whether the machine is there at all; null where a refusal answers that. */
+    /** The question whether the machine is there at all; null where any answer says that. */
     public function presence(): ?self
     {
         return $this->presence === null ? null : new self($this->host, $this->presence);

@@ -48,10 +48,10 @@ final readonly class TcpProbe
      */
     private function withoutTheAbsent(array $targets, array $states): array
     {
-        $refused = array_filter($targets, fn (Target $target, string|int $key): bool => $states[$key] === DoorState::Refused, ARRAY_FILTER_USE_BOTH);
-        $presence = array_filter(array_map(fn (Target $target): ?Target => $target->presence(), $refused));
+        $answered = array_filter($targets, fn (Target $target, string|int $key): bool => $states[$key] !== DoorState::Silent, ARRAY_FILTER_USE_BOTH);
+        $presence = array_filter(array_map(fn (Target $target): ?Target => $target->presence(), $answered));
         foreach ($presence === [] ? [] : $this->askAll($presence) as $key => $state) {
-            $states[$key] = $state === DoorState::Open ? DoorState::Refused : DoorState::Silent;
+            $states[$key] = $state === DoorState::Open ? $states[$key] : DoorState::Silent;
         }
 
         return $states;

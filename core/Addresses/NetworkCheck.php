@@ -78,10 +78,10 @@ final readonly class NetworkCheck
         }
         $findings = Findings::of(
             ...array_filter([
-                ! $net->network->isPrivate()
+                ! $net->isPrivate()
                     ? self::wrong(
                         'prefix',
-                        "{$net} is not a private network.",
+                        $net->network->isPrivate() ? "{$net} holds addresses that are not private." : "{$net} is not a private network.",
                         'Home networks use 10/8, 172.16/12 or 192.168/16 (RFC 1918); nothing else is ever probed from here.',
                         'Look at the address of the desk computer.',
                     )

@@ -11,6 +11,9 @@ use InvalidArgumentException;
 /** From a packed image to an ejected card, as commands for the desk computer's system. They name the disk so that it cannot be another one. */
 final class WriteCommands
 {
+    /** Said when a check before writing failed, or the writing itself. */
+    private const STOPPED = "echo 'STOPPED: this is not the disk that was chosen, or it is mounted, or a command failed'";
+
     /** Prints every disk of the desk computer, as its reader takes it. */
     public static function listing(DeskSystem $system): string
     {
@@ -49,7 +52,7 @@ final class WriteCommands
         }
 
         return match ($system) {
-            DeskSystem::Lsblk => self::lsblk($target->stable ?? '', $image),
+            DeskSystem::Lsblk => self::lsblk($target, $image),
             DeskSystem::Diskutil => self::diskutil($target, $image),
             DeskSystem::GetDisk => self::getDisk($target, $image),
         };
@@ -60,18 +63,35 @@ final class WriteCommands
     {
         $stream = 'openssl enc -aes-256-ctr -nosalt -pbkdf2 -pass pass:capacity -in /dev/zero 2>/dev/null';
         $disk = escapeshellarg($target->stable ?? '');
+        $bytes = $target->size->count;
 
         return new DeskCommand(
             'Full-capacity test',
-            "{$stream} | head --bytes={$target->size->count} | sudo dd of={$disk} bs=4M iflag=fullblock conv=fsync status=progress\n{$stream} | head --bytes={$target->size->count} | sudo cmp - {$disk} && echo GENUINE",
+            self::sure($target)." \\\n".
+                "  && {$stream} | head --bytes={$bytes} | sudo dd of={$disk} bs=4M iflag=fullblock conv=fsync status=progress \\\n".
+                "  && {$stream} | head --bytes={$bytes} | sudo cmp - {$disk} \\\n".
+                '  && echo GENUINE || '.self::STOPPED,
             '“GENUINE”. A difference means that the card holds less than it says: take it back. Everything on it is gone.',
         );
     }
 
-    /** @return non-empty-list<DeskCommand> */
-    private static function lsblk(string $disk, string $image): array
+    /**
+     * Looked at in the same breath as writing: the lasting name may be that of a reader's slot, so the size is asked too,
+     * and nothing of the disk may be mounted.
+     */
+    private static function sure(BlockDevice $target): string
     {
-        $path = escapeshellarg($disk);
+        $path = escapeshellarg($target->stable ?? '');
+
+        return "test \"\$(lsblk --noheadings --nodeps --raw --bytes --output SIZE {$path})\" = {$target->size->count} \\\n".
+            "  && test -z \"\$(lsblk --noheadings --raw --output MOUNTPOINT {$path})\"";
+    }
+
+    /** @return non-empty-list<DeskCommand> */
+    private static function lsblk(BlockDevice $target, string $image): array
+    {
+        $path = escapeshellarg($target->stable ?? '');
+        $sure = self::sure($target);
         $plain = self::plain($image);
         $file = escapeshellarg($plain);
 
@@ -93,7 +113,7 @@ final class WriteCommands
             ),
             new DeskCommand(
                 'Write',
-                "sudo dd if={$file} of={$path} bs=4M conv=fsync status=progress",
+                "{$sure} \\\n  && sudo dd if={$file} of={$path} bs=4M conv=fsync status=progress || ".self::STOPPED,
                 'Bytes that count up. At the end it stands still while the last of them go out: that is usual.',
             ),
             new DeskCommand('Flush', 'sync', 'Nothing, after a moment.'),
@@ -127,7 +147,7 @@ final class WriteCommands
             new DeskCommand('Let go of it', "diskutil unmountDisk {$target->name}", '“Unmount of all volumes … was successful”.'),
             new DeskCommand(
                 'Write',
-                "{$sure} && sudo dd if={$file} of=/dev/r{$target->name} bs=4m",
+                "{$sure} \\\n  && sudo dd if={$file} of=/dev/r{$target->name} bs=4m || ".self::STOPPED,
                 'Nothing for minutes; Ctrl and T show how far it is.',
             ),
             new DeskCommand('Flush', 'sync', 'Nothing, after a moment.'),
@@ -147,9 +167,11 @@ final class WriteCommands
         $quote = fn (string $text): string => "'".str_replace("'", "''", $text)."'";
         $file = $quote($plain);
         $sure =
-            '$disk = Get-Disk -UniqueId '.
+            '$disk = Get-Disk -ErrorAction Stop -UniqueId '.
             $quote((string) $target->stable).
-            "\nif (\$disk.Size -ne {$target->size->count} -or \$disk.IsSystem -or \$disk.IsBoot) { throw 'NOT THIS DISK' }";
+            "\nif (\$disk.Size -ne {$target->size->count} -or \$disk.IsSystem -or \$disk.IsBoot) { throw 'STOPPED: this is not the disk that was chosen' }";
+        // Pasted lines run one by one, and a throw ends only its own; in one block it ends all of them.
+        $block = fn (string $lines): string => "& {\n\$ErrorActionPreference = 'Stop'\n{$lines}\n}";
 
         return [
             ...$plain === $image
@@ -163,12 +185,12 @@ final class WriteCommands
                 ],
             new DeskCommand(
                 'Let go of it',
-                "{$sure}\nClear-Disk -UniqueId \$disk.UniqueId -RemoveData -RemoveOEM",
+                $block("{$sure}\nClear-Disk -UniqueId \$disk.UniqueId -RemoveData -RemoveOEM"),
                 'It asks once more; say yes only for this size.',
             ),
             new DeskCommand(
                 'Write',
-                "{$sure}\n\$from = [IO.File]::OpenRead((Resolve-Path {$file}))\n\$to = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'ReadWrite')\n\$from.CopyTo(\$to, 4MB); \$to.Flush(\$true); \$to.Close(); \$from.Close()",
+                $block("{$sure}\n\$from = [IO.File]::OpenRead((Resolve-Path {$file}))\n\$to = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'ReadWrite')\n\$from.CopyTo(\$to, 4MB); \$to.Flush(\$true); \$to.Close(); \$from.Close()"),
                 'Nothing for minutes. Afterwards it may offer to format a disk: cancel.',
             ),
             new DeskCommand(

@@ -22,16 +22,16 @@ final class UuidReader implements Reader
 
     public function read(string $text): Reading
     {
-        if (str_contains($text, 'WRONG DISK')) {
+        if (preg_match('/^[ \t]*STOPPED: /m', $text) === 1) {
             return new Reading(
                 $this->kind(),
                 [],
                 Findings::of(
                     Finding::stop(
                         'intake.wrong_disk',
-                        'The serial number is not the one you chose.',
-                        'Letters change between starts; this may be another disk.',
-                        'Stop here and list the disks again.',
+                        'The chain stopped before its end.',
+                        'Letters change between starts, so this may be another disk; or it is mounted, or a command failed.',
+                        'Take the step back, list the disks again, and look at the line before “STOPPED”.',
                     ),
                 ),
             );

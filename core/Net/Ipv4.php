@@ -9,6 +9,9 @@ use InvalidArgumentException;
 /** An IPv4 address (RFC 791), held as its 32-bit number. */
 final readonly class Ipv4
 {
+    /** RFC 1918. */
+    public const PRIVATE_RANGES = ['10.0.0.0/8', '172.16.0.0/12', '192.168.0.0/16'];
+
     private function __construct(public int $number)
     {
     }
@@ -66,7 +69,7 @@ final readonly class Ipv4
     /** RFC 1918. */
     public function isPrivate(): bool
     {
-        foreach (['10.0.0.0/8', '172.16.0.0/12', '192.168.0.0/16'] as $range) {
+        foreach (self::PRIVATE_RANGES as $range) {
             if (Prefix::parse($range)->contains($this)) {
                 return true;
             }

@@ -38,6 +38,19 @@ final readonly class Prefix
         return ($address->number & self::maskNumber($this->length)) === $this->network->number;
     }
 
+    /** Every address of it lies in one of the ranges of RFC 1918. */
+    public function isPrivate(): bool
+    {
+        foreach (Ipv4::PRIVATE_RANGES as $range) {
+            $private = self::parse($range);
+            if ($private->length <= $this->length && $private->contains($this->network)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     public function netmask(): Ipv4
     {
         return Ipv4::fromNumber(self::maskNumber($this->length));

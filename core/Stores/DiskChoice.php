@@ -54,6 +54,16 @@ final readonly class DiskChoice
             );
         }
         $disk = $candidates[0];
+        if (($disk->serial ?? '') === '') {
+            $nameless = Finding::stop(
+                'stores.disk_without_serial',
+                "{$disk->name} shows no serial number.",
+                'The commands that wipe a disk look at its number first; without one they could not tell it from another.',
+                'Connect it through another adapter, or directly, and list again.',
+            );
+
+            return new self(null, Findings::of($nameless)->and($kept));
+        }
         $holds = $disk->fileSystems === [] ? 'It is empty.' : 'It holds: '.implode(', ', $disk->fileSystems).'. All of that would be gone.';
         $finding =
             $disk->fileSystems === []

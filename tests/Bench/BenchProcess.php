@@ -54,9 +54,14 @@ final class BenchProcess
         return $this->folder.'/s';
     }
 
+    public function stateFile(): string
+    {
+        return $this->folder.'/state.json';
+    }
+
     public function state(): string
     {
-        return (string) file_get_contents($this->folder.'/state.json');
+        return (string) file_get_contents($this->stateFile());
     }
 
     /** @return array<string, mixed> */

@@ -174,7 +174,7 @@ test('the share opens only when disk, mount and share are right', function (): v
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
     $disks = Intake::standard()->read('lsblk', $this->bench->type('lsblk --json --bytes'))->all(BlockDevice::class);
     expect(DiskChoice::among($disks, null)->disk?->name)->toBe('sda');
-    expect($this->bench->type('test "$(lsblk --noheadings --nodeps --output SERIAL /dev/sda)" = OTHER || echo WRONG DISK'))->toBe('WRONG DISK');
+    expect($this->bench->type('test "$(lsblk --noheadings --nodeps --output SERIAL /dev/sda)" = OTHER || echo STOPPED'))->toBe('STOPPED');
     $made = $this->bench->type(
         "sudo parted --script /dev/sda mklabel gpt mkpart store ext4 1MiB 100%\nsudo mkfs.ext4 -L store /dev/sda1\nsudo blkid -s UUID -o value /dev/sda1",
     );
@@ -273,4 +273,35 @@ test('what is secret on a card does not reach the state of the bench', function 
         ),
     );
     expect($found)->toBe([])->and($this->bench->state())->toContain('userconf.txt');
+});
+
+test('a card that the bench has no place for leaves its board dark and the others alone', function (string $address): void {
+    $this->bench->boot(['meta-data' => "instance-id: a\n", 'user-data' => "#cloud-config\nhostname: wren\n", 'network-config' => "version: 2\nethernets:\n  eth0:\n    addresses: ['{$address}']\n"]);
+    $this->bench->until(fn (): bool => str_contains(implode(' ', $this->bench->board()['screen']), 'the bench has no place'));
+    // It begins again with that state on its disk.
+    $this->bench->stop();
+    $this->bench->start();
+    expect($this->bench->ask(['do' => 'status'])['boards'])->toHaveCount(1);
+})->with(['fd00:16::5/64', 'fe80::1/10', '10.0.0.1/24', '172.0.0.53/24']);
+
+test('a state that cannot be read is set aside, and the bench begins', function (string $state): void {
+    $this->bench->boot(['user-data' => '']);
+    $this->bench->stop();
+    file_put_contents($this->bench->stateFile(), $state);
+    $this->bench->start();
+    expect($this->bench->ask(['do' => 'status'])['boards'])
+        ->toBe([])
+        ->and(file_get_contents($this->bench->stateFile().'.set-aside'))
+        ->toBe($state);
+})->with(['empty' => '', 'cut' => '{"speed": 20, "boards": [{"id"', 'a list of nothing' => '3', 'the wrong kinds' => '{"pool": ["172.22.8.100"]}']);
+
+test('a board that cannot be put back is left out, and the others stand', function (): void {
+    $this->bench->boot(['user-data' => '']);
+    $this->bench->stop();
+    $state = json_decode($this->bench->state(), true);
+    $state['boards'][] = ['id' => 'bad', 'mac' => []];
+    $state['boards'][] = ['id' => 'odd', 'mac' => '02:00:00:00:00:01', 'class' => 'x', 'networkAfter' => 1, 'powered' => true, 'files' => ['cmdline.txt' => 'ip=300.1.1.1:::::eth0:off']];
+    file_put_contents($this->bench->stateFile(), json_encode($state));
+    $this->bench->start();
+    expect(array_column($this->bench->ask(['do' => 'status'])['boards'], 'id'))->toBe(['b', 'odd']);
 });

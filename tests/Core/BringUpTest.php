@@ -46,6 +46,7 @@ test('every value a command asks for is one that a run can know', function (): v
         'fingerprint',
         'disk',
         'disk_serial',
+        'disk_bytes',
         'disk_partition',
         'store_label',
         'mount_point',

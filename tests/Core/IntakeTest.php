@@ -151,7 +151,7 @@ test('the last UUID is the one that was asked for', function (): void {
         ->toBe('7c9e6679-7425-40de-944b-e07fc1f90ae7')
         ->and(
             Intake::standard()
-                ->read('uuid', "WRONG DISK\n".$text)
+                ->read('uuid', $text."STOPPED: this is not the disk that was chosen\n")
                 ->findings->codes(),
         )
         ->toBe(['intake.wrong_disk'])

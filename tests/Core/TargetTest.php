@@ -195,9 +195,9 @@ test('commands name the disk so that it cannot be another one', function (): voi
         ->and(
             implode("\n", array_map(fn ($one): string => $one->command, WriteCommands::for(DeskSystem::Diskutil, disks('diskutil')[3], 'image.img'))),
         )
-        ->toContain('= 31914983424 && sudo dd')
+        ->toContain("= 31914983424 \\\n  && sudo dd")
         ->and(implode("\n", array_map(fn ($one): string => $one->command, WriteCommands::for(DeskSystem::GetDisk, disks('get-disk')[2], 'image.zip'))))
-        ->toContain("Get-Disk -UniqueId 'USBSTOR\\Disk&Ven_Generic:DESK'")
+        ->toContain("Get-Disk -ErrorAction Stop -UniqueId 'USBSTOR\\Disk&Ven_Generic:DESK'")
         ->toContain('31914983424')
         ->and(fn () => WriteCommands::for(DeskSystem::Lsblk, disks('lsblk')[2], '../image.img'))
         ->toThrow(InvalidArgumentException::class)
