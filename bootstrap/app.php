@@ -5,25 +5,33 @@ declare(strict_types=1);
 use App\Http\Middleware\OnlyKeeper;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SafetyHeaders;
+use App\Session\WayBack;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append(SafetyHeaders::class);
         $middleware->web(append: [PlainInput::class]);
-        // Only the machine's own web server may stand in front.
-        $middleware->trustProxies(at: ['127.0.0.1']);
+        // A password that was changed ends every session that was begun with the old one.
+        $middleware->authenticateSessions();
+        // Without a session there is no token; where a login came from is looked at in its controller.
+        $middleware->validateCsrfTokens(except: ['login']);
         $middleware->alias(['keeper' => OnlyKeeper::class]);
-        $middleware->redirectGuestsTo('/login');
+        $middleware->redirectGuestsTo(fn (Request $request): string => '/login'.WayBack::of($request));
         // A card's file means what it says, blanks at its ends included.
-        $middleware->trimStrings(except: ['files.user-data', 'files.meta-data', 'files.network-config', 'yaml', 'pasted', 'first_password']);
+        $middleware->trimStrings(except: [
+            'files.user-data', 'files.meta-data', 'files.network-config', 'yaml', 'pasted',
+            // Blanks at the ends of a secret or of a network's name belong to it.
+            'password', 'first_password', 'passphrase_1', 'passphrase_2', 'passphrase_3', 'ssid_1', 'ssid_2', 'ssid_3', 'ssids',
+        ]);
         $middleware->encryptCookies(except: ['theme']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->dontFlash(['password', 'first_password', 'public_key']);
+        $exceptions->dontFlash(['password', 'first_password', 'passphrase_1', 'passphrase_2', 'passphrase_3', 'public_key']);
     })
     ->create();
 

@@ -10,6 +10,8 @@ return [
     // How long a TCP probe waits for an answer, in seconds. On a home network anything alive answers within a tenth.
     'probe_timeout' => (float) env('PROBE_TIMEOUT', 1.5),
 
+    // The proxy whose X-Forwarded headers count, by its address; nobody's do when it is empty.
+    'proxy' => (string) env('BURROW_PROXY', ''),
     // The demo prints its logins; a real copy has none.
     'demo' => (bool) env('BURROW_DEMO', false),
 ];

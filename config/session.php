@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    'driver' => env('SESSION_DRIVER', 'file'),
+    'driver' => env('SESSION_DRIVER', 'logins'),
     'lifetime' => 60 * 24 * 14,
     'expire_on_close' => false,
     'encrypt' => false,
@@ -12,7 +12,8 @@ return [
     'cookie' => 'burrow_session',
     'path' => '/',
     'domain' => null,
-    'secure' => env('SESSION_SECURE', false),
+    // Set by the request: see App\Http\Middleware\SafetyHeaders.
+    'secure' => false,
     'http_only' => true,
     'same_site' => 'lax',
 ];

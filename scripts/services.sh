@@ -1,6 +1,6 @@
 # Starting and stopping the stack, each part by its pid file. Sourced by ./burrow.
 
-SERVICES="db fpm nginx bench worker scheduler"
+SERVICES="db fpm nginx worker scheduler bench watchman"
 
 # alive NAME: its recorded process lives and is still the one that was started.
 alive() {
@@ -16,7 +16,7 @@ started_at() { sed 's/^.*) //' "/proc/$1/stat" 2>/dev/null | cut -d' ' -f20; }
 launch() {
     local name="$1"
     shift
-    setsid "$@" >>"$VAR/log/$name.log" 2>&1 </dev/null &
+    setsid "$@" >>"$VAR/log/$name.log" 2>&1 </dev/null 9>&- &
     printf '%s %s\n' "$!" "$(started_at "$!")" >"$RUN/$name.started"
 }
 
@@ -31,14 +31,33 @@ wait_for() {
     done
 }
 
+# heal_groups: a master that was killed leaves children that hold its port; they are of its process group, and end here.
+heal_groups() {
+    local name leader start pid group since
+    for name in nginx fpm; do
+        alive "$name" && continue
+        read -r leader start 2>/dev/null <"$RUN/$name.started" || continue
+        for pid in /proc/[0-9]*; do
+            pid="${pid#/proc/}"
+            read -r group since <<<"$(sed 's/^.*) //' "/proc/$pid/stat" 2>/dev/null | cut -d' ' -f3,20)"
+            # Of that group, no older than its leader, and one of these two programs.
+            if [ "$group" = "$leader" ] && [ "${since:-0}" -ge "$start" ] && tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qE '^(nginx|php-fpm): '; then
+                kill -KILL "$pid" 2>/dev/null && say "ended a left-over process of $name ($pid)"
+            fi
+        done
+        rm -f "$RUN/$name.started"
+    done
+    return 0
+}
+
 listening() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
 fill() {
     local user="" environment="" name
     [ "$(id -u)" -eq 0 ] && user="user root;"
     for name in $ENVIRONMENT; do environment+="env[$name]=${!name}"$'\n'; done
-    awk -v var="$VAR" -v run="$RUN" -v root="$ROOT" -v port="$PORT" -v workers="$WORKERS" -v user="$user" -v environment="$environment" \
-        '{ gsub(/@VAR@/, var); gsub(/@RUN@/, run); gsub(/@ROOT@/, root); gsub(/@PORT@/, port); gsub(/@WORKERS@/, workers); gsub(/@USER@/, user); gsub(/@ENVIRONMENT@/, environment); print }' \
+    awk -v var="$VAR" -v run="$RUN" -v root="$ROOT" -v port="$PORT" -v workers="$WORKERS" -v user="$user" -v environment="$environment" -v mem="$MEM" -v hosts="${HOSTS//,/ }" \
+        '{ gsub(/@VAR@/, var); gsub(/@MEM@/, mem); gsub(/@HOSTS@/, hosts); gsub(/@RUN@/, run); gsub(/@ROOT@/, root); gsub(/@PORT@/, port); gsub(/@WORKERS@/, workers); gsub(/@USER@/, user); gsub(/@ENVIRONMENT@/, environment); print }' \
         "deploy/local/$1" >"$VAR/$1"
     chmod 600 "$VAR/$1"
 }
@@ -47,6 +66,7 @@ write_settings() {
     fill my.cnf
     fill fpm.conf
     fill nginx.conf
+    fill mishaps.conf
     cat >"$VAR/init.sql" <<SQL
 CREATE DATABASE IF NOT EXISTS $DATABASE CHARACTER SET utf8mb4;
 CREATE USER IF NOT EXISTS 'burrow'@'localhost' IDENTIFIED BY '$(secret database)';
@@ -65,14 +85,16 @@ DB_SOCKET=$RUN/db.sock
 DB_DATABASE=$DATABASE
 DB_USERNAME=burrow
 DB_PASSWORD=$(secret database)
-SESSION_DRIVER=file
+SESSION_DRIVER=logins
 CACHE_STORE=file
 QUEUE_CONNECTION=database
-LOG_CHANNEL=single
+LOG_CHANNEL=daily
+LOG_DAILY_DAYS=14
 BCRYPT_ROUNDS=11
 BENCH_SOCKET=$RUN/bench.sock
 BENCH_OFFSET=$OFFSET
-BURROW_DEMO=$DEMO"
+BURROW_DEMO=$DEMO
+BURROW_PROXY=$PROXY"
     [ "$env" = "$(cat "$VAR/.env" 2>/dev/null)" ] || { (umask 077; printf '%s\n' "$env" >"$VAR/.env"); rm -f "$VAR/cache/stamp"; }
 }
 
@@ -99,26 +121,91 @@ claim_port() {
     alive nginx || ! listening "$PORT" || die "port $PORT on this machine is already taken by another program" "Take another one: BURROW_PORT=$((PORT + 1)) ./burrow $COMMAND"
 }
 
+# The web server reads its settings when it starts.
+web_settings_changed() {
+    local now
+    now="$(cat "$VAR/nginx.conf" "$VAR/mishaps.conf" "$VAR/fpm.conf" | cksum)"
+    [ "$(cat "$RUN/web-settings" 2>/dev/null)" = "$now" ] && return 1
+    printf '%s' "$now" >"$RUN/web-settings"
+}
+
 start_web() {
     local root=()
     [ "$(id -u)" -eq 0 ] && root=(-R)
-    alive fpm || launch fpm /usr/sbin/php-fpm8.2 -F "${root[@]}" -y "$VAR/fpm.conf" -d opcache.memory_consumption=48
+    alive fpm || { rm -f "$RUN/fpm.sock"; launch fpm /usr/sbin/php-fpm8.2 -F "${root[@]}" -y "$VAR/fpm.conf" -d opcache.memory_consumption=48; }
     wait_for "php-fpm" 10 test -S "$RUN/fpm.sock"
     alive nginx || launch nginx /usr/sbin/nginx -e "$VAR/log/nginx.err" -p "$VAR" -c "$VAR/nginx.conf" -g 'daemon off;'
     wait_for "the web server" 10 listening "$PORT"
 }
 
+# The bench is a convenience: that it does not come up is said, and stops nothing.
 start_bench() {
     alive bench && return 0
     launch bench php -d opcache.enable_cli=0 bench/serve.php --state="$VAR/bench.json" --socket="$RUN/bench.sock" --offset="$OFFSET"
-    sleep 0.2
-    alive bench || die "the bench did not come up" "Most often another copy holds its ports; BURROW_BENCH_OFFSET=25000 ./burrow $COMMAND takes others. Its own words are in $VAR/log/bench.log."
-    wait_for "the bench" 10 test -S "$RUN/bench.sock"
+    local tries=60
+    until [ -S "$RUN/bench.sock" ] && alive bench; do
+        tries=$((tries - 1))
+        if [ "$tries" -eq 0 ]; then
+            say "the bench did not come up; all else runs without it. Its own words are in $VAR/log/bench.log. BURROW_BENCH_OFFSET=25000 ./burrow $COMMAND takes other ports."
+            rm -f "$RUN/bench.started"
+            return 0
+        fi
+        sleep 0.05
+    done
 }
 
 start_workers() {
-    alive worker || launch worker php -d memory_limit=64M artisan queue:work --sleep=3 --tries=2 --max-time=86400 --quiet
+    # It ends after an hour, so that no leak grows old; the watchman starts the next one.
+    alive worker || launch worker php -d memory_limit=64M artisan queue:work --sleep=3 --tries=1 --timeout=50 --max-time=3600 --quiet
     alive scheduler || launch scheduler bash -c 'while :; do sleep 15; php artisan schedule:run --quiet; sleep 45; done'
+}
+
+start_watchman() { alive watchman || launch watchman bash "$ROOT/burrow" watch-over; }
+
+# watch_over: whoever of the others has ended is started again, a little later each time it happens at once; logs are kept short.
+watch_over() {
+    local name round=0
+    declare -A fallen not_before
+    while :; do
+        sleep 5 9>&- &
+        wait $!
+        round=$((round + 5))
+        for name in db fpm nginx worker scheduler bench; do
+            if ! [ -e "$RUN/$name.started" ]; then
+                continue
+            elif alive "$name"; then
+                [ "$round" -ge $((${not_before[$name]:-0} + 120)) ] && fallen[$name]=0
+            elif [ "$round" -ge "${not_before[$name]:-0}" ]; then
+                fallen[$name]=$((${fallen[$name]:-0} + 1))
+                not_before[$name]=$((round + (fallen[$name] < 6 ? 5 * 2 ** fallen[$name] : 300)))
+                say "$(date '+%F %T') $name had ended; it is started again (${fallen[$name]})"
+                (raise "$name")
+            fi
+        done
+        [ $((round % 600)) -eq 0 ] && shorten_logs
+    done
+}
+
+raise() {
+    case "$1" in
+        db) start_database ;;
+        fpm | nginx) heal_groups && start_web ;;
+        worker | scheduler) start_workers ;;
+        bench) start_bench ;;
+    esac
+}
+
+# Logs that have grown begin anew; the three before are kept.
+shorten_logs() {
+    local log
+    for log in "$VAR"/log/*.log "$VAR"/log/*.err; do
+        if [ -f "$log" ] && [ "$(stat --format=%s "$log")" -gt "${LOG_BYTES:-2000000}" ]; then
+            mv -f "$log.2" "$log.3" 2>/dev/null
+            mv -f "$log.1" "$log.2" 2>/dev/null
+            # Programs go on writing to the end of the same file.
+            cp -f "$log" "$log.1" && : >"$log"
+        fi
+    done
 }
 
 # stop NAME…: asks each to end, then waits for all of them. False when none was running.
@@ -127,19 +214,29 @@ stop() {
     for name in "$@"; do
         if alive "$name"; then
             read -r pid _ <"$RUN/$name.started"
-            case "$name" in fpm | nginx) kill -QUIT "$pid" ;; scheduler) kill -- "-$pid" ;; *) kill "$pid" ;; esac 2>/dev/null
+            case "$name" in fpm | nginx) kill -QUIT "$pid" ;; scheduler | watchman) kill -- "-$pid" || kill "$pid" ;; *) kill "$pid" ;; esac 2>/dev/null
             stopped=1
         fi
     done
     for name in "$@"; do
         tries=200
         while alive "$name" && [ "$tries" -gt 0 ] && ! grep -q '^State:.*Z' "/proc/$(cut -d' ' -f1 "$RUN/$name.started")/status" 2>/dev/null; do sleep 0.05; tries=$((tries - 1)); done
+        # What does not end when asked is ended; a database never.
+        if [ "$tries" -eq 0 ] && [ "$name" != db ]; then kill -KILL "$(cut -d' ' -f1 "$RUN/$name.started")" 2>/dev/null; fi
         rm -f "$RUN/$name.started"
     done
     [ "$stopped" -eq 1 ]
 }
 
-stop_all() { stop scheduler worker bench nginx fpm db; }
+# The watchman first, so that nobody starts again what is being stopped.
+stop_all() {
+    local any=1
+    heal_groups
+    stop watchman && any=0
+    stop scheduler worker bench nginx fpm && any=0
+    stop db && any=0
+    return $any
+}
 
 # Proportional set size of the whole stack, in MB.
 memory_in_use() {
@@ -147,6 +244,7 @@ memory_in_use() {
     for name in $SERVICES; do
         alive "$name" || continue
         read -r pid _ <"$RUN/$name.started"
+        # The bash of scheduler and watchman, and what it waits for, are counted like the rest.
         for child in $pid $(cat /proc/"$pid"/task/*/children 2>/dev/null); do
             kb="$(awk '/^Pss:/{print $2}' "/proc/$child/smaps_rollup" 2>/dev/null)"
             total=$((total + ${kb:-0}))

@@ -1,7 +1,7 @@
 # The whole check, on a database, ports and a bench of its own. Sourced by ./burrow test.
 
 use_folder "$ROOT/var/test"
-PORT="${BURROW_TEST_PORT:-8747}" DATABASE=burrow_live OFFSET="${BURROW_TEST_BENCH_OFFSET:-30000}" WORKERS=2 DEMO=true APP_ENVIRONMENT=local
+PORT="${BURROW_TEST_PORT:-8747}" DATABASE=burrow_live OFFSET="${BURROW_TEST_BENCH_OFFSET:-30000}" WORKERS=3 DEMO=true HOSTS="" PROXY="" APP_ENVIRONMENT=local
 # Ports that a run beside this one holds are stepped over.
 while listening "$PORT" && ! alive nginx; do PORT=$((PORT + 1)); done
 PASSED=0 FAILED=0
@@ -35,9 +35,9 @@ rm -f "$VAR/cache/stamp"
 refresh_caches
 # The copy that the browser tests visit begins anew each time.
 php artisan migrate:fresh --force -q || die "the test database could not be made anew" "See $VAR/storage/logs/laravel.log."
+start_web
 start_bench
 php artisan burrow:demo -q
-start_web
 
 # Pint is a program of the same framework and would take our caches for its own.
 check "code style (Pint)" env $(printf -- "-u %s " $ENVIRONMENT) vendor/bin/pint --test

@@ -7,8 +7,12 @@ namespace App\Providers;
 use App\Bench\BenchClient;
 use App\Catalogue\Catalogue;
 use App\Probe\TcpProbe;
+use App\Session\LoginsOnly;
 use Burrow\Intake\Intake;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Filesystem\Filesystem;
+use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 
 class AppServiceProvider extends ServiceProvider
@@ -24,5 +28,12 @@ class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->isProduction());
+        Session::extend('logins', fn (): LoginsOnly => new LoginsOnly(
+            $this->app->make(Filesystem::class),
+            config()->string('session.files'),
+            config()->integer('session.lifetime'),
+        ));
+        $proxies = array_values(array_filter(array_map(trim(...), explode(',', config()->string('burrow.proxy')))));
+        $proxies === [] || TrustProxies::at($proxies);
     }
 }

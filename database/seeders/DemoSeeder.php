@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Demo\DemoLogins;
 use App\Models\Box;
 use App\Models\Dependency;
 use App\Models\Desk;
@@ -34,8 +35,9 @@ class DemoSeeder extends Seeder
 
     public function run(): void
     {
-        User::query()->create(['name' => 'warden', 'password' => 'thistledown-demo', 'role' => 'keeper']);
-        User::query()->create(['name' => 'desk', 'password' => 'reading-room-demo', 'role' => 'guest']);
+        foreach (DemoLogins::ALL as $name => [$password, $role]) {
+            User::query()->create(['name' => $name, 'password' => $password, 'role' => $role]);
+        }
         $network = Network::query()->create([
             'name' => 'Thistledown Seed Library',
             'prefix' => '172.22.8.0/24',

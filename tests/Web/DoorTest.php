@@ -2,8 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\SafetyHeaders;
 use App\Models\Box;
 use App\Models\Run;
+use App\Models\User;
+use App\Session\Patience;
+use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Route;
 
 /** @return list<string> every page that can be opened, with the demo data in it */
@@ -38,13 +43,12 @@ function pages(): array
 
 test('nothing but the login opens to a stranger', function (): void {
     foreach (pages() as $page) {
-        $this->get($page)->assertRedirect('/login');
+        $this->get($page)->assertRedirect($page === '/' ? '/login' : '/login?to='.rawurlencode($page));
     }
     foreach (Route::getRoutes()->getRoutes() as $route) {
         if (
             array_intersect($route->methods(), ['POST', 'DELETE']) !== [] &&
-            ! in_array($route->uri(), ['login', 'theme'], true) &&
-            ! str_starts_with($route->uri(), 'storage')
+            ! in_array($route->uri(), ['login', 'theme'], true)
         ) {
             expect($route->gatherMiddleware())->toContain('auth');
         }
@@ -56,6 +60,7 @@ test('every page opens to the keeper and to the guest', function (): void {
         foreach (pages() as $page) {
             $this->$who()->get($page)->assertOk();
         }
+        $this->flushSession();
     }
 });
 
@@ -93,21 +98,120 @@ test('a guest changes nothing', function (): void {
 });
 
 test('the demo logins work, others are told at the field', function (): void {
-    $this->post('/login', ['name' => 'warden', 'password' => 'wrong'])->assertSessionHasErrors('password');
-    $this->post('/login', [])->assertSessionHasErrors(['name' => 'Type your login name.', 'password' => 'Type your password.']);
+    $this->post('/login', ['name' => 'warden', 'password' => 'wrong'])->assertUnprocessable()->assertSee('Name and password do not belong together.')->assertSee('value="warden"', false);
+    $this->post('/login', [])->assertUnprocessable()->assertSee('Type your login name.')->assertSee('Type your password.');
     $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'])->assertRedirect('/');
     $this->post('/logout')->assertRedirect('/login');
     $this->get('/')->assertRedirect('/login');
 });
 
-test('guessing is throttled', function (): void {
-    for ($try = 0; $try < 6; $try++) {
-        $this->post('/login', ['name' => 'warden', 'password' => "guess {$try}"])->assertRedirect();
+test('after the login one is where one wanted to be, and never elsewhere', function (string $to, string $lands): void {
+    $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo', 'to' => $to])->assertRedirect($lands);
+})->with([
+    ['/ports', '/ports'],
+    ['/plan?board=flint&role=file-store', '/plan?board=flint&role=file-store'],
+    ['//evil.example/', '/'],
+    ['/\\evil.example/', '/'],
+    ['https://evil.example/', '/'],
+    ["/ports\r\nSet-Cookie: a=b", '/'],
+    ['/'.str_repeat('a', 2000), '/'],
+    ['ports', '/'],
+]);
+
+test('a login that another page sends is refused', function (array $headers, int $status): void {
+    $here = fn (string $value): string => str_replace('HERE', (string) parse_url(url('/'), PHP_URL_HOST), $value);
+    $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'], array_map($here, $headers))->assertStatus($status);
+})->with([
+    'no browser' => [[], 302],
+    'this page' => [['Origin' => 'http://HERE', 'Sec-Fetch-Site' => 'same-origin'], 302],
+    'this page behind a proxy that encrypts' => [['Origin' => 'https://HERE'], 302],
+    'another page' => [['Origin' => 'http://evil.example'], 403],
+    'a page without an origin' => [['Origin' => 'null'], 403],
+    'another site' => [['Sec-Fetch-Site' => 'cross-site'], 403],
+]);
+
+test('guessing is slowed down, and more so with every guess', function (): void {
+    $guess = fn (string $password, string $name = 'warden') => $this->post('/login', ['name' => $name, 'password' => $password]);
+    for ($try = 0; $try < 5; $try++) {
+        $guess("guess {$try}")->assertUnprocessable();
     }
-    $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'])
-        ->assertTooManyRequests()
-        ->assertSee('Wait a minute');
+    $guess('thistledown-demo')->assertTooManyRequests()->assertSee('Too many wrong tries');
     $this->assertGuest();
+    // The wait doubles with each further wrong try, and the right password is taken when it is over.
+    $waits = [];
+    for ($try = 0; $try < 6; $try++) {
+        $this->travel(1000)->seconds();
+        $guess('wrong again');
+        $waits[] = (int) $guess('thistledown-demo')->assertTooManyRequests()->headers->get('Retry-After');
+    }
+    expect($waits)->toBe([4, 8, 16, 32, 64, 128]);
+    $this->travel(1000)->seconds();
+    $guess('thistledown-demo')->assertRedirect('/');
+});
+
+test('somebody else\'s guesses lock the right password out for seconds only', function (): void {
+    for ($try = 0; $try < 200; $try++) {
+        app(Patience::class)->wrong('192.168.1.'.$try, 'warden');
+    }
+    expect(app(Patience::class)->wait('192.168.1.250', 'warden'))->toBeLessThanOrEqual(20)->toBeGreaterThan(0);
+    $this->travel(21)->seconds();
+    $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'])->assertRedirect('/');
+});
+
+test('a changed password ends the sessions that were begun with the old one', function (): void {
+    $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'])->assertRedirect('/');
+    $this->get('/ports')->assertOk();
+    $this->artisan('burrow:user warden')->expectsQuestion('Password for warden (nothing shows while you type)', 'three dry seed heads')->assertExitCode(0);
+    auth()->forgetGuards();
+    $this->get('/ports')->assertRedirect('/login?to=%2Fports');
+});
+
+test('a stranger\'s visit leaves nothing on the disk', function (): void {
+    $files = fn (): array => glob(config('session.files').'/*') ?: [];
+    $before = $files();
+    foreach (['/login', '/', '/ports?x=1'] as $page) {
+        $this->get($page);
+    }
+    $this->post('/login', ['name' => 'warden', 'password' => 'no']);
+    expect(array_diff($files(), $before))->toBe([]);
+    $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo']);
+    expect(array_diff($files(), $before))->toHaveCount(1);
+});
+
+test('cookies are for encrypted connections when the request is one, and only the configured proxy says so', function (): void {
+    $secure = fn (): array => array_unique(array_map(fn ($cookie): bool => $cookie->isSecure(), $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'], ['X-Forwarded-Proto' => 'https'])->headers->getCookies()));
+    expect($secure())->toBe([false]);
+    TrustProxies::at(['127.0.0.1']);
+    $encrypted = $secure();
+    TrustProxies::flushState();
+    expect($encrypted)->toBe([true]);
+});
+
+test('an address that is too long for a head is cut to its path', function (): void {
+    $middleware = new SafetyHeaders();
+    $answer = $middleware->handle(Request::create('/'), fn () => redirect('/plan?x='.str_repeat('a', 9000)));
+    expect($answer->headers->get('Location'))->toEndWith('/plan');
+});
+
+test('outside of the demo its printed logins open nothing', function (): void {
+    config(['burrow.demo' => false]);
+    $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'])->assertUnprocessable();
+    $this->artisan('burrow:user --drop-demo')->expectsOutputToContain('warden was a login of the demo')->assertExitCode(0);
+    expect(User::query()->count())->toBe(0);
+});
+
+test('logins are listed, keep their role, and the last keeper stays', function (): void {
+    $ask = 'Password for desk (nothing shows while you type)';
+    $this->artisan('burrow:user')->expectsOutputToContain('warden')->assertExitCode(0);
+    $this->artisan('burrow:user desk')->expectsQuestion($ask, 'three dry seed heads')->assertExitCode(0);
+    expect(User::query()->where('name', 'desk')->value('role'))->toBe('guest');
+    $this->artisan('burrow:user desk --keeper')->expectsQuestion($ask, 'three dry seed heads')->assertExitCode(0);
+    expect(User::query()->where('name', 'desk')->value('role'))->toBe('keeper');
+    $this->artisan('burrow:user warden --remove')->assertExitCode(0);
+    $this->artisan('burrow:user desk --remove')->expectsOutputToContain('last keeper')->assertExitCode(1);
+    $this->artisan('burrow:user desk --guest')->expectsOutputToContain('last keeper')->assertExitCode(1);
+    $this->artisan('burrow:user nobody --remove')->assertExitCode(2);
+    expect(User::query()->pluck('role', 'name')->all())->toBe(['desk' => 'keeper']);
 });
 
 test('no page holds a script or a style of its own', function (): void {

@@ -4,44 +4,123 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Demo\DemoLogins;
 use App\Models\Network;
 use App\Models\User;
 use Burrow\Card\LoginCheck;
 use Illuminate\Console\Command;
+use Illuminate\Support\Str;
 
-/** The first login of a copy without demo data, and any later one; a known name gets a new password. */
+/** Logins: listed, made, given a new password or another role, taken away. */
 final class UserCommand extends Command
 {
     use TellsFindings;
 
-    protected $signature = 'burrow:user {name : a role rather than a person} {--guest : may look and change nothing}';
+    protected $signature = 'burrow:user {name? : a role rather than a person} {--guest : may look and change nothing} {--keeper : may change things} {--remove : take the login away} {--drop-demo : take away the logins that the demo prints}';
 
-    protected $description = 'Makes a login, or gives it a new password';
+    protected $description = 'Lists logins, makes one, gives it a new password or another role, or takes it away';
 
     public function handle(): int
     {
+        if ($this->option('drop-demo')) {
+            return $this->dropDemo();
+        }
         $name = (string) $this->argument('name');
+        if ($name === '') {
+            return $this->list();
+        }
+        $user = User::query()->where('name', $name)->first();
+        if ($this->option('remove')) {
+            return $this->remove($user, $name);
+        }
+        if ($this->option('guest') && $this->option('keeper')) {
+            $this->error('A login is a guest or a keeper, not both.');
+
+            return 2;
+        }
+        $role = $this->option('guest') ? 'guest' : ($this->option('keeper') ? 'keeper' : $user->role ?? 'keeper');
+        if ($user !== null && $role !== 'keeper' && $this->isLastKeeper($user)) {
+            $this->error("{$name} is the last keeper; nobody could change anything any more. Make another keeper first.");
+
+            return 1;
+        }
         $password = (string) $this->secret('Password for '.$name.' (nothing shows while you type)');
         $findings = LoginCheck::userFindings($name)->and(LoginCheck::passwordFindings($password));
         if ($findings->blocks()) {
             return $this->tell($findings);
         }
-        User::query()->updateOrCreate(['name' => $name], ['password' => $password, 'role' => $this->option('guest') ? 'guest' : 'keeper']);
-        if (Network::query()->doesntExist()) {
-            // What most home routers come with; the keeper describes the real one in Settings.
-            Network::query()->create([
-                'name' => 'The network',
-                'prefix' => '192.168.1.0/24',
-                'router' => '192.168.1.1',
-                'pool_first' => '192.168.1.100',
-                'pool_last' => '192.168.1.199',
-                'domain' => 'home.arpa',
-                'time_zone' => 'Etc/UTC',
-            ]);
-            $this->line('Describe your network in Settings: its prefix, the router and what the router hands out.');
-        }
-        $this->line("{$name} may log in.");
+        // A new token ends whoever is logged in with the old password.
+        User::query()->updateOrCreate(['name' => $name], ['password' => $password, 'role' => $role])->forceFill(['remember_token' => Str::random(60)])->save();
+        $this->describeNetwork();
+        $this->line($user === null ? "{$name} may log in as {$role}." : "{$name} has a new password and is a {$role}; whoever was logged in with the old one is not any more.");
 
         return 0;
+    }
+
+    private function list(): int
+    {
+        $users = User::query()->orderBy('name')->get();
+        if ($users->isEmpty()) {
+            $this->line('Nobody can log in yet: ./burrow user NAME makes the first login.');
+        }
+        foreach ($users as $user) {
+            $this->line(sprintf('%-20s %-7s since %s', $user->name, $user->role, $user->created_at?->format('Y-m-d') ?? 'long ago'));
+        }
+
+        return 0;
+    }
+
+    private function remove(?User $user, string $name): int
+    {
+        if ($user === null) {
+            $this->error("There is no login “{$name}”. ./burrow user lists them.");
+
+            return 2;
+        }
+        if ($this->isLastKeeper($user)) {
+            $this->error("{$name} is the last keeper; nobody could change anything any more. Make another keeper first.");
+
+            return 1;
+        }
+        $user->delete();
+        $this->line("{$name} can no longer log in, and is logged out everywhere.");
+
+        return 0;
+    }
+
+    private function isLastKeeper(User $user): bool
+    {
+        return $user->isKeeper() && User::query()->where('role', 'keeper')->whereKeyNot($user->id)->doesntExist();
+    }
+
+    /** A copy that began as a demo becomes somebody's own: the printed logins go, whatever else was planned meanwhile stays. */
+    private function dropDemo(): int
+    {
+        foreach (User::query()->get() as $user) {
+            if (DemoLogins::isOne($user)) {
+                $user->delete();
+                $this->line("{$user->name} was a login of the demo and is gone.");
+            }
+        }
+
+        return 0;
+    }
+
+    private function describeNetwork(): void
+    {
+        if (Network::query()->exists()) {
+            return;
+        }
+        // What most home routers come with; the keeper describes the real one in Settings.
+        Network::query()->create([
+            'name' => 'The network',
+            'prefix' => '192.168.1.0/24',
+            'router' => '192.168.1.1',
+            'pool_first' => '192.168.1.100',
+            'pool_last' => '192.168.1.199',
+            'domain' => 'home.arpa',
+            'time_zone' => 'Etc/UTC',
+        ]);
+        $this->line('Describe your network in Settings: its prefix, the router and what the router hands out.');
     }
 }

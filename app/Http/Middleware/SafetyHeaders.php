@@ -13,6 +13,8 @@ final class SafetyHeaders
 {
     private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
+    private const LONGEST_LOCATION = 6000;
+
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
@@ -23,6 +25,14 @@ final class SafetyHeaders
             'Referrer-Policy' => 'same-origin',
             'Cache-Control' => 'no-store, private',
         ]);
+        foreach ($request->isSecure() ? $response->headers->getCookies() : [] as $cookie) {
+            $response->headers->setCookie($cookie->withSecure(true));
+        }
+        // A web server refuses a head that is longer than it has room for.
+        $to = (string) $response->headers->get('Location');
+        if (strlen($to) > self::LONGEST_LOCATION) {
+            $response->headers->set('Location', explode('?', $to, 2)[0]);
+        }
 
         return $response;
     }

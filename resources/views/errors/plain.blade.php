@@ -1,0 +1,1 @@
+<x-mishap :title="$title">{{ $words }}</x-mishap>
