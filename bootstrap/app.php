@@ -6,6 +6,7 @@ use App\Http\Middleware\OnlyKeeper;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SafetyHeaders;
 use App\Session\WayBack;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -31,6 +32,10 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->encryptCookies(except: ['theme']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        // Two who keep the same thing at once: the later one is told, and what was typed is kept.
+        $exceptions->render(fn (UniqueConstraintViolationException $taken, Request $request) => redirect()->back(fallback: '/')
+            ->withInput($request->except(['password', 'first_password', 'passphrase_1', 'passphrase_2', 'passphrase_3', 'public_key', '_token']))
+            ->with('told', 'Somebody else has just kept one of that name. Nothing was changed; look at it and choose another.'));
         $exceptions->dontFlash(['password', 'first_password', 'passphrase_1', 'passphrase_2', 'passphrase_3', 'public_key']);
     })
     ->create();

@@ -9,7 +9,6 @@ use App\Models\Network;
 use Burrow\Addresses\AddressBook;
 use Burrow\Addresses\Taken;
 use Burrow\Net\Hostname;
-use Burrow\Net\Ipv4;
 use Burrow\Sheet\Finding;
 use Burrow\Sheet\Findings;
 use Burrow\Sheet\Place;
@@ -29,7 +28,7 @@ final class Books
 
         return new AddressBook(
             $network->asLocalNetwork(),
-            array_values($taken->map(fn (Box $box): Taken => new Taken(Ipv4::parse((string) $box->address), $box->called()))->all()),
+            array_values(array_filter($taken->map(fn (Box $box): ?Taken => $box->ipv4() === null ? null : new Taken($box->ipv4(), $box->called()))->all())),
         );
     }
 

@@ -163,7 +163,7 @@ final readonly class RunDesk
                     'found' => $finding->found,
                     'why' => $finding->why,
                     'do' => $finding->do,
-                    'field' => $finding->place?->field,
+                    'field' => $finding->place->field ?? '',
                 ],
                 $outcome->findings->list,
             );

@@ -16,6 +16,9 @@ final class CardZip
 
     private const MOST = 400;
 
+    /** Unpacked, all of them: a zip of zeros is small only as long as it is packed. */
+    private const LARGEST_TOGETHER = 2 * 1024 * 1024;
+
     public static function of(CardFolder $folder): string
     {
         return self::inTemporaryFile(function (string $path) use ($folder): string {
@@ -53,13 +56,16 @@ final class CardZip
                 return null;
             }
             $files = [];
+            $left = self::LARGEST_TOGETHER;
             for ($at = 0; $at < min($zip->numFiles, self::MOST); $at++) {
                 $stat = $zip->statIndex($at);
-                if ($stat === false || str_ends_with($stat['name'], '/') || $stat['size'] > self::LARGEST || substr_count($stat['name'], '/') > 1) {
+                if ($stat === false || str_ends_with($stat['name'], '/') || $stat['size'] > min(self::LARGEST, $left) || substr_count($stat['name'], '/') > 1) {
                     continue;
                 }
                 // A name is a name here and never a path.
-                $files[basename(str_replace('\\', '/', $stat['name']))] = (string) $zip->getFromIndex($at, self::LARGEST);
+                $text = (string) $zip->getFromIndex($at, min(self::LARGEST, $left));
+                $left -= strlen($text);
+                $files[basename(str_replace('\\', '/', $stat['name']))] = $text;
             }
             $zip->close();
 

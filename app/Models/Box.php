@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Cast\Known;
 use Burrow\Household\Hearing;
 use Burrow\Household\Stage;
 use Burrow\Net\Ipv4;
@@ -27,7 +28,7 @@ class Box extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'stage' => Stage::class,
+        'stage' => Known::class.':'.Stage::class.',planned',
         'asked_at' => 'datetime',
         'pinned_at' => 'datetime',
         'card_written_at' => 'datetime',
@@ -123,7 +124,7 @@ class Box extends Model
 
     public function ipv4(): ?Ipv4
     {
-        return $this->address === null ? null : Ipv4::parse($this->address);
+        return $this->address === null ? null : Ipv4::tryParse($this->address);
     }
 
     /** What is known of whether it answers; times in the network's zone. */

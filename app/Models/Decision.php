@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Cast\Rows;
+use App\Models\Cast\Words;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -17,7 +19,7 @@ class Decision extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['choices' => 'array', 'tried' => 'array'];
+    protected $casts = ['choices' => Words::class, 'tried' => Rows::class.':sentence,because,choices[]'];
 
     /** @return BelongsTo<Box, $this> */
     public function box(): BelongsTo

@@ -32,7 +32,7 @@ class Desk extends Model
     {
         return new DeskComputer(
             $this->name,
-            DeskSystem::from($this->system),
+            DeskSystem::tryFrom($this->system) ?? DeskSystem::Lsblk,
             $this->usb_plug,
             $this->card_slot,
             $this->local_names,
@@ -42,8 +42,8 @@ class Desk extends Model
             $this->administrator,
             $this->sleeps,
             $this->restarts,
-            $this->hours,
-            $this->watts,
+            max(0.0, min(24.0, $this->hours)),
+            max(0.0, min(2000.0, $this->watts)),
         );
     }
 }

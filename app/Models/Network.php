@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Burrow\Addresses\NetworkCheck;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
 use Burrow\Net\Prefix;
+use Burrow\Net\TimeZone;
+use Burrow\Sheet\Findings;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -31,7 +34,11 @@ class Network extends Model
     /** The zone that times are shown in; read once a request. */
     public static function zone(): string
     {
-        return once(fn (): string => self::query()->orderBy('id')->value('time_zone') ?? 'Etc/UTC');
+        return once(function (): string {
+            $zone = self::query()->orderBy('id')->value('time_zone');
+
+            return is_string($zone) && TimeZone::isKnown($zone) ? $zone : 'Etc/UTC';
+        });
     }
 
     /** @return list<string> names of the wireless networks */
@@ -40,13 +47,22 @@ class Network extends Model
         return array_values(array_filter(explode("\n", $this->ssids ?? ''), fn (string $ssid): bool => $ssid !== ''));
     }
 
+    /** What was described in Settings; where that cannot be read, what most home routers come with, and Ground says so. */
     public function asLocalNetwork(): LocalNetwork
     {
-        return new LocalNetwork(
-            Prefix::parse($this->prefix),
-            Ipv4::parse($this->router),
-            AddressRange::between(Ipv4::parse($this->pool_first), Ipv4::parse($this->pool_last)),
-            $this->domain,
+        $described = NetworkCheck::of($this->prefix, $this->router, $this->pool_first, $this->pool_last, $this->domain, $this->time_zone);
+
+        return $described->network ?? new LocalNetwork(
+            Prefix::parse('192.168.1.0/24'),
+            Ipv4::parse('192.168.1.1'),
+            AddressRange::between(Ipv4::parse('192.168.1.100'), Ipv4::parse('192.168.1.199')),
+            'home.arpa',
         );
+    }
+
+    /** What speaks against the description as it is kept. */
+    public function findings(): Findings
+    {
+        return NetworkCheck::of($this->prefix, $this->router, $this->pool_first, $this->pool_last, $this->domain, $this->time_zone)->findings;
     }
 }

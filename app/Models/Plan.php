@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Cast\Words;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
@@ -16,7 +17,7 @@ class Plan extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['choices' => 'array', 'dropped_at' => 'datetime'];
+    protected $casts = ['choices' => Words::class, 'dropped_at' => 'datetime'];
 
     /** @param  Builder<Plan>  $query */
     public function scopeBeside(Builder $query): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Cast\Rows;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -11,7 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * One step of a run. Its version rises with every change, so that a second tab notices.
  *
  * @property Run $run
- * @property ?list<array<string, ?string>> $findings
+ * @property ?list<array<string, string>> $findings
  */
 class RunStep extends Model
 {
@@ -25,7 +26,7 @@ class RunStep extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['began_at' => 'datetime', 'finished_at' => 'datetime', 'findings' => 'array'];
+    protected $casts = ['began_at' => 'datetime', 'finished_at' => 'datetime', 'findings' => Rows::class.':severity,code,found,why,do,field'];
 
     /** Milliseconds count when the bench runs fast. */
     protected $dateFormat = 'Y-m-d H:i:s.v';

@@ -36,7 +36,7 @@ final class BoxPlan
             $supply,
             $cable,
             $shelf->drives[$box->drive ?? ''] ?? null,
-            LinkKind::from($box->link),
+            LinkKind::tryFrom($box->link) ?? LinkKind::Wired,
             $image,
             $card,
             $case,
@@ -45,7 +45,7 @@ final class BoxPlan
             cooling: $shelf->coolings[$box->cooling ?? ''] ?? null,
             addOn: $shelf->addOns[$box->addon ?? ''] ?? null,
             schools: new SchoolChoice(array_filter($box->jobs->pluck('school', 'role')->all(), is_string(...))),
-            imageFrom: ImageOrigin::from($box->image_from ?? 'author'),
+            imageFrom: ImageOrigin::tryFrom($box->image_from ?? '') ?? ImageOrigin::Author,
             plugged: array_values(array_intersect_key(SheetFields::peripherals($catalogue), array_flip(explode(',', $box->plugged ?? '')))),
         );
     }

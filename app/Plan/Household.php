@@ -83,7 +83,7 @@ final class Household
             if ($its->board->id !== $plan->board->id) {
                 continue;
             }
-            $copy = $box->measurements->first(fn (Measurement $one): bool => $one->megabytes !== null);
+            $copy = $box->measurements->first(fn (Measurement $one): bool => $one->megabytes !== null && $one->isPlausible());
             if ($copy !== null && $its->link === $plan->link) {
                 $measured = new MeasuredRate($its, Rate::megabytesPerSecond((float) $copy->megabytes), (float) $copy->idle);
                 $met = $measured->limitMet();
@@ -93,7 +93,7 @@ final class Household
                     $names[$name] = $name;
                 }
             }
-            $heat = $box->measurements->first(fn (Measurement $one): bool => $one->board_celsius !== null);
+            $heat = $box->measurements->first(fn (Measurement $one): bool => $one->board_celsius !== null && $one->isPlausible());
             if (
                 $heat !== null &&
                 $its->case->id === $plan->case->id &&

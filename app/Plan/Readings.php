@@ -39,6 +39,6 @@ final readonly class Readings
 
     private function newest(string $kind): ?Measurement
     {
-        return $this->box->measurements->first(fn (Measurement $one): bool => $one->getAttribute($kind) !== null);
+        return $this->box->measurements->first(fn (Measurement $one): bool => $one->getAttribute($kind) !== null && $one->isPlausible());
     }
 }

@@ -30,7 +30,7 @@ final readonly class Target
     /** @throws InvalidArgumentException when the network in the database does not cover the address */
     public static function of(Box $box, Ipv4 $address, int $port): self
     {
-        if (! Prefix::parse($box->network->prefix)->contains($address) || ! $address->isPrivate()) {
+        if (Prefix::tryParse($box->network->prefix)?->contains($address) !== true || ! $address->isPrivate()) {
             throw new InvalidArgumentException("{$address} is not in the household's network; nothing else is ever asked.");
         }
 

@@ -47,6 +47,15 @@ final class WifiCheck
                     $place,
                 ),
             ),
+            self::meant($ssid, $known) !== null => Findings::of(
+                Finding::warn(
+                    'card.ssid_misspelt',
+                    "“{$ssid}” is none of the networks of this house; perhaps “".self::meant($ssid, $known).'” was meant.',
+                    'Names are compared byte by byte: the box would look for another network.',
+                    'Compare it with the name that the router shows.',
+                    $place,
+                ),
+            ),
             trim($ssid) !== $ssid => Findings::of(
                 Finding::note(
                     'card.ssid_blank',
@@ -56,8 +65,36 @@ final class WifiCheck
                     $place,
                 ),
             ),
+            $known !== [] && ! in_array($ssid, $known, true) => Findings::of(
+                Finding::note(
+                    'card.ssid_unknown',
+                    "“{$ssid}” is none of the networks that are described in Settings.",
+                    'It may be a guest\'s or a hotspot\'s; if it is this house\'s, one of the two is misspelt.',
+                    'Describe it in Settings, or compare the two.',
+                    $place,
+                ),
+            ),
             default => Findings::of(),
         };
+    }
+
+    /**
+     * The known network that a name is a slip of: up to two letters wrong, missing or too many, or two changed about.
+     *
+     * @param  list<string>  $known
+     */
+    private static function meant(string $ssid, array $known): ?string
+    {
+        if (in_array($ssid, $known, true)) {
+            return null;
+        }
+        foreach ($known as $one) {
+            if (strlen($one) >= 4 && levenshtein(self::folded($ssid), self::folded($one)) <= min(2, intdiv(strlen($one), 4))) {
+                return $one;
+            }
+        }
+
+        return null;
     }
 
     public static function passphrase(#[\SensitiveParameter] string $passphrase, WifiSecurity $security, Place $place): Findings

@@ -42,7 +42,7 @@ final class LeaseReader implements Reader
             ]);
         }
 
-        return new Reading($this->kind(), array_values($leases), $findings->and($this->shared($leases)));
+        return new Reading($this->kind(), array_values($leases), $findings->and($this->shared($leases))->and($this->outside($leases)));
     }
 
     /** @return array<string, Lease> by address */
@@ -108,6 +108,25 @@ final class LeaseReader implements Reader
         $expires = preg_match('~ends\s+\d\s+(\d{4}/\d\d/\d\d \d\d:\d\d:\d\d)~', $body, $match) === 1 ? strtotime($match[1].' UTC') : false;
 
         return new Lease($address, $mac, $name, $expires ?: null);
+    }
+
+    /**
+     * Addresses that no home router hands out: the list is another network's, or something is badly wrong with the router.
+     *
+     * @param  array<string, Lease>  $leases
+     */
+    private function outside(array $leases): Findings
+    {
+        $public = array_filter($leases, fn (Lease $lease): bool => ! $lease->address->isPrivate());
+
+        return $public === [] ? Findings::of() : Findings::of(
+            Finding::warn(
+                'intake.lease_not_private',
+                array_key_first($public).(count($public) === 1 ? ' is' : ' and '.(count($public) - 1).' more are').' outside of the private ranges.',
+                'A home router hands out addresses of 10/8, 172.16/12 or 192.168/16 (RFC 1918); nothing else is ever asked from here.',
+                'Look whether this is the list of your router.',
+            ),
+        );
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Models\Network;
 use App\Models\Run;
 use App\Models\RunStep;
 use Burrow\Household\Stage;
+use Illuminate\Support\Facades\Route;
 
 // Boxes and runs for the tests that need one of their own beside those of the demo.
 
@@ -45,4 +46,18 @@ function runAt(string $step): RunStep
         ->update(['state' => RunStep::DONE]);
 
     return $at->refresh();
+}
+
+/** Every page that is looked at, for the box "wren" and its run. */
+function everyPage(): array
+{
+    $run = Box::query()->where('name', 'wren')->firstOrFail()->run;
+    $pages = [];
+    foreach (Route::getRoutes()->getRoutes() as $route) {
+        if (in_array('GET', $route->methods(), true) && ! in_array($route->uri(), ['up', 'login'], true)) {
+            $pages[] = '/'.strtr($route->uri(), ['{box}' => (string) $run?->box_id, '{run}' => (string) $run?->id, '{kind}' => 'board', '{id}' => 'flint']);
+        }
+    }
+
+    return $pages;
 }

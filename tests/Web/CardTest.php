@@ -188,7 +188,7 @@ test('the linter looks over files and zips, and gives mended ones back', functio
         ->getContent();
     preg_match('~href="data:application/zip;base64,([^"]+)"~', $page, $match);
     $zip = UploadedFile::fake()->createWithContent('card-mended.zip', base64_decode($match[1]));
-    $this->post('/card/lint', ['card' => [$zip]])->assertSee('Looked over: nothing wrong.');
+    $this->post('/card/lint', ['card' => [$zip]])->assertSee('Looked over: nothing wrong with what is here.');
     $this->post('/card/lint', ['card' => cardFiles('broken/static-in-pool')])
         ->assertSee('network-config:7')
         ->assertSee('is inside the DHCP pool');

@@ -72,7 +72,7 @@ test('the plan leaves as YAML that the terminal reads, and its parts as CSV', fu
             ->getContent(),
     );
     $told = run('env -u DB_SOCKET -u DB_PASSWORD -u APP_ENV -u APP_KEY '.escapeshellarg(getcwd().'/burrow').' plan plan.yaml', folder: $folder);
-    preg_match('~<p class="say"><b>(.+?)</b>~', (string) $this->get('/plan'.$query)->getContent(), $page);
+    preg_match('~<p class="say" id="verdict"[^>]*><b>(.+?)</b>~', (string) $this->get('/plan'.$query)->getContent(), $page);
     expect($told['exit'])->toBe(0)->and(strtok($told['out'], "\n"))->toBe(html_entity_decode($page[1], ENT_QUOTES));
     expect(
         $this->get('/plan/parts.csv'.$query)
@@ -296,7 +296,7 @@ test('a plan with readings and a desk computer leaves as YAML with the same verd
     );
     $told = run('env -u DB_SOCKET -u DB_PASSWORD -u APP_ENV -u APP_KEY '.escapeshellarg(getcwd().'/burrow').' plan plan.yaml', folder: $folder);
     preg_match(
-        '~<p class="say"><b>(.+?)</b>~',
+        '~<p class="say" id="verdict"[^>]*><b>(.+?)</b>~',
         (string) $this->get('/plan?role=print-host&image=server-64-2023&client=browser&hub=hub-7&drive=none')->getContent(),
         $page,
     );

@@ -6,10 +6,14 @@ namespace App\Console\Commands;
 
 use App\Card\CardZip;
 use App\Catalogue\Catalogue;
+use Burrow\Card\AllClear;
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Fixer;
 use Burrow\Card\Linter;
+use Burrow\Sheet\Finding;
+use Burrow\Sheet\Findings;
+use Burrow\Sheet\Place;
 use Illuminate\Console\Command;
 
 final class LintCommand extends Command
@@ -28,13 +32,13 @@ final class LintCommand extends Command
 
             return 2;
         }
-        $files = [];
-        foreach (scandir($dir) ?: [] as $name) {
-            // Kernels and firmware lie beside the settings; they are not text and not looked at.
-            if (is_file("{$dir}/{$name}") && filesize("{$dir}/{$name}") <= CardZip::LARGEST) {
-                $files[$name] = (string) file_get_contents("{$dir}/{$name}");
-            }
+        $names = @scandir($dir);
+        if ($names === false) {
+            $this->error("{$dir} cannot be read: you may not look into it.");
+
+            return 2;
         }
+        [$files, $unseen] = $this->files($dir, $names);
         $wanted = $this->option('image');
         $image = is_string($wanted) ? $catalogue->shelf()->images[$wanted] ?? null : null;
         if (is_string($wanted) && $image === null) {
@@ -44,13 +48,49 @@ final class LintCommand extends Command
         }
         $folder = new CardFolder($files);
         $known = new CardContext($image, started: (bool) $this->option('started'));
-        $findings = (new Linter())->lint($folder, $known);
+        $findings = (new Linter())->lint($folder, $known)->and($unseen);
         $into = $this->option('fix');
         if (is_string($into) && $into !== '' && ! $this->mend($folder, $known, $into)) {
             return 2;
         }
 
-        return $this->option('json') ? $this->json($findings, $findings->blocks() ? 1 : 0) : $this->tell($findings);
+        if ($this->option('json')) {
+            return $this->json($findings, $findings->blocks() ? 1 : 0);
+        }
+        foreach ($findings->isEmpty() ? AllClear::words($folder, $known) : [] as $words) {
+            $this->line($words);
+        }
+
+        return $this->tell($findings);
+    }
+
+    /**
+     * The small files at the top of the folder. Kernels and firmware lie beside the settings and are passed over; a file of
+     * a known name that cannot be looked at is told.
+     *
+     * @param  list<string>  $names
+     * @return array{array<string, string>, Findings}
+     */
+    private function files(string $dir, array $names): array
+    {
+        $files = $unseen = [];
+        foreach (array_filter($names, fn (string $name): bool => is_file("{$dir}/{$name}")) as $name) {
+            $size = (int) filesize("{$dir}/{$name}");
+            $text = $size > CardZip::LARGEST ? false : @file_get_contents("{$dir}/{$name}");
+            if ($text !== false) {
+                $files[$name] = $text;
+            } elseif (in_array($name, CardFolder::KNOWN, true)) {
+                $unseen[] = Finding::warn(
+                    'card.not_looked_at',
+                    "{$name} was not looked at: ".($size > CardZip::LARGEST ? 'it is larger than '.intdiv(CardZip::LARGEST, 1024).' KiB.' : 'it cannot be read.'),
+                    'Whatever is said of the card is said without it.',
+                    $size > CardZip::LARGEST ? 'Make it anew.' : 'Look at its owner and rights.',
+                    Place::file($name),
+                );
+            }
+        }
+
+        return [$files, Findings::of(...$unseen)];
     }
 
     /** Mended copies go into a folder of their own; nothing is written over. */

@@ -26,6 +26,9 @@ final class PlanCommand extends Command
             return 2;
         }
         $plan = PlanFile::read($yaml, Catalogue::schema('plan'), basename($file), $catalogue->shelf());
+        if (! $this->option('json')) {
+            $this->tell($catalogue->unread());
+        }
         if ($plan->input === null) {
             return $this->tell($plan->findings);
         }

@@ -18,7 +18,7 @@ final class AddressesController
     {
         $network = Network::home();
         $boxes = Box::query()->where('network_id', $network->id)->whereNotNull('address')->orderByRaw('INET_ATON(address)')->get();
-        $held = array_values($boxes->map(fn (Box $box): Ipv4 => Ipv4::parse((string) $box->address))->all());
+        $held = array_values(array_filter($boxes->map(fn (Box $box): ?Ipv4 => $box->ipv4())->all()));
 
         return view('addresses.index', [
             'network' => $network,

@@ -14,6 +14,7 @@ use App\Models\BoxJob;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use Burrow\Board\ImageKind;
+use Burrow\Card\AllClear;
 use Burrow\Card\CardContext;
 use Burrow\Card\CardSet;
 use Burrow\Card\FirstBoot;
@@ -89,6 +90,7 @@ final class CardController
             'set' => $set,
             'fingerprint' => $settings->key?->fingerprint(),
             'findings' => $card->findings->and($set->findings)->and((new Linter())->lint($set->folder(), $known))->gravestFirst(),
+            'looked' => AllClear::words($set->folder(), $known),
             'zip' => base64_encode(CardZip::of($set->folder())),
             'benchIsThere' => $this->bench->isThere(),
         ]);

@@ -22,7 +22,7 @@ final class GroundController
         return view('ground.index', [
             'network' => $network,
             'outlook' => $outlook,
-            'findings' => $outlook->findings()->and($catalogue->unread())->gravestFirst(),
+            'findings' => $outlook->findings()->and($network->findings())->and($catalogue->unread())->gravestFirst(),
             'picture' => GroundPlan::draw($facts->dwellings()),
             'ids' => $facts->boxes->pluck('id', 'name'),
         ]);

@@ -9,6 +9,7 @@ use App\Card\HouseKnowledge;
 use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\Network;
+use Burrow\Card\AllClear;
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Fixer;
@@ -88,6 +89,7 @@ final class LintController
             'sent' => $sent,
             'started' => $known->started,
             'findings' => $folder === null ? null : (new Linter())->lint($folder, $known),
+            'looked' => $folder === null ? [] : AllClear::words($folder, $known),
             'fixed' => $fixed,
             'left' => $fixed === null ? null : (new Linter())->lint($fixed->folder, $known),
             'zip' => $fixed === null || $fixed->changes === [] ? null : base64_encode(CardZip::of($fixed->folder)),

@@ -69,7 +69,7 @@ final class PlanController
             'household' => $household,
             'variants' => Plan::query()->beside()->count(),
             'drawer' => $drawer,
-        ])->fragmentIf(! $whole, 'answer');
+        ])->fragmentsIf(! $whole, ['answer', 'verdict', 'because', 'keep']);
     }
 
     public function store(Request $request, Household $household, Deciding $deciding): RedirectResponse

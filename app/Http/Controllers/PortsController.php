@@ -17,19 +17,17 @@ final class PortsController
     public function __invoke(): View
     {
         $services = Service::query()->with('box')->orderBy('port')->orderBy('box_id')->get();
-        $uses = array_values(
-            $services
-                ->map(
-                    fn (Service $service): PortUse => new PortUse(
-                        (string) $service->box->called(),
-                        Port::of($service->port),
-                        Protocol::from($service->protocol),
-                        $service->purpose,
-                    ),
-                )
-                ->all(),
-        );
+        $uses = array_values(array_filter($services->map(self::use(...))->all()));
 
         return view('ports.index', ['services' => $services, 'findings' => (new PortTable($uses))->findings()]);
+    }
+
+    /** A port as the core knows it; null for a row that is none. */
+    private static function use(Service $service): ?PortUse
+    {
+        $port = Port::tryOf($service->port);
+        $protocol = Protocol::tryFrom($service->protocol);
+
+        return $port === null || $protocol === null ? null : new PortUse($service->box->called(), $port, $protocol, $service->purpose);
     }
 }

@@ -51,7 +51,7 @@
             @forelse ($findings as $finding)
                 <x-finding :finding="$finding" />
             @empty
-                <div class="finding"><x-mark severity="fine" /><strong>Looked over: nothing wrong.</strong> Parsed, somebody can log in, remote login is on.</div>
+                <div class="finding"><x-mark severity="fine" /><strong>Looked over: nothing wrong.</strong> {{ implode(' ', $looked) }}</div>
             @endforelse
             <div class="finding"><x-mark severity="warn" /><strong>Writing a card erases it.</strong> Make sure of the disk before you start the writing tool; it cannot be undone.
                 <a href="{{ route('target', ['box' => $box->id]) }}">Which disk it is</a></div>

@@ -3,7 +3,7 @@
             @if ($folder === null)
                 {{ $sent ? 'There was nothing to look at.' : 'A wrong character costs an evening.' }}
             @elseif ($findings->count() === 0)
-                Looked over: nothing wrong.
+                Looked over: nothing wrong with what is here.
             @elseif ($findings->blocks())
                 This card does not do what it should.
             @else
@@ -23,8 +23,9 @@
                     </section>
                 @empty
                     <section class="sheet">
-                        <p>{{ count($folder->files) }} {{ count($folder->files) === 1 ? 'file' : 'files' }}: {{ implode(', ', array_slice(array_keys($folder->files), 0, 12)) }}.
-                            Parsed, and held against what is known of the house.</p>
+                        @foreach ($looked as $words)
+                            <p>{{ $words }}</p>
+                        @endforeach
                     </section>
                 @endforelse
                 @if ($zip !== null)

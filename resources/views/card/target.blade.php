@@ -79,7 +79,7 @@
                         <dt>version</dt>
                         <dd>{{ $target->record->version ?: '—' }}</dd>
                         <dt>packed by</dt>
-                        <dd>{{ \Burrow\Board\ImageOrigin::from($target->record->origin)->label() }}{{ $target->record->because === '' ? '' : ', because ' . $target->record->because }}
+                        <dd>{{ \Burrow\Board\ImageOrigin::tryFrom($target->record->origin)?->label() ?? 'not known' }}{{ $target->record->because === '' ? '' : ', because ' . $target->record->because }}
                         </dd>
                         <dt>SHA-256</dt>
                         <dd class="mono">{{ $target->record->sha256 ?? 'none was published' }}</dd>

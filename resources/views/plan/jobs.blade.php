@@ -41,7 +41,7 @@
                         <th scope="col">
                             <label>
                                 @if ($field !== null)
-                                    <input type="radio" name="{{ $field }}" value="{{ $school->id }}" @checked($school === $answer->plan->school($role))>
+                                    <input type="radio" form="plan" name="{{ $field }}" value="{{ $school->id }}" @checked($school === $answer->plan->school($role))>
                                 @endif
                                 <span>{{ ucfirst($school->label) }}</span>
                             </label>

@@ -1,27 +1,59 @@
 <x-page title="Plan a new box" place="boxes">
     <x-way at="plan" />
-    <form id="plan" method="get" action="/plan" hx-get="/plan" hx-target="#answer" hx-swap="outerHTML" hx-trigger="change, input delay:400ms" hx-push-url="true">
-        <div class="two">
+    <div class="two">
+        {{-- What is typed stands outside of what answers: no field is replaced under the hands. --}}
+        <form id="plan" method="get" action="/plan" hx-get="/plan" hx-target="#answer" hx-swap="outerHTML" hx-trigger="change, input delay:400ms, change from:#answers" hx-push-url="true">
             @if ($whole)
                 @include('plan.fields')
             @endif
-            @fragment('answer')
-                <section id="answer" aria-live="polite">
-                    @include('plan.conclusion')
-                    @include('plan.places')
-                    @unless ($choices->onDesk())
-                        @include('plan.drawings')
-                        @include('plan.supply')
-                        @if ($host === null)
-                            @include('plan.parts')
-                            @include('plan.board')
+        </form>
+        <div>
+            <section class="sheet" aria-labelledby="verdict">
+                @fragment('verdict')
+                    <p class="say" id="verdict" aria-live="polite" @unless ($whole) hx-swap-oob="true" @endunless><b>{{ $choices->onDesk() ? $seat->verdict() : $answer->sentence() }}</b></p>
+                @endfragment
+                <div class="field-set">
+                    @fragment('because')
+                        <label for="because" id="because-label" @unless ($whole) hx-swap-oob="true" @endunless>{{ $seat->findings->blocks() ? 'Go on all the same, because' : 'Why this one, for later (may stay empty)' }}</label>
+                    @endfragment
+                    <input class="in" id="because" name="because" form="keep" maxlength="500" value="{{ old('because') }}"
+                        @error('because') aria-invalid="true" aria-describedby="because-says" @enderror>
+                    @error('because')
+                        <p class="hint" id="because-says">{{ $message }}</p>
+                    @enderror
+                </div>
+                @fragment('keep')
+                    <div class="row bar" id="keep-bar" @unless ($whole) hx-swap-oob="true" @endunless>
+                        <button class="act" form="keep"
+                            data-done>{{ $choices->onDesk() ? 'Write it down' : ($host !== null ? "Give it to {$host->name}" : 'Keep this plan, choose a name') }}</button>
+                        @if ($host === null && !$choices->onDesk())
+                            <button class="ghost" form="keep" formaction="/plan/keep">Set beside others</button>
                         @endif
-                        @include('plan.jobs')
-                    @endunless
-                </section>
-            @endfragment
+                        @if ($variants > 0)
+                            <a href="/plan/variants">{{ $variants }} kept</a>
+                        @endif
+                    </div>
+                @endfragment
+            </section>
+            <div id="answers">
+                @fragment('answer')
+                    <section id="answer" aria-live="polite">
+                        @include('plan.conclusion')
+                        @include('plan.places')
+                        @unless ($choices->onDesk())
+                            @include('plan.drawings')
+                            @include('plan.supply')
+                            @if ($host === null)
+                                @include('plan.parts')
+                                @include('plan.board')
+                            @endif
+                            @include('plan.jobs')
+                        @endunless
+                    </section>
+                @endfragment
+            </div>
         </div>
-    </form>
+    </div>
     <details class="sheet working" @error('yaml') open @enderror>
         <summary><span>Take in a plan written as YAML</span></summary>
         <form method="post" action="{{ route('plan.take') }}">@csrf

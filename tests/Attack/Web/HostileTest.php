@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 use App\BringUp\RunDesk;
 use App\Catalogue\Catalogue;
-use App\Models\Box;
 use App\Plan\Choices;
 use App\Plan\Household;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\PlanFile;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 
 // What somebody might send on purpose.
@@ -38,102 +38,60 @@ function nasty(): array
     ];
 }
 
-test('no form breaks, whatever is sent', function (): void {
-    $box = Box::query()->where('name', 'larder')->firstOrFail();
-    $fields = [
-        'name',
-        'address',
-        'user',
-        'public_key',
-        'first_password',
-        'time_zone',
-        'keyboard',
-        'role',
-        'also',
-        'board',
-        'supply',
-        'drive',
-        'because',
-        'school',
-        'along',
-        'seat',
-        'desk',
-        'hub',
-        'addon',
-        'cooling',
-        'from',
-        'system',
-        'hours',
-        'ssid_1',
-        'passphrase_1',
-        'security_1',
-        'schools',
-        'user_data',
-        'kernel_line',
-        'firmware',
-        'marker',
-        'series_count',
-        'series_base',
-        'series_first',
-        'before',
-        'after',
-        'typed_name',
-        'file',
-        'image',
-        'printed',
-        'label',
-        'serial',
-        'purpose',
-        'origin',
-        'started',
-        'ssids',
-        'country',
-        'yaml',
-        'kind',
-        'prefix',
-        'router',
-        'pool_first',
-        'pool_last',
-        'domain',
-        'wan',
-        'board',
-        'on',
-        'speed',
-        'box',
-        'files',
-        'theme',
-        'megabytes',
-        'idle',
-        'part',
-        'reason',
-        'version',
-        'pasted',
-    ];
-    $paths = [
-        '/plan',
-        '/plan/keep',
-        '/plan/drawer',
-        '/plan/plan.yaml',
-        '/settings/desks',
-        '/card/target',
-        '/card/lint',
-        '/card/images',
-        '/stores/media',
-        "/boxes/{$box->id}/name",
-        "/boxes/{$box->id}/card",
-        "/boxes/{$box->id}/measured",
-        '/bench/card',
-        '/bench/power',
-        '/bench/speed',
-        '/catalogue',
-        '/settings',
-        '/theme',
-    ];
-    $this->asKeeper();
-    foreach ($paths as $path) {
+/**
+ * Every form of every page, from the pages themselves: a new one comes in by itself.
+ *
+ * @return array<string, array{method: string, action: string, fields: list<string>}>
+ */
+function everyForm(): array
+{
+    $forms = [];
+    foreach (everyPage() as $page) {
+        $html = (string) test()->asKeeper()->get($page)->getContent();
+        if (! str_contains($html, '<form')) {
+            continue;
+        }
+        $document = new DOMDocument();
+        $document->loadHTML($html, LIBXML_NOERROR | LIBXML_NOWARNING);
+        $find = new DOMXPath($document);
+        $all = fn (string $path, ?DOMElement $in = null): array => iterator_to_array($find->query($path, $in) ?: [], false);
+        foreach ($all('//form') as $form) {
+            $id = $form->getAttribute('id');
+            // Its own fields, and those elsewhere on the page that belong to it.
+            $fields = [...$all('.//*[self::input or self::select or self::textarea or self::button]', $form), ...$id === '' ? [] : $all("//*[@form='{$id}']")];
+            $names = array_map(fn (DOMElement $field): string => $field->getAttribute('name'), $fields);
+            $actions = [$form->getAttribute('action'), ...array_map(fn (DOMElement $field): string => $field->getAttribute('formaction'), $fields)];
+            $spoofed = $all('.//input[@name="_method"]', $form)[0] ?? null;
+            $method = strtoupper($spoofed?->getAttribute('value') ?: $form->getAttribute('method') ?: 'GET');
+            foreach (array_filter($actions) as $action) {
+                $path = (string) preg_replace('~^https?://[^/]+~', '', $action);
+                $known = $forms["{$method} {$path}"]['fields'] ?? [];
+                $forms["{$method} {$path}"] = ['method' => $method, 'action' => $path, 'fields' => array_values(array_diff(array_unique(array_filter([...$known, ...$names])), ['_token', '_method']))];
+            }
+        }
+    }
+
+    return $forms;
+}
+
+test('no field of any form breaks it, whatever is sent', function (): void {
+    newRun();
+    newBox();
+    $forms = everyForm();
+    expect(count($forms))->toBeGreaterThan(30);
+    foreach ($forms as $name => $form) {
+        if ($form['action'] === '/logout') {
+            continue;
+        }
         foreach (nasty() as $value) {
-            $status = $this->post($path, array_fill_keys($fields, $value))->getStatusCode();
-            expect([$path, $status < 500])->toBe([$path, true]);
+            $sent = [];
+            foreach ($form['fields'] as $field) {
+                data_set($sent, strtr($field, ['[]' => '', '][' => '.', '[' => '.', ']' => '']), str_ends_with($field, '[]') ? [$value] : $value);
+            }
+            DB::beginTransaction();
+            $answer = $this->asKeeper()->call($form['method'], $form['action'], $sent);
+            DB::rollBack();
+            expect([$name, $answer->getStatusCode() < 500 ? '' : substr((string) $answer->exception, 0, 300)])->toBe([$name, '']);
         }
     }
 });
