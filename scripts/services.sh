@@ -9,8 +9,13 @@ alive() {
     [ -n "$pid" ] && [ "$(started_at "$pid")" = "$start" ]
 }
 
-# Field 22 of /proc/PID/stat: a pid used again by somebody else has another start time.
-started_at() { sed 's/^.*) //' "/proc/$1/stat" 2>/dev/null | cut -d' ' -f20; }
+# Field 22 of /proc/PID/stat: a pid used again by somebody else has another start time. One that ended and was not
+# waited for yet (Z) runs no more.
+started_at() {
+    local state rest
+    read -r state rest <<<"$(sed 's/^.*) //' "/proc/$1/stat" 2>/dev/null)"
+    [ "$state" = Z ] || cut -d' ' -f19 <<<"$rest"
+}
 
 # launch NAME COMMAND…: in the background, apart from this terminal.
 launch() {
@@ -160,7 +165,12 @@ start_workers() {
     alive scheduler || launch scheduler bash -c 'while :; do sleep 15; php artisan schedule:run --quiet; sleep 45; done'
 }
 
-start_watchman() { alive watchman || launch watchman bash "$ROOT/burrow" watch-over; }
+# It is told which copy it looks after, since there may be several on one machine.
+start_watchman() {
+    alive watchman && return 0
+    declare -p VAR RUN MEM PORT DEMO HOSTS PROXY DATABASE OFFSET WORKERS APP_ENVIRONMENT ENVIRONMENT >"$RUN/watchman.settings"
+    launch watchman bash "$ROOT/burrow" watch-over
+}
 
 # watch_over: whoever of the others has ended is started again, a little later each time it happens at once; logs are kept short.
 watch_over() {
@@ -220,7 +230,7 @@ stop() {
     done
     for name in "$@"; do
         tries=200
-        while alive "$name" && [ "$tries" -gt 0 ] && ! grep -q '^State:.*Z' "/proc/$(cut -d' ' -f1 "$RUN/$name.started")/status" 2>/dev/null; do sleep 0.05; tries=$((tries - 1)); done
+        while alive "$name" && [ "$tries" -gt 0 ]; do sleep 0.05; tries=$((tries - 1)); done
         # What does not end when asked is ended; a database never.
         if [ "$tries" -eq 0 ] && [ "$name" != db ]; then kill -KILL "$(cut -d' ' -f1 "$RUN/$name.started")" 2>/dev/null; fi
         rm -f "$RUN/$name.started"

@@ -42,7 +42,7 @@ php artisan burrow:demo -q
 # Pint is a program of the same framework and would take our caches for its own.
 check "code style (Pint)" env $(printf -- "-u %s " $ENVIRONMENT) vendor/bin/pint --test
 check "types (Larastan, level 8)" vendor/bin/phpstan analyse --no-progress --memory-limit=1G
-check "shell scripts" bash -n burrow scripts/packages.sh scripts/services.sh scripts/test.sh
+check "shell scripts" shellcheck --shell=bash --severity=warning --exclude=SC1090,SC1091,SC2034,SC2046,SC2086,SC2154,SC2155,SC2164 burrow scripts/*.sh
 
 export DB_SOCKET="$RUN/db.sock" DB_USERNAME=burrow DB_PASSWORD="$(secret database)" BENCH_SOCKET="$RUN/bench.sock" BENCH_OFFSET="$OFFSET"
 export TEST_BASE="http://127.0.0.1:$PORT" TEST_VAR="$VAR" CLOUD_INIT="$ROOT/var/tools/cloud-init"

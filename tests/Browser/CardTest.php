@@ -11,7 +11,8 @@ use Tests\Browser\Chrome;
 function toCard(Chrome $chrome, string $name = 'wren'): void
 {
     resetDemo();
-    $chrome->go('/plan?link=wireless')->press('Keep this plan');
+    // The demo's logins are made anew, and whoever was logged in is not any more.
+    $chrome->login()->go('/plan?link=wireless')->press('Keep this plan');
     $chrome->until(fn (): bool => $chrome->has('#checks'));
     $chrome->find('#name')->sendKeys($name);
     $chrome->press('Keep both');

@@ -9,27 +9,6 @@ use Tests\Door;
 
 // The whole way of a newcomer, against the copy that ./burrow test has started with its bench.
 
-function base(): string
-{
-    return getenv('TEST_BASE') ?: throw new RuntimeException('Run this through ./burrow test, which starts what is visited.');
-}
-
-function resetDemo(): void
-{
-    $result = run(
-        'env -u APP_ENV -u APP_KEY -u DB_DATABASE -u SESSION_DRIVER -u CACHE_STORE -u QUEUE_CONNECTION -u APP_CONFIG_CACHE -u APP_ROUTES_CACHE php artisan burrow:demo -q',
-    );
-    $result['exit'] === 0 || throw new RuntimeException($result['all']);
-}
-
-function newKey(): string
-{
-    $folder = scratch();
-    run("ssh-keygen -q -t ed25519 -N '' -C warden@desk -f {$folder}/key");
-
-    return trim((string) file_get_contents("{$folder}/key.pub"));
-}
-
 /** Plays a run to its end on the bench, with a way of pressing buttons. */
 function play(Chrome $chrome, callable $press, callable $fill): void
 {

@@ -7,7 +7,7 @@
                 @include('plan.fields')
             @endif
         </form>
-        <div>
+        <div class="stack">
             <section class="sheet" aria-labelledby="verdict">
                 @fragment('verdict')
                     <p class="say" id="verdict" aria-live="polite" @unless ($whole) hx-swap-oob="true" @endunless><b>{{ $choices->onDesk() ? $seat->verdict() : $answer->sentence() }}</b></p>
@@ -24,10 +24,10 @@
                 </div>
                 @fragment('keep')
                     <div class="row bar" id="keep-bar" @unless ($whole) hx-swap-oob="true" @endunless>
-                        <button class="act" form="keep"
+                        <button class="act" id="keep-plan" form="keep"
                             data-done>{{ $choices->onDesk() ? 'Write it down' : ($host !== null ? "Give it to {$host->name}" : 'Keep this plan, choose a name') }}</button>
                         @if ($host === null && !$choices->onDesk())
-                            <button class="ghost" form="keep" formaction="/plan/keep">Set beside others</button>
+                            <button class="ghost" id="keep-beside" form="keep" formaction="/plan/keep">Set beside others</button>
                         @endif
                         @if ($variants > 0)
                             <a href="/plan/variants">{{ $variants }} kept</a>

@@ -171,7 +171,7 @@ test('the pages survive whatever a run, a box or a plan holds', function (Closur
     'a link of no kind' => [fn (Run $run) => DB::table('boxes')->update(['link' => 'air'])],
     'an origin of no kind' => [fn (Run $run) => DB::table('boxes')->update(['image_from' => 'x', 'plugged' => 'a,b,,'])],
     'a stage of no kind' => [fn (Run $run) => DB::table('boxes')->update(['stage' => 'odd'])],
-    'a port of no protocol' => [fn (Run $run) => DB::table('services')->update(['protocol' => DB::raw('SUBSTRING(id, 1, 3)'), 'state' => 'odd'])],
+    'a port of no protocol' => [fn (Run $run) => DB::table('services')->update(['protocol' => DB::raw('RIGHT(id, 3)'), 'state' => 'odd'])],
     'port nought' => [fn (Run $run) => DB::table('services')->where('port', 445)->update(['port' => 0])],
     'a desk of no system' => [fn (Run $run) => DB::table('desk_computers')->update(['system' => 'x', 'usb_plug' => 'x', 'hours' => -5, 'watts' => 1e300])],
     'an image of no kind' => [fn (Run $run) => DB::table('image_records')->update(['kind' => 'gone', 'origin' => 'x', 'unpacked_bytes' => 0])],
