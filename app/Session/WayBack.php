@@ -15,6 +15,6 @@ final class WayBack
     {
         $to = $request->getRequestUri();
 
-        return ! $request->isMethod('GET') || $to === '/' || strlen($to) > self::LONGEST ? '' : '?to='.rawurlencode($to);
+        return ! $request->isMethod('GET') || $to === '/' || str_starts_with($to, '/log') || strlen($to) > self::LONGEST ? '' : '?to='.rawurlencode($to);
     }
 }

@@ -407,6 +407,8 @@ test('the commands that write a card do what they say', function (): void {
     file_put_contents("{$folder}/disk", 'x'.substr((string) file_get_contents("{$folder}/disk"), 1));
     expect(run("PATH={$folder}/bin:\$PATH; {$verify->command}", folder: $folder)['exit'])->not->toBe(0);
 
+    // Writing cut the file that stands in for a disk; a disk keeps its size.
+    file_put_contents("{$folder}/disk", str_repeat("\xAA", 8_000_000));
     $capacity = WriteCommands::capacityTest($target)->command;
     expect(run("PATH={$folder}/bin:\$PATH; {$capacity}", folder: $folder)['out'])->toContain('GENUINE');
     // A counterfeit writes the second half over the first.

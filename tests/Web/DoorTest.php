@@ -116,6 +116,8 @@ test('after the login one is where one wanted to be, and never elsewhere', funct
     ["/ports\r\nSet-Cookie: a=b", '/'],
     ['/'.str_repeat('a', 2000), '/'],
     ['ports', '/'],
+    ['/login', '/'],
+    ['/login?to=/ports', '/'],
 ]);
 
 test('a login that another page sends is refused', function (array $headers, int $status): void {

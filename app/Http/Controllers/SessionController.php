@@ -77,7 +77,7 @@ final class SessionController
     {
         $to = $request->string('to')->value();
 
-        return strlen($to) <= self::LONGEST_WAY_BACK && preg_match('~^/(?![/\\\\])[\x21-\x7e]*$~D', $to) === 1 && ! str_contains($to, '\\') ? $to : '/';
+        return strlen($to) <= self::LONGEST_WAY_BACK && preg_match('~^/(?![/\\\\])[\x21-\x7e]*$~D', $to) === 1 && ! str_contains($to, '\\') && preg_match('~^/log(?:in|out)\b~', $to) !== 1 ? $to : '/';
     }
 
     /**
