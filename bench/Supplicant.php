@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use Burrow\Card\WpaFields;
+use Burrow\Card\Read\WpaFields;
 
 /** wpa_supplicant.conf as its own program takes it: a line that is not understood drops the whole file. */
 final class Supplicant

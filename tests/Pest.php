@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use Burrow\Board\BoardClass;
-use Burrow\Board\CatalogueReader;
-use Burrow\Board\LinkKind;
-use Burrow\Board\SmallParts;
+use Burrow\Catalogue\CatalogueReader;
+use Burrow\Catalogue\Job\JobReader;
+use Burrow\Catalogue\Part\BoardClass;
+use Burrow\Catalogue\Part\LinkKind;
+use Burrow\Catalogue\Part\SmallParts;
+use Burrow\Catalogue\Shelf;
 use Burrow\Plan\PlanInput;
-use Burrow\Plan\Shelf;
-use Burrow\Role\RoleReader;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Symfony\Component\Yaml\Yaml;
@@ -47,7 +47,7 @@ function scratch(): string
 /** An entry of the built-in catalogue, straight from its file. */
 function entry(string $kind, string $id): array
 {
-    $folder = $kind === 'role' ? 'core/Role/data' : "core/Board/data/{$kind}";
+    $folder = "core/Catalogue/data/{$kind}";
 
     return Yaml::parse((string) file_get_contents(dirname(__DIR__)."/{$folder}/{$id}.yaml"));
 }
@@ -60,8 +60,8 @@ function board(string $id, array $changes = []): BoardClass
 /** @return array<string, mixed> every built-in entry of a kind as a typed value, by id */
 function catalogue(string $kind, ?int $few = null): array
 {
-    $read = $kind === 'role' ? (new RoleReader())->role(...) : (new CatalogueReader())->{$kind}(...);
-    $folder = $kind === 'role' ? 'core/Role/data' : 'core/Board/data/'.strtolower($kind);
+    $read = $kind === 'job' ? (new JobReader())->role(...) : (new CatalogueReader())->{$kind}(...);
+    $folder = 'core/Catalogue/data/'.strtolower($kind);
     $ids = array_map(fn (string $file): string => basename($file, '.yaml'), glob(dirname(__DIR__)."/{$folder}/*.yaml") ?: []);
 
     return array_slice(array_combine($ids, array_map(fn (string $id) => $read(entry(strtolower($kind), $id)), $ids)), 0, $few);
@@ -88,7 +88,7 @@ function plan(
     $reader = new CatalogueReader();
 
     return new PlanInput(
-        array_map(fn (string $id) => (new RoleReader())->role(entry('role', $id)), explode(' ', $role)),
+        array_map(fn (string $id) => (new JobReader())->role(entry('job', $id)), explode(' ', $role)),
         board($board),
         $reader->supply(entry('supply', $supply)),
         $reader->cable(entry('cable', $cable)),
@@ -105,7 +105,7 @@ function plan(
 function shelf(?int $few = null): Shelf
 {
     return new Shelf(
-        catalogue('role'),
+        catalogue('job'),
         catalogue('board', $few),
         catalogue('supply', $few),
         catalogue('cable', $few),

@@ -8,10 +8,10 @@ use App\Models\Box;
 use App\Models\Network;
 use Burrow\Addresses\AddressBook;
 use Burrow\Addresses\Taken;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 use Burrow\Net\Hostname;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
 
 /** The names and addresses of a network's boxes, from the database into the core's books. */
 final class Books

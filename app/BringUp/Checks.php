@@ -14,12 +14,12 @@ use Burrow\BringUp\DoorState;
 use Burrow\BringUp\HostKeyHistory;
 use Burrow\BringUp\LeaseMatch;
 use Burrow\Intake\Intake;
-use Burrow\Intake\Lease;
+use Burrow\Intake\Leases\Lease;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Protocol;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
 
 /** The checks that a run makes by itself: the router's list, ports, the host key. */
 final readonly class Checks

@@ -9,9 +9,9 @@ use App\Models\JournalEntry;
 use App\Models\Run;
 use App\Models\Service;
 use App\Models\Store;
+use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Job\JobPort;
 use Burrow\Household\Stage;
-use Burrow\Role\Role;
-use Burrow\Role\RolePort;
 
 /**
  * The end of a run: what was looked at becomes part of the box's record, with the time it was looked at. A box is in
@@ -25,8 +25,8 @@ final readonly class Moving
         $this->ports($run, $book);
         $this->store($run);
         $run->update(['finished_at' => now()]);
-        $without = array_map(fn (Role $role): string => $role->id, $book->withoutPlaybook());
-        $played = array_map(fn (Role $role): string => $role->id, $book->roles);
+        $without = array_map(fn (Job $role): string => $role->id, $book->withoutPlaybook());
+        $played = array_map(fn (Job $role): string => $role->id, $book->roles);
         if ($book->passedOver() === 0) {
             $box->jobs()->whereIn('role', array_diff($played, $without))->update(['finished_at' => now()]);
         }
@@ -38,7 +38,7 @@ final readonly class Moving
             $box->update(['stage' => Stage::Unfinished]);
         }
         $whole
-            ? JournalEntry::write($box, 'in service', "{$name} is in service: ".implode(', ', array_map(fn (Role $role): string => $role->label, $book->roles)).'.')
+            ? JournalEntry::write($box, 'in service', "{$name} is in service: ".implode(', ', array_map(fn (Job $role): string => $role->label, $book->roles)).'.')
             : JournalEntry::write($box, 'unfinished', "{$name}: ".$book->sentence().($book->missing() === null ? '' : " {$book->missing()->found}"));
     }
 
@@ -46,8 +46,8 @@ final readonly class Moving
     private function ports(Run $run, RunBook $book): void
     {
         $looked = is_array($run->learned['looked'] ?? null) ? $run->learned['looked'] : [];
-        foreach (array_merge(...array_map(fn (Role $role): array => $role->ports, $book->roles)) as $port) {
-            /** @var RolePort $port */
+        foreach (array_merge(...array_map(fn (Job $role): array => $role->ports, $book->roles)) as $port) {
+            /** @var JobPort $port */
             $met = $looked["{$port->protocol->value}/{$port->port->number}"] ?? null;
             $service = Service::query()->firstOrNew([
                 'box_id' => $run->box_id, 'protocol' => $port->protocol->value, 'port' => $port->port->number, 'purpose' => $port->purpose,

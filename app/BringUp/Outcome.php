@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\BringUp;
 
 use Burrow\BringUp\DoorState;
-use Burrow\Sheet\Findings;
+use Burrow\Judgement\Findings;
 
 /** What came of looking at a step: whether it is over, in which words, what was found and learned, and which ports were asked. */
 final readonly class Outcome

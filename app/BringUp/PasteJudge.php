@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\BringUp;
 
 use App\Catalogue\Catalogue;
-use Burrow\Intake\BlockDevice;
-use Burrow\Intake\FileSystemId;
+use Burrow\Catalogue\Job\StepTemplate;
+use Burrow\Intake\Disks\BlockDevice;
+use Burrow\Intake\Disks\FileSystemId;
 use Burrow\Intake\Intake;
 use Burrow\Intake\Refusals;
-use Burrow\Intake\UpgradeSummary;
-use Burrow\Role\StepTemplate;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Intake\Updates\UpgradeSummary;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 use Burrow\Stores\DiskChoice;
 
 /** Judges what was pasted at a step, and learns from it the values that later commands need. */

@@ -12,9 +12,9 @@ use App\Models\RunStep;
 use Burrow\BringUp\Countdown;
 use Burrow\BringUp\Playbook;
 use Burrow\BringUp\Values;
-use Burrow\Role\Role;
-use Burrow\Role\StepTemplate;
-use Burrow\Sheet\Finding;
+use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Job\StepTemplate;
+use Burrow\Judgement\Finding;
 use Burrow\Stores\FstabLine;
 use Burrow\Stores\SmbShare;
 use DateTimeImmutable;
@@ -31,13 +31,13 @@ final readonly class RunBook
 
     public Playbook $playbook;
 
-    /** @var list<Role> those of the run's jobs that the catalogue still holds */
+    /** @var list<Job> those of the run's jobs that the catalogue still holds */
     public array $roles;
 
     public function __construct(public Run $run, Catalogue $catalogue)
     {
         $jobs = $run->adds === null ? $run->box->jobs : $run->box->jobs->whereIn('role', $run->adds);
-        $this->roles = array_values(array_filter($jobs->map(fn (BoxJob $job): ?Role => $catalogue->role($job->role))->all()));
+        $this->roles = array_values(array_filter($jobs->map(fn (BoxJob $job): ?Job => $catalogue->role($job->role))->all()));
         $common = $catalogue->commonSteps();
         $this->playbook = Playbook::for($this->roles, $run->adds === null ? $common['before'] : $common['again'], $common['after']);
     }
@@ -117,16 +117,16 @@ final readonly class RunBook
         return $this->run->steps->where('state', RunStep::SKIPPED)->count();
     }
 
-    /** @return list<Role> jobs of which this run holds no step of their own */
+    /** @return list<Job> jobs of which this run holds no step of their own */
     public function withoutPlaybook(): array
     {
-        return array_values(array_filter($this->roles, fn (Role $role): bool => $role->steps === []));
+        return array_values(array_filter($this->roles, fn (Job $role): bool => $role->steps === []));
     }
 
     /** What this run does not contain, said at its start and at its end; null when it holds everything. */
     public function missing(): ?Finding
     {
-        $jobs = array_map(fn (Role $role): string => $role->label, $this->withoutPlaybook());
+        $jobs = array_map(fn (Job $role): string => $role->label, $this->withoutPlaybook());
 
         return $jobs === []
             ? null

@@ -12,10 +12,10 @@ use App\Models\JournalEntry;
 use App\Models\Run;
 use App\Models\RunStep;
 use Burrow\BringUp\DoorState;
+use Burrow\Catalogue\Job\StepTemplate;
 use Burrow\Household\Stage;
 use Burrow\Intake\Intake;
-use Burrow\Intake\Lease;
-use Burrow\Role\StepTemplate;
+use Burrow\Intake\Leases\Lease;
 use Illuminate\Support\Facades\DB;
 
 /**

@@ -6,23 +6,23 @@ namespace App\Card;
 
 use App\Models\Box;
 use App\Models\Network;
-use Burrow\Board\CardSchool;
-use Burrow\Board\ImageKind;
 use Burrow\Card\CardContext;
-use Burrow\Card\CardOrder;
-use Burrow\Card\FirstBoot;
 use Burrow\Card\LoginCheck;
-use Burrow\Card\Sha512Crypt;
-use Burrow\Card\StaticAddress;
 use Burrow\Card\WifiCheck;
-use Burrow\Card\WifiNetwork;
-use Burrow\Card\WifiSecurity;
+use Burrow\Card\Write\CardOrder;
+use Burrow\Card\Write\FirstBoot;
+use Burrow\Card\Write\Sha512Crypt;
+use Burrow\Card\Write\StaticAddress;
+use Burrow\Card\Write\WifiNetwork;
+use Burrow\Card\Write\WifiSecurity;
+use Burrow\Catalogue\Part\CardSchool;
+use Burrow\Catalogue\Part\ImageKind;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
 use Burrow\Net\TimeZone;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
 use Illuminate\Http\Request;
 
 /** What was typed for a card. Passwords and passphrases live as long as this object does, and are kept nowhere. */

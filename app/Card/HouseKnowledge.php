@@ -9,8 +9,8 @@ use App\Models\Box;
 use App\Models\BoxJob;
 use App\Models\Network;
 use Burrow\Card\CardContext;
+use Burrow\Catalogue\Job\Job;
 use Burrow\Net\Ipv4;
-use Burrow\Role\Role;
 
 /** What the household's records say of a box's card: image, network, other boxes, whether it was started before. */
 final class HouseKnowledge
@@ -28,7 +28,7 @@ final class HouseKnowledge
                 $taken[$address->number] = $other->called();
             }
         }
-        $roles = $box === null ? [] : array_filter($box->jobs->map(fn (BoxJob $job): ?Role => $catalogue->role($job->role))->all());
+        $roles = $box === null ? [] : array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $catalogue->role($job->role))->all());
         $schools = $box === null ? [] : $box->jobs->pluck('school')->all();
 
         return new CardContext(
@@ -40,8 +40,8 @@ final class HouseKnowledge
             started: $box?->host_key !== null,
             lastInstance: $box?->instance,
             containers: in_array('container', $schools, true) ||
-                array_filter($roles, fn (Role $role): bool => in_array($role->id, ['container-host', 'cluster-node'], true)) !== [],
-            sixtyFour: array_filter($roles, fn (Role $role): bool => $role->bits === 64) !== [],
+                array_filter($roles, fn (Job $role): bool => in_array($role->id, ['container-host', 'cluster-node'], true)) !== [],
+            sixtyFour: array_filter($roles, fn (Job $role): bool => $role->bits === 64) !== [],
         );
     }
 }

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Models\CatalogueEntry;
-use Burrow\Board\BoardClass;
-use Burrow\Board\CatalogueReader;
-use Burrow\Board\Kit;
-use Burrow\Board\SmallParts;
-use Burrow\Plan\Shelf;
-use Burrow\Role\Role;
-use Burrow\Role\RoleReader;
-use Burrow\Role\StepTemplate;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
+use Burrow\Catalogue\CatalogueReader;
+use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Job\JobReader;
+use Burrow\Catalogue\Job\StepTemplate;
+use Burrow\Catalogue\Part\BoardClass;
+use Burrow\Catalogue\Part\Kit;
+use Burrow\Catalogue\Part\SmallParts;
+use Burrow\Catalogue\Shelf;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Illuminate\Database\QueryException;
 use RuntimeException;
 use Symfony\Component\Yaml\Yaml;
@@ -27,7 +27,7 @@ final class Catalogue
 {
     /** kind => [what one of them is called, what all of them are called] */
     public const KINDS = [
-        'role' => ['job', 'Jobs'],
+        'job' => ['job', 'Jobs'],
         'board' => ['board class', 'Boards'],
         'supply' => ['supply', 'Supplies'],
         'cable' => ['supply cable', 'Supply cables'],
@@ -49,7 +49,7 @@ final class Catalogue
     /** @var list<array{kind: string, id: string, found: string}> */
     private array $unread = [];
 
-    public function role(string $id): ?Role
+    public function role(string $id): ?Job
     {
         return $this->shelf()->roles[$id] ?? null;
     }
@@ -65,7 +65,7 @@ final class Catalogue
         uasort($boards, fn (BoardClass $a, BoardClass $b): int => [$a->speed, $a->memory->count] <=> [$b->speed, $b->memory->count]);
 
         return $this->shelf = new Shelf(
-            array_map((new RoleReader())->role(...), $this->entries('role')),
+            array_map((new JobReader())->role(...), $this->entries('job')),
             $boards,
             array_map($reader->supply(...), $this->entries('supply')),
             array_map($reader->cable(...), $this->entries('cable')),
@@ -91,7 +91,7 @@ final class Catalogue
         $file = self::path('BringUp/data/common.yaml');
         /** @var array{before: non-empty-list<array<string, mixed>>, again: list<string>, after: list<array<string, mixed>>} $data */
         $data = self::parsed('common-steps', [$file])[$file];
-        $reader = new RoleReader();
+        $reader = new JobReader();
         /** @var non-empty-list<StepTemplate> $before */
         $before = $reader->steps($data['before']);
 
@@ -103,13 +103,7 @@ final class Catalogue
 
     public static function schema(string $kind): string
     {
-        $folder = match ($kind) {
-            'role' => 'Role',
-            'plan' => 'Plan',
-            default => 'Board',
-        };
-
-        return self::text(self::path("{$folder}/schema/{$kind}.schema.json"));
+        return self::text(self::path(($kind === 'plan' ? 'Plan' : 'Catalogue')."/schema/{$kind}.schema.json"));
     }
 
     /** The YAML of a built-in entry as it was written, or null. */
@@ -304,7 +298,7 @@ final class Catalogue
 
     private static function folder(string $kind): string
     {
-        return $kind === 'role' ? self::path('Role/data') : self::path("Board/data/{$kind}");
+        return self::path("Catalogue/data/{$kind}");
     }
 
     private static function path(string $file): string

@@ -18,11 +18,11 @@ final class InUse
     public static function by(string $kind, string $id): array
     {
         $boxes = match ($kind) {
-            'role' => Box::query()->whereHas('jobs', fn ($jobs) => $jobs->where('role', $id))->get(),
+            'job' => Box::query()->whereHas('jobs', fn ($jobs) => $jobs->where('role', $id))->get(),
             'kit' => collect(),
             default => Box::query()->where($kind === 'adapter' ? 'hub' : $kind, $id)->get(),
         };
-        $fields = ['role' => ['role', 'also', 'too'], 'adapter' => ['hub']][$kind] ?? [$kind];
+        $fields = ['job' => ['role', 'also', 'too'], 'adapter' => ['hub']][$kind] ?? [$kind];
         $plans = Plan::query()->get()->filter(
             fn (Plan $plan): bool => array_filter($fields, fn (string $field): bool => ($plan->choices[$field] ?? null) === $id) !== [],
         );
@@ -38,7 +38,7 @@ final class InUse
     /** @return list<string> boxes whose unfinished run plays the steps of this job */
     public static function byRuns(string $kind, string $id): array
     {
-        return $kind !== 'role' ? [] : array_values(
+        return $kind !== 'job' ? [] : array_values(
             Run::query()
                 ->whereNull('finished_at')
                 ->whereHas('box.jobs', fn ($jobs) => $jobs->where('role', $id))

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
-use Burrow\Board\CatalogueReader;
-use Burrow\Intake\YamlEntry;
-use Burrow\Role\RoleReader;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Catalogue\CatalogueReader;
+use Burrow\Catalogue\Job\JobReader;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
+use Burrow\Text\YamlEntry;
 use Throwable;
 
 /** An entry of the household's own: it passes its schema and can be built, or it is told why not and is not used. */
@@ -49,7 +49,7 @@ final readonly class OwnEntry
         $reader = new CatalogueReader();
 
         return match ($kind) {
-            'role' => (new RoleReader())->role($data),
+            'job' => (new JobReader())->role($data),
             'board' => $reader->board($data),
             'supply' => $reader->supply($data),
             'cable' => $reader->cable($data),

@@ -13,17 +13,17 @@ use App\Models\Opening;
 use App\Models\Service;
 use App\Upkeep\Calendar;
 use Burrow\BringUp\DoorState;
-use Burrow\Drawing\ChamberState;
-use Burrow\Drawing\Dwelling;
+use Burrow\Catalogue\Job\Job;
+use Burrow\Ground\Draw\ChamberState;
+use Burrow\Ground\Draw\Dwelling;
 use Burrow\Ground\Outlook;
 use Burrow\Ground\Standing;
 use Burrow\Household\Hearing;
 use Burrow\Household\HearingState;
 use Burrow\Household\Stage;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Burrow\Net\Prefix;
-use Burrow\Role\Role;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
 use Burrow\Upkeep\Due;
 use Illuminate\Support\Collection;
 
@@ -88,9 +88,9 @@ final readonly class GroundFacts
                             (string) $box->name,
                             $this->hearings[$box->id],
                             $this->openings($box),
-                            $this->roles($box)->contains(fn (Role $role): bool => $role->facesWorld),
+                            $this->roles($box)->contains(fn (Job $role): bool => $role->facesWorld),
                             (string) $this->roles($box, finished: true)
-                                ->map(fn (Role $role): string => $role->servesAll)
+                                ->map(fn (Job $role): string => $role->servesAll)
                                 ->first(fn (string $what): bool => $what !== ''),
                             array_values(
                                 $box->services
@@ -122,15 +122,15 @@ final readonly class GroundFacts
         return $address === null || (Prefix::tryParse($this->network->prefix)?->contains($address) ?? false);
     }
 
-    /** @return Collection<int, Role> */
+    /** @return Collection<int, Job> */
     private function roles(Box $box, bool $finished = false): Collection
     {
-        return $box->jobs->filter(fn (BoxJob $job): bool => ! $finished || $job->finished_at !== null)->map(fn ($job): ?Role => $this->catalogue->role($job->role))->filter()->values();
+        return $box->jobs->filter(fn (BoxJob $job): bool => ! $finished || $job->finished_at !== null)->map(fn ($job): ?Job => $this->catalogue->role($job->role))->filter()->values();
     }
 
     private function note(Box $box): string
     {
-        $jobs = $this->roles($box)->map(fn (Role $role): string => $role->short)->implode(', ');
+        $jobs = $this->roles($box)->map(fn (Job $role): string => $role->short)->implode(', ');
         $due = $this->dues[$box->id] ?? null;
 
         return match (true) {

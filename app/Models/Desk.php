@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Burrow\Board\DeskComputer;
-use Burrow\Board\DeskSystem;
+use Burrow\Catalogue\Part\DeskComputer;
+use Burrow\Catalogue\Part\DeskSystem;
 use Illuminate\Database\Eloquent\Model;
 
 /** The profile of a desk computer, kept so that it is asked once. */

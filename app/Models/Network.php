@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Burrow\Addresses\NetworkCheck;
+use Burrow\Judgement\Findings;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
 use Burrow\Net\Prefix;
 use Burrow\Net\TimeZone;
-use Burrow\Sheet\Findings;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 

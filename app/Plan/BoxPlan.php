@@ -7,11 +7,11 @@ namespace App\Plan;
 use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\BoxJob;
-use Burrow\Board\ImageOrigin;
-use Burrow\Board\LinkKind;
+use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Part\ImageOrigin;
+use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Plan\PlanInput;
 use Burrow\Plan\SchoolChoice;
-use Burrow\Role\Role;
 
 /** The plan that a box was made from, as far as its record and the catalogue still hold its parts. */
 final class BoxPlan
@@ -19,7 +19,7 @@ final class BoxPlan
     public static function of(Box $box, Catalogue $catalogue): ?PlanInput
     {
         $shelf = $catalogue->shelf();
-        $roles = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Role => $catalogue->role($job->role))->all()));
+        $roles = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $catalogue->role($job->role))->all()));
         $board = $shelf->boards[$box->board] ?? null;
         $supply = $shelf->supplies[$box->supply ?? ''] ?? null;
         $cable = $shelf->cables[$box->cable ?? ''] ?? null;

@@ -6,8 +6,10 @@ namespace App\Plan;
 
 use App\Catalogue\Catalogue;
 use App\Models\Box;
-use Burrow\Board\ImageOrigin;
-use Burrow\Board\LinkKind;
+use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Job\School;
+use Burrow\Catalogue\Part\ImageOrigin;
+use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Household\Stage;
 use Burrow\Plan\Circumstances;
 use Burrow\Plan\Duty;
@@ -15,11 +17,9 @@ use Burrow\Plan\Host;
 use Burrow\Plan\PlanInput;
 use Burrow\Plan\SchoolChoice;
 use Burrow\Plan\Seat;
-use Burrow\Plan\WayOut;
+use Burrow\Plan\Ways\WayOut;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Money;
-use Burrow\Role\Role;
-use Burrow\Role\School;
 use Illuminate\Http\Request;
 
 /** What was chosen on the plan sheet; anything missing or unknown becomes the usual choice. */
@@ -38,7 +38,7 @@ final readonly class Choices
     public function input(): PlanInput
     {
         $shelf = $this->catalogue->shelf();
-        $new = array_map(fn (string $id): Role => $shelf->roles[$id], $this->jobs());
+        $new = array_map(fn (string $id): Job => $shelf->roles[$id], $this->jobs());
         $there = $this->host()->plan->roles ?? [];
         $plan = new PlanInput(
             [...$there, ...$new],
@@ -124,7 +124,7 @@ final readonly class Choices
             array_map(fn (string $name): string => $this->chosen[$name], array_keys(SheetFields::JOBS)),
             fn (string $id): bool => $id !== 'none',
         );
-        $there = array_map(fn (Role $role): string => $role->id, $this->host()->plan->roles ?? []);
+        $there = array_map(fn (Job $role): string => $role->id, $this->host()->plan->roles ?? []);
 
         /** @var non-empty-list<string> */
         return array_values(array_unique(array_diff($jobs, $there) ?: $jobs));
@@ -162,7 +162,7 @@ final readonly class Choices
     }
 
     /** The field that holds the school of a job, or null when the job is the host's own. */
-    public function schoolField(Role $role): ?string
+    public function schoolField(Job $role): ?string
     {
         foreach (SheetFields::JOBS as $job => $school) {
             if ($this->chosen[$job] === $role->id) {

@@ -11,12 +11,12 @@ use App\Models\Decision;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Plan;
+use Burrow\Catalogue\Job\Job;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Severity;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\Seat;
-use Burrow\Role\Role;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Severity;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
@@ -92,9 +92,9 @@ final readonly class Deciding
     private function jobs(Choices $choices): array
     {
         $plan = $choices->input();
-        $new = array_filter($plan->roles, fn (Role $role): bool => in_array($role->id, $choices->jobs(), true));
+        $new = array_filter($plan->roles, fn (Job $role): bool => in_array($role->id, $choices->jobs(), true));
 
-        return array_map(fn (Role $role): array => ['role' => $role->id, 'school' => $plan->school($role)->id], array_values($new));
+        return array_map(fn (Job $role): array => ['role' => $role->id, 'school' => $plan->school($role)->id], array_values($new));
     }
 
     /**

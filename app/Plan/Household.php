@@ -9,16 +9,16 @@ use App\Ground\Power;
 use App\Models\Box;
 use App\Models\Desk;
 use App\Models\Measurement;
-use Burrow\Board\DeskComputer;
-use Burrow\Plan\Calibration;
-use Burrow\Plan\Feed;
+use Burrow\Catalogue\Part\DeskComputer;
+use Burrow\Judgement\Finding;
 use Burrow\Plan\Host;
-use Burrow\Plan\MeasuredHeat;
-use Burrow\Plan\MeasuredRate;
 use Burrow\Plan\PlanInput;
-use Burrow\Plan\SupplyFit;
+use Burrow\Plan\Power\Feed;
+use Burrow\Plan\Power\MeasuredHeat;
+use Burrow\Plan\Power\SupplyFit;
+use Burrow\Plan\Speed\Calibration;
+use Burrow\Plan\Speed\MeasuredRate;
 use Burrow\Quantity\Rate;
-use Burrow\Sheet\Finding;
 use Illuminate\Support\Collection;
 
 /** What a plan can build upon: boxes in service, their readings, and the desk computers. Asked of the database once. */

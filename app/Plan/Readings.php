@@ -6,11 +6,11 @@ namespace App\Plan;
 
 use App\Models\Box;
 use App\Models\Measurement;
-use Burrow\Plan\MeasuredHeat;
-use Burrow\Plan\MeasuredRate;
+use Burrow\Judgement\Finding;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\Power\MeasuredHeat;
+use Burrow\Plan\Speed\MeasuredRate;
 use Burrow\Quantity\Rate;
-use Burrow\Sheet\Finding;
 
 /** The newest readings of a box, judged against its plan. */
 final readonly class Readings

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Catalogue\Catalogue;
-use Burrow\Board\ImageOrigin;
-use Burrow\Board\LinkKind;
+use Burrow\Catalogue\Job\Peripheral;
+use Burrow\Catalogue\Job\School;
+use Burrow\Catalogue\Part\ImageOrigin;
+use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Plan\Duty;
 use Burrow\Plan\Host;
 use Burrow\Plan\PlanInput;
-use Burrow\Role\Peripheral;
-use Burrow\Role\School;
 use Illuminate\Http\Request;
 
 /** The fields of the plan sheet: what each may hold, what it holds when nothing was said, and what a plan makes of them. */
@@ -227,8 +227,9 @@ final class SheetFields
     private static function known(Catalogue $catalogue, Household $household): array
     {
         $known = [];
-        foreach (['role', 'board', 'supply', 'cable', 'image', 'card', 'case', 'drive', 'cooling', 'addon'] as $kind) {
-            $known[$kind] = array_map(strval(...), array_keys($catalogue->entries($kind)));
+        // The field of the first job is called so in the addresses that people have kept.
+        foreach (['role' => 'job', 'board', 'supply', 'cable', 'image', 'card', 'case', 'drive', 'cooling', 'addon'] as $field => $kind) {
+            $known[is_string($field) ? $field : $kind] = array_map(strval(...), array_keys($catalogue->entries($kind)));
         }
         $known += [
             'also' => $known['role'],

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use Burrow\Catalogue\Job\Job;
+use Burrow\Judgement\Working;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\PlanInput;
-use Burrow\Role\Role;
-use Burrow\Sheet\Working;
 
 /** Variants set beside one another: a row for each part, and for each result that has a working. */
 final readonly class VariantRows
@@ -58,7 +58,7 @@ final readonly class VariantRows
             'Hub' => fn (PlanInput $plan): string => $plan->hub()->label ?? 'none',
             'Cooling' => fn (PlanInput $plan): string => $plan->cooling->label ?? 'none',
             'Add-on' => fn (PlanInput $plan): string => $plan->addOn->label ?? 'none',
-            'Schools' => fn (PlanInput $plan): string => $labels(array_map(fn (Role $role) => $plan->school($role), $plan->roles)),
+            'Schools' => fn (PlanInput $plan): string => $labels(array_map(fn (Job $role) => $plan->school($role), $plan->roles)),
             'Network' => fn (PlanInput $plan): string => $plan->link->label(),
         ];
     }

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Burrow\Addresses;
 
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Line;
+use Burrow\Judgement\Place;
+use Burrow\Judgement\Source;
+use Burrow\Judgement\Working;
 use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Line;
-use Burrow\Sheet\Place;
-use Burrow\Sheet\Source;
-use Burrow\Sheet\Working;
 
 /** Which addresses of a network are free for a box that must keep its own. */
 final readonly class AddressBook

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Burrow\Addresses;
 
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
 use Burrow\Net\Prefix;
 use Burrow\Net\TimeZone;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
 
 /** Judges how somebody describes their network, field by field. */
 final readonly class NetworkCheck

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp;
 
+use Burrow\Catalogue\Job\StepTemplate;
 use Burrow\Quantity\Duration;
-use Burrow\Role\StepTemplate;
 use DateTimeImmutable;
 use InvalidArgumentException;
 

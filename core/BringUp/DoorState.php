@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp;
 
+use Burrow\Judgement\Finding;
 use Burrow\Net\Ipv4;
-use Burrow\Sheet\Finding;
 
 /** What a TCP probe met: each of the three means something else. */
 enum DoorState: string

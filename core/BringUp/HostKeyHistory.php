@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp;
 
+use Burrow\Judgement\Finding;
 use Burrow\Net\SshPublicKey;
-use Burrow\Sheet\Finding;
 use DateTimeImmutable;
 
 /** Judges a host key against the one kept: first, the same, changed for a known reason, or changed without one. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp;
 
-use Burrow\Intake\Lease;
+use Burrow\Intake\Leases\Lease;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Burrow\Net\Hostname;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
 
 /** Singles out a new box in the router's list: by its name, or as the only one that was not there before. */
 final readonly class LeaseMatch

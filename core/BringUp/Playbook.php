@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp;
 
+use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Job\StepTemplate;
 use Burrow\Quantity\Duration;
-use Burrow\Role\Role;
-use Burrow\Role\StepTemplate;
 
 /** The steps that bring up a box for its jobs: the common ones with each job's own between them. */
 final readonly class Playbook
@@ -19,14 +19,14 @@ final readonly class Playbook
     /**
      * A step that several jobs share, by its id, is played once.
      *
-     * @param  list<Role>  $roles
+     * @param  list<Job>  $roles
      * @param  non-empty-list<StepTemplate>  $before
      * @param  list<StepTemplate>  $after
      */
     public static function for(array $roles, array $before, array $after): self
     {
         $steps = [];
-        foreach ([...$before, ...array_merge(...array_map(fn (Role $role): array => $role->steps, $roles)), ...$after] as $step) {
+        foreach ([...$before, ...array_merge(...array_map(fn (Job $role): array => $role->steps, $roles)), ...$after] as $step) {
             $steps[$step->id] ??= $step;
         }
 

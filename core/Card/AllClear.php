@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Burrow\Card;
 
+use Burrow\Card\Read\CardDocument;
+use Burrow\Card\Read\CloudAccount;
+use Burrow\Card\Read\CloudAccounts;
+
 /** What a card was looked over for, so that an all-clear says no more than was checked. */
 final class AllClear
 {

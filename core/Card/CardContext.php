@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Card;
 
-use Burrow\Board\ImageKind;
+use Burrow\Catalogue\Part\ImageKind;
 use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
 

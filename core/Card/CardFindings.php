@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Burrow\Card;
 
-use Burrow\Intake\TextBudget;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Place;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Place;
+use Burrow\Text\TextBudget;
 
 /** Findings about a card that several rules make. */
 final class CardFindings

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Burrow\Card;
 
-use Burrow\Sheet\Finding;
+use Burrow\Card\Read\CardDocument;
+use Burrow\Card\Read\KernelLine;
+use Burrow\Judgement\Finding;
 
 /**
  * Mends what can be mended without asking: what an editor or a file manager did to a file, never what a person meant.

@@ -16,10 +16,10 @@ use Burrow\Card\Rule\OwnTextRule;
 use Burrow\Card\Rule\SchoolsRule;
 use Burrow\Card\Rule\UserDataRule;
 use Burrow\Card\Rule\WpaSupplicantRule;
-use Burrow\Intake\TextBudget;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
+use Burrow\Text\TextBudget;
 
 /** Looks over the first-boot files of a card before it costs an evening. */
 final readonly class Linter

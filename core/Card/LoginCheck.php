@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Burrow\Card;
 
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 use Burrow\Net\SshPublicKey;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
 
 /** Judges what somebody typed for the first login: a public key, a password, a user name. */
 final class LoginCheck

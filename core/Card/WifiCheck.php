@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Burrow\Card;
 
+use Burrow\Card\Write\WifiSecurity;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 use Burrow\Net\Country;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
 
 /** Judges names, passphrases and countries of wireless networks, typed or read from a card. */
 final class WifiCheck

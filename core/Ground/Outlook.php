@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Burrow\Ground;
 
 use Burrow\Household\HearingState;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Severity;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Severity;
 
 /** The state of the whole network in a sentence, and what needs somebody now. */
 final readonly class Outlook

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\Ground;
 
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 
 /** What goes dark with which switch, who suffers without going dark, and what to shut down first. */
 final readonly class PowerGraph

@@ -4,9 +4,17 @@ declare(strict_types=1);
 
 namespace Burrow\Intake;
 
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Intake\Disks\DiskutilReader;
+use Burrow\Intake\Disks\GetDiskReader;
+use Burrow\Intake\Disks\LsblkReader;
+use Burrow\Intake\Disks\UuidReader;
+use Burrow\Intake\Keys\HostKeyReader;
+use Burrow\Intake\Leases\LeaseReader;
+use Burrow\Intake\Updates\UpgradeReader;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
+use Burrow\Text\TextBudget;
 
 /** All readers by kind, with the one size limit that holds for every text that comes in. */
 final readonly class Intake

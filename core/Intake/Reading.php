@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Intake;
 
-use Burrow\Sheet\Findings;
+use Burrow\Judgement\Findings;
 use JsonSerializable;
 
 /** What a reader understood of a text, and findings about what it did not. */

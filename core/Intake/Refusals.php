@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Burrow\Intake;
 
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 
 /**
  * Lines with which a shell, sudo, the login client or a package tool says that a command did not do what it was to do.

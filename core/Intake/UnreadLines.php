@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Burrow\Intake;
 
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 
 /** Collects lines that a reader did not understand: the first few one by one, the rest as a count. */
 final class UnreadLines

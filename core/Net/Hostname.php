@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\Net;
 
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use InvalidArgumentException;
 
 /** A host name: one label of letters, digits and hyphens (RFC 952, RFC 1123 section 2.1), 1 to 63 characters. */

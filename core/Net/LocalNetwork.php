@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Net;
 
-use Burrow\Sheet\Finding;
+use Burrow\Judgement\Finding;
 
 /** A home network as its router hands it out: prefix, router address, DHCP pool and local domain. */
 final readonly class LocalNetwork

@@ -4,13 +4,38 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
+use Burrow\Catalogue\Job\Job;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Severity;
+use Burrow\Judgement\Working;
+use Burrow\Plan\Fit\AddOnFit;
+use Burrow\Plan\Fit\Availability;
+use Burrow\Plan\Fit\Company;
+use Burrow\Plan\Fit\DeskCheck;
+use Burrow\Plan\Fit\ImageFit;
+use Burrow\Plan\Fit\MemoryFit;
+use Burrow\Plan\Fit\ProcessorFit;
+use Burrow\Plan\Fit\SpaceFit;
+use Burrow\Plan\Money\Part;
+use Burrow\Plan\Money\PartsList;
+use Burrow\Plan\Money\PayBack;
+use Burrow\Plan\Money\RunningCost;
+use Burrow\Plan\Power\BusBudget;
+use Burrow\Plan\Power\Heat;
+use Burrow\Plan\Power\HoldUp;
+use Burrow\Plan\Power\SharedSupply;
+use Burrow\Plan\Power\SupplyFit;
+use Burrow\Plan\Speed\CopyRate;
+use Burrow\Plan\Speed\LineCopy;
+use Burrow\Plan\Speed\TunnelRate;
+use Burrow\Plan\Time\CopyTime;
+use Burrow\Plan\Time\ImageTime;
+use Burrow\Plan\Time\InstallTime;
+use Burrow\Plan\Wear\CardWear;
+use Burrow\Plan\Wear\DriveWear;
 use Burrow\Quantity\Money;
 use Burrow\Quantity\Rate;
-use Burrow\Role\Role;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Severity;
-use Burrow\Sheet\Working;
 use JsonSerializable;
 
 /** What the planner says of a plan: the conclusion first, then findings, then the workings. */
@@ -166,7 +191,7 @@ final readonly class PlanAnswer implements JsonSerializable
                 ),
             ]);
         }
-        $wanted = array_sum(array_map(fn (Role $role): float => $role->networkMegabits, $plan->roles));
+        $wanted = array_sum(array_map(fn (Job $role): float => $role->networkMegabits, $plan->roles));
         $brings = CopyRate::ofLink($plan);
         if ($brings !== null && $brings->isBelow(Rate::megabitsPerSecond($wanted))) {
             $findings = $findings->and([

@@ -4,21 +4,24 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
-use Burrow\Board\DeskComputer;
-use Burrow\Board\DeskSystem;
-use Burrow\Board\ImageOrigin;
-use Burrow\Board\LinkKind;
-use Burrow\Intake\YamlEntry;
-use Burrow\Intake\YamlLines;
+use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Job\Peripheral;
+use Burrow\Catalogue\Job\School;
+use Burrow\Catalogue\Part\DeskComputer;
+use Burrow\Catalogue\Part\DeskSystem;
+use Burrow\Catalogue\Part\ImageOrigin;
+use Burrow\Catalogue\Part\LinkKind;
+use Burrow\Catalogue\Shelf;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
+use Burrow\Plan\Power\Feed;
+use Burrow\Plan\Speed\Calibration;
 use Burrow\Quantity\Amps;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Money;
-use Burrow\Role\Peripheral;
-use Burrow\Role\Role;
-use Burrow\Role\School;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Text\YamlEntry;
+use Burrow\Text\YamlLines;
 use Symfony\Component\Yaml\Yaml;
 
 /** A plan written down as YAML: names of catalogue entries, and what is so in the household. */
@@ -81,7 +84,7 @@ final readonly class PlanFile
 
         return new self(
             new PlanInput(
-                array_map(fn (string $job): Role => $shelf->roles[$job], $data['jobs']),
+                array_map(fn (string $job): Job => $shelf->roles[$job], $data['jobs']),
                 $shelf->boards[$data['board']],
                 $shelf->supplies[$data['supply']],
                 $shelf->cables[$data['cable']],
@@ -138,10 +141,10 @@ final readonly class PlanFile
         return Yaml::dump(
             array_filter(
                 [
-                    'jobs' => array_map(fn (Role $role): string => $role->id, $plan->roles),
+                    'jobs' => array_map(fn (Job $role): string => $role->id, $plan->roles),
                     'schools' => array_combine(
-                        array_map(fn (Role $role): string => $role->id, $plan->roles),
-                        array_map(fn (Role $role): string => $plan->school($role)->id, $plan->roles),
+                        array_map(fn (Job $role): string => $role->id, $plan->roles),
+                        array_map(fn (Job $role): string => $plan->school($role)->id, $plan->roles),
                     ),
                     'board' => $plan->board->id,
                     'supply' => $plan->supply->id,

@@ -4,31 +4,35 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
-use Burrow\Board\Adapter;
-use Burrow\Board\AdapterKind;
-use Burrow\Board\AddOn;
-use Burrow\Board\BoardClass;
-use Burrow\Board\Cable;
-use Burrow\Board\CardKind;
-use Burrow\Board\Cooling;
-use Burrow\Board\DeskComputer;
-use Burrow\Board\Drive;
-use Burrow\Board\Enclosure;
-use Burrow\Board\ImageKind;
-use Burrow\Board\ImageOrigin;
-use Burrow\Board\LinkKind;
-use Burrow\Board\SmallParts;
-use Burrow\Board\Supply;
+use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Job\Peripheral;
+use Burrow\Catalogue\Job\School;
+use Burrow\Catalogue\Part\Adapter;
+use Burrow\Catalogue\Part\AdapterKind;
+use Burrow\Catalogue\Part\AddOn;
+use Burrow\Catalogue\Part\BoardClass;
+use Burrow\Catalogue\Part\Cable;
+use Burrow\Catalogue\Part\CardKind;
+use Burrow\Catalogue\Part\Cooling;
+use Burrow\Catalogue\Part\DeskComputer;
+use Burrow\Catalogue\Part\Drive;
+use Burrow\Catalogue\Part\Enclosure;
+use Burrow\Catalogue\Part\ImageKind;
+use Burrow\Catalogue\Part\ImageOrigin;
+use Burrow\Catalogue\Part\LinkKind;
+use Burrow\Catalogue\Part\SmallParts;
+use Burrow\Catalogue\Part\Supply;
+use Burrow\Plan\Power\Feed;
+use Burrow\Plan\Power\UsbDevices;
+use Burrow\Plan\Speed\Calibration;
+use Burrow\Plan\Speed\Ethernet;
 use Burrow\Quantity\Bytes;
-use Burrow\Role\Peripheral;
-use Burrow\Role\Role;
-use Burrow\Role\School;
 
 /** The choices of one plan: one or several jobs on one box, and its parts. */
 final readonly class PlanInput
 {
     /**
-     * @param  non-empty-list<Role>  $roles
+     * @param  non-empty-list<Job>  $roles
      * @param  SmallParts  $small  what the catalogue has of adapters and hubs
      * @param  ?Adapter  $hub  a powered hub that was chosen; one that the sockets call for is taken all the same
      * @param  list<Feed>  $along  other boxes on the same supply
@@ -66,16 +70,16 @@ final readonly class PlanInput
 
     public function needsDisk(): bool
     {
-        return array_filter($this->roles, fn (Role $role): bool => $role->needsDisk) !== [];
+        return array_filter($this->roles, fn (Job $role): bool => $role->needsDisk) !== [];
     }
 
-    public function school(Role $role): School
+    public function school(Job $role): School
     {
         return $this->schools->of($role, $this->image->readyMade);
     }
 
     /** Memory of a job when busy, with what its school takes on top. */
-    public function memoryOf(Role $role): Bytes
+    public function memoryOf(Job $role): Bytes
     {
         return $role->memoryBusy->plus($this->school($role)->memory);
     }
@@ -83,19 +87,19 @@ final readonly class PlanInput
     /** Memory of all jobs when busy. */
     public function memoryOfJobs(): Bytes
     {
-        return array_reduce($this->roles, fn (Bytes $sum, Role $role): Bytes => $sum->plus($this->memoryOf($role)), Bytes::of(0));
+        return array_reduce($this->roles, fn (Bytes $sum, Job $role): Bytes => $sum->plus($this->memoryOf($role)), Bytes::of(0));
     }
 
     /** Written by all jobs in a day. */
     public function writesPerDay(): Bytes
     {
-        return array_reduce($this->roles, fn (Bytes $sum, Role $role): Bytes => $sum->plus($role->writesPerDay), Bytes::of(0));
+        return array_reduce($this->roles, fn (Bytes $sum, Job $role): Bytes => $sum->plus($role->writesPerDay), Bytes::of(0));
     }
 
     /** @return list<Peripheral> */
     public function peripherals(): array
     {
-        return array_merge($this->plugged, ...array_map(fn (Role $role): array => $role->peripherals, $this->roles));
+        return array_merge($this->plugged, ...array_map(fn (Job $role): array => $role->peripherals, $this->roles));
     }
 
     /** The socket adapter that makes a wired link where the board has none. */

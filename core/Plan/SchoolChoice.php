@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
-use Burrow\Role\Role;
-use Burrow\Role\School;
+use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Job\School;
 
 /** Which school each job is installed by. What was not chosen is the first school that goes with the image. */
 final readonly class SchoolChoice
@@ -21,7 +21,7 @@ final readonly class SchoolChoice
         $this->id = http_build_query($chosen);
     }
 
-    public function of(Role $role, bool $readyMadeImage): School
+    public function of(Job $role, bool $readyMadeImage): School
     {
         $schools = $role->schools;
         foreach ($schools as $school) {
@@ -38,7 +38,7 @@ final readonly class SchoolChoice
         return $schools[0];
     }
 
-    public function choosing(Role $role, School $school): self
+    public function choosing(Job $role, School $school): self
     {
         return new self(array_replace($this->chosen, [$role->id => $school->id]), ucfirst($role->label).' as '.$school->label);
     }

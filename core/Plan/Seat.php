@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
+use Burrow\Catalogue\Job\Job;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Severity;
+use Burrow\Plan\Money\PartsList;
+use Burrow\Plan\Money\RunningCost;
+use Burrow\Plan\Time\InstallTime;
 use Burrow\Quantity\Duration;
 use Burrow\Quantity\Money;
-use Burrow\Role\Role;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Severity;
 
 /** A place where the jobs could run: what it costs, how long it takes, and what speaks against it. */
 final readonly class Seat
@@ -65,8 +68,8 @@ final readonly class Seat
     /** What the box has to bear already does not speak against the new jobs; null when it does them all already. */
     private static function shared(PlanInput $plan, Host $host): ?self
     {
-        $there = array_map(fn (Role $role): string => $role->id, $host->plan->roles);
-        $new = array_values(array_filter($plan->roles, fn (Role $role): bool => ! in_array($role->id, $there, true)));
+        $there = array_map(fn (Job $role): string => $role->id, $host->plan->roles);
+        $new = array_values(array_filter($plan->roles, fn (Job $role): bool => ! in_array($role->id, $there, true)));
         if ($new === []) {
             return null;
         }
@@ -99,7 +102,7 @@ final readonly class Seat
     {
         $desk = $plan->desk ?? throw new \LogicException('No desk computer in this plan.');
         $always = $plan->circumstances->duty === Duty::AroundTheClock;
-        $needed = array_filter($plan->roles, fn (Role $role): bool => $role->servesAll !== '' || $role->facesWorld) !== [];
+        $needed = array_filter($plan->roles, fn (Job $role): bool => $role->servesAll !== '' || $role->facesWorld) !== [];
         $hours = $always ? max(0.0, 24 - $desk->hours) : 0.0;
         $more = Money::of((($desk->watts * $hours * 365.25) / 1000) * $plan->circumstances->pricePerKilowattHour);
         $findings = array_filter([

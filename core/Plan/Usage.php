@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 
 /** From what the jobs will be used and when the box is on: the questions that come before the parts. */
 final readonly class Usage

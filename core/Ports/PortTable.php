@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\Ports;
 
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 
 /** The ports of a network's boxes, and what cannot be true or will go wrong. */
 final readonly class PortTable

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Burrow\Stores;
 
-use Burrow\Intake\BlockDevice;
+use Burrow\Intake\Disks\BlockDevice;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Burrow\Quantity\Bytes;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
 
 /** Which disk of a box is the new store, and which must not be touched. Refuses to choose in doubt. */
 final readonly class DiskChoice

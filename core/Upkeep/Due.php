@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Burrow\Upkeep;
 
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Line;
-use Burrow\Sheet\Source;
-use Burrow\Sheet\Working;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Line;
+use Burrow\Judgement\Source;
+use Burrow\Judgement\Working;
 use DateTimeImmutable;
 
 /** When a box is to be updated next: its last update and the shortest cadence of its jobs. */

@@ -6,11 +6,11 @@ use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Fixer;
 use Burrow\Card\Linter;
-use Burrow\Intake\DeviceList;
+use Burrow\Intake\Disks\DeviceList;
 use Burrow\Intake\Intake;
-use Burrow\Intake\TextBudget;
-use Burrow\Intake\YamlEntry;
-use Burrow\Intake\YamlText;
+use Burrow\Text\TextBudget;
+use Burrow\Text\YamlEntry;
+use Burrow\Text\YamlText;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Tests\Attack\WorstTexts;
 
@@ -131,7 +131,7 @@ test('a cut disk list warns that the one looked for may be further down', functi
 test('no reader, linter or entry fails on the worst texts there are', function (): void {
     $texts = WorstTexts::against('/(network|blockdevices|lease|users|ssh)\s/');
     $intake = Intake::standard();
-    $schema = (string) file_get_contents('core/Board/schema/board.schema.json');
+    $schema = (string) file_get_contents('core/Catalogue/schema/board.schema.json');
     foreach ($texts as $text) {
         foreach (array_keys($intake->kinds()) as $kind) {
             expect(count($intake->read($kind, $text)->findings))->toBeLessThan(12);

@@ -9,9 +9,9 @@ use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\WifiCheck;
 use Burrow\Intake\Intake;
-use Burrow\Plan\PartsCsv;
-use Burrow\Plan\PartsList;
-use Burrow\Sheet\Place;
+use Burrow\Judgement\Place;
+use Burrow\Plan\Money\PartsCsv;
+use Burrow\Plan\Money\PartsList;
 use Burrow\Upkeep\Retention;
 use Symfony\Component\Yaml\Yaml;
 

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use Burrow\Board\DeskSystem;
 use Burrow\BringUp\Values;
-use Burrow\Card\WriteCommands;
-use Burrow\Intake\BlockDevice;
+use Burrow\Card\Target\WriteCommands;
+use Burrow\Catalogue\Part\DeskSystem;
+use Burrow\Intake\Disks\BlockDevice;
 use Burrow\Quantity\Bytes;
 use Symfony\Component\Yaml\Yaml;
 
@@ -24,7 +24,7 @@ function destructiveCommands(): array
     ], ['fstab_line' => 'UUID=x /srv/store ext4 defaults,nofail 0 2', 'smb_share' => "[store]\n   path = /srv/store"]);
     $steps = [];
     $common = Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'));
-    foreach (['common' => [...$common['before'], ...$common['after']]] + array_map(fn (string $file): array => Yaml::parse((string) file_get_contents($file))['playbook'] ?? [], array_combine($files = glob('core/Role/data/*.yaml') ?: [], $files)) as $book => $list) {
+    foreach (['common' => [...$common['before'], ...$common['after']]] + array_map(fn (string $file): array => Yaml::parse((string) file_get_contents($file))['playbook'] ?? [], array_combine($files = glob('core/Catalogue/data/job/*.yaml') ?: [], $files)) as $book => $list) {
         foreach ($list as $step) {
             $steps[basename($book, '.yaml').' '.$step['id']] = (string) $values->fill($step['command'] ?? '');
         }

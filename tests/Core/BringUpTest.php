@@ -8,21 +8,21 @@ use Burrow\BringUp\HostKeyHistory;
 use Burrow\BringUp\LeaseMatch;
 use Burrow\BringUp\Playbook;
 use Burrow\BringUp\Values;
-use Burrow\Intake\Lease;
+use Burrow\Catalogue\Job\JobReader;
+use Burrow\Catalogue\Job\StepTemplate;
+use Burrow\Intake\Leases\Lease;
 use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Mac;
 use Burrow\Net\SshPublicKey;
-use Burrow\Role\RoleReader;
-use Burrow\Role\StepTemplate;
 use Symfony\Component\Yaml\Yaml;
 
 function playbook(string $role = 'file-store'): Playbook
 {
     $common = Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'));
-    $reader = new RoleReader();
+    $reader = new JobReader();
 
-    return Playbook::for([$reader->role(entry('role', $role))], $reader->steps($common['before']), $reader->steps($common['after']));
+    return Playbook::for([$reader->role(entry('job', $role))], $reader->steps($common['before']), $reader->steps($common['after']));
 }
 
 function lease(string $mac, string $address, ?string $name): Lease

@@ -2,19 +2,18 @@
 
 declare(strict_types=1);
 
-use Burrow\Drawing\AddressBand;
-use Burrow\Drawing\ChainPicture;
-use Burrow\Drawing\Chamber;
-use Burrow\Drawing\ChamberState;
-use Burrow\Drawing\Dwelling;
-use Burrow\Drawing\GroundPicture;
-use Burrow\Drawing\GroundPlan;
-use Burrow\Drawing\Tunnel;
+use Burrow\Addresses\Draw\AddressBand;
+use Burrow\Ground\Draw\Chamber;
+use Burrow\Ground\Draw\ChamberState;
+use Burrow\Ground\Draw\Dwelling;
+use Burrow\Ground\Draw\GroundPicture;
+use Burrow\Ground\Draw\GroundPlan;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
 use Burrow\Net\Prefix;
-use Burrow\Plan\CopyRate;
+use Burrow\Plan\Draw\ChainPicture;
+use Burrow\Plan\Speed\CopyRate;
 
 /** A burrow of this many boxes, some with openings and some that depend on others. */
 function burrow(int $count, int $seed): GroundPicture
@@ -120,7 +119,7 @@ test('long names are cut to their chamber', function (): void {
 });
 
 test('a tunnel is a path from its first to its last point', function (): void {
-    $path = (new Tunnel([[0.0, 0.0], [0.0, 100.0], [50.0, 100.0]]))->path(10, 4);
+    $path = (new Way([[0.0, 0.0], [0.0, 100.0], [50.0, 100.0]]))->path(10, 4);
     expect($path)->toStartWith('M0.0 0.0')->toEndWith('50.0 100.0')->toContain('Q0.0 100.0 10.0 100.0');
 });
 

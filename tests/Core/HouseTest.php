@@ -3,19 +3,19 @@
 declare(strict_types=1);
 
 use App\Catalogue\Catalogue;
-use Burrow\Card\WpaFields;
-use Burrow\Intake\KnownWords;
-use Burrow\Intake\YamlEntry;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Line;
-use Burrow\Sheet\Place;
-use Burrow\Sheet\Severity;
-use Burrow\Sheet\Source;
-use Burrow\Sheet\Working;
+use Burrow\Card\Read\WpaFields;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Line;
+use Burrow\Judgement\Place;
+use Burrow\Judgement\Severity;
+use Burrow\Judgement\Source;
+use Burrow\Judgement\Working;
+use Burrow\Text\KnownWords;
+use Burrow\Text\YamlEntry;
 use Symfony\Component\Yaml\Yaml;
 
-const SHARED = ['Burrow\Quantity', 'Burrow\Net', 'Burrow\Sheet', 'Burrow\Board', 'Burrow\Role', 'Burrow\Intake', 'Burrow\Household'];
+const SHARED = ['Burrow\Quantity', 'Burrow\Net', 'Burrow\Judgement', 'Burrow\Text', 'Burrow\Intake', 'Burrow\Catalogue', 'Burrow\Household', 'Burrow\Drawing'];
 
 arch('the core knows nothing of the application')
     ->expect('Burrow')
@@ -77,7 +77,6 @@ arch('what the stages share does not know the stages')
         'Burrow\Stores',
         'Burrow\Upkeep',
         'Burrow\Ground',
-        'Burrow\Drawing',
     ]);
 
 arch('the bench is written apart from the tool\'s own rules')
@@ -133,8 +132,8 @@ test('every finding and every working stands in docs/formulas.md', function (): 
 
 test('every built-in entry passes its schema and carries its file\'s name', function (): void {
     foreach (array_keys(Catalogue::KINDS) as $kind) {
-        $folder = $kind === 'role' ? 'core/Role' : 'core/Board';
-        $files = glob($kind === 'role' ? 'core/Role/data/*.yaml' : "core/Board/data/{$kind}/*.yaml") ?: [];
+        $folder = 'core/Catalogue';
+        $files = glob("core/Catalogue/data/{$kind}/*.yaml") ?: [];
         expect($files)->not->toBe([]);
         foreach ($files as $file) {
             $entry = YamlEntry::read((string) file_get_contents($file), (string) file_get_contents("{$folder}/schema/{$kind}.schema.json"), $file);
@@ -147,7 +146,7 @@ test('every built-in entry passes its schema and carries its file\'s name', func
 });
 
 test('the common steps follow the same schema as those of a job', function (): void {
-    $schema = json_decode((string) file_get_contents('core/Role/schema/role.schema.json'), true);
+    $schema = json_decode((string) file_get_contents('core/Catalogue/schema/job.schema.json'), true);
     $common = Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'));
     foreach ([...$common['before'], ...$common['after']] as $step) {
         $entry = YamlEntry::read(Yaml::dump($step, 4), (string) json_encode($schema['$defs']['step']), 'step');

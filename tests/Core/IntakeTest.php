@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use Burrow\Intake\BlockDevice;
-use Burrow\Intake\FileSystemId;
+use Burrow\Intake\Disks\BlockDevice;
+use Burrow\Intake\Disks\FileSystemId;
 use Burrow\Intake\Intake;
-use Burrow\Intake\Lease;
-use Burrow\Intake\UpgradeSummary;
-use Burrow\Intake\YamlEntry;
-use Burrow\Intake\YamlLines;
+use Burrow\Intake\Leases\Lease;
+use Burrow\Intake\Updates\UpgradeSummary;
+use Burrow\Text\YamlEntry;
+use Burrow\Text\YamlLines;
 
 const ONE_LINE_LEASES = "1795600000 02:4b:1e:90:00:07 172.22.8.131 wren 01:02:4b:1e:90:00:07\n0 02:11:5e:ed:00:05 172.22.8.104 * *\n";
 
@@ -198,7 +198,7 @@ test('readers never throw, whatever comes in', function (): void {
 });
 
 test('a bad entry is told by line', function (string $yaml, string $code, ?int $line): void {
-    $entry = YamlEntry::read($yaml, (string) file_get_contents('core/Board/schema/supply.schema.json'), 'entry.yaml');
+    $entry = YamlEntry::read($yaml, (string) file_get_contents('core/Catalogue/schema/supply.schema.json'), 'entry.yaml');
     expect($entry->data)
         ->toBeNull()
         ->and($entry->findings->list[0]->code)

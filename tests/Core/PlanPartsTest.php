@@ -2,52 +2,52 @@
 
 declare(strict_types=1);
 
-use Burrow\Board\Adapter;
-use Burrow\Board\AdapterKind;
-use Burrow\Board\CatalogueReader;
-use Burrow\Board\DeskComputer;
-use Burrow\Board\DeskSystem;
-use Burrow\Board\ImageOrigin;
-use Burrow\Board\Kit;
-use Burrow\Board\LinkKind;
-use Burrow\Board\Market;
-use Burrow\Board\SdBus;
-use Burrow\Board\Usb;
-use Burrow\Board\Wireless;
-use Burrow\Plan\AddOnFit;
-use Burrow\Plan\Availability;
-use Burrow\Plan\BusBudget;
-use Burrow\Plan\Calibration;
+use Burrow\Catalogue\CatalogueReader;
+use Burrow\Catalogue\Part\Adapter;
+use Burrow\Catalogue\Part\AdapterKind;
+use Burrow\Catalogue\Part\DeskComputer;
+use Burrow\Catalogue\Part\DeskSystem;
+use Burrow\Catalogue\Part\ImageOrigin;
+use Burrow\Catalogue\Part\Kit;
+use Burrow\Catalogue\Part\LinkKind;
+use Burrow\Catalogue\Part\Market;
+use Burrow\Catalogue\Part\SdBus;
+use Burrow\Catalogue\Part\Usb;
+use Burrow\Catalogue\Part\Wireless;
+use Burrow\Catalogue\Shelf;
+use Burrow\Judgement\Severity;
 use Burrow\Plan\Circumstances;
-use Burrow\Plan\CopyRate;
-use Burrow\Plan\DeskCheck;
-use Burrow\Plan\DriveWear;
 use Burrow\Plan\Duty;
-use Burrow\Plan\Feed;
-use Burrow\Plan\Heat;
+use Burrow\Plan\Fit\AddOnFit;
+use Burrow\Plan\Fit\Availability;
+use Burrow\Plan\Fit\DeskCheck;
+use Burrow\Plan\Fit\ImageFit;
+use Burrow\Plan\Fit\MemoryFit;
 use Burrow\Plan\Host;
-use Burrow\Plan\ImageFit;
-use Burrow\Plan\ImageTime;
-use Burrow\Plan\InstallTime;
-use Burrow\Plan\KitOffer;
-use Burrow\Plan\LineCopy;
-use Burrow\Plan\MeasuredRate;
-use Burrow\Plan\MemoryFit;
-use Burrow\Plan\PartsList;
+use Burrow\Plan\Money\KitOffer;
+use Burrow\Plan\Money\PartsList;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\PlanFile;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\Power\BusBudget;
+use Burrow\Plan\Power\Feed;
+use Burrow\Plan\Power\Heat;
+use Burrow\Plan\Power\SharedSupply;
+use Burrow\Plan\Power\SupplyFit;
 use Burrow\Plan\SchoolChoice;
 use Burrow\Plan\Seat;
-use Burrow\Plan\SharedSupply;
-use Burrow\Plan\Shelf;
-use Burrow\Plan\SupplyFit;
-use Burrow\Plan\TunnelRate;
-use Burrow\Plan\WaysOut;
+use Burrow\Plan\Speed\Calibration;
+use Burrow\Plan\Speed\CopyRate;
+use Burrow\Plan\Speed\LineCopy;
+use Burrow\Plan\Speed\MeasuredRate;
+use Burrow\Plan\Speed\TunnelRate;
+use Burrow\Plan\Time\ImageTime;
+use Burrow\Plan\Time\InstallTime;
+use Burrow\Plan\Ways\WaysOut;
+use Burrow\Plan\Wear\DriveWear;
 use Burrow\Quantity\Amps;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Rate;
-use Burrow\Sheet\Severity;
 
 function hub(string $id = 'hub-4'): Adapter
 {
@@ -112,11 +112,11 @@ test('a hub never raises what the supply must give, a device never lowers what t
         $drives = array_keys(catalogue('drive'));
         $plan = plan($board, drive: $drives[mt_rand(0, count($drives) - 1)], role: 'file-store');
         expect(SupplyFit::of($plan->with(hub: hub()))->peak()->amps)->toBeLessThanOrEqual(SupplyFit::of($plan)->peak()->amps);
-        $more = $plan->with(roles: [...$plan->roles, catalogue('role')['print-host']], hub: hub());
+        $more = $plan->with(roles: [...$plan->roles, catalogue('job')['print-host']], hub: hub());
         expect(BusBudget::of($more)->fromBoard()->amps)
             ->toBe(0.0)
-            ->and(Burrow\Plan\UsbDevices::of($more)->together()->amps)
-            ->toBeGreaterThan(Burrow\Plan\UsbDevices::of($plan)->together()->amps);
+            ->and(Burrow\Plan\Power\UsbDevices::of($more)->together()->amps)
+            ->toBeGreaterThan(Burrow\Plan\Power\UsbDevices::of($plan)->together()->amps);
     }
 });
 

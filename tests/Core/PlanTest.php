@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-use Burrow\Board\BoardClass;
-use Burrow\Board\Bus;
-use Burrow\Board\Cable;
-use Burrow\Board\LinkKind;
-use Burrow\Plan\CopyRate;
-use Burrow\Plan\Ethernet;
-use Burrow\Plan\MemoryFit;
+use Burrow\Catalogue\Part\BoardClass;
+use Burrow\Catalogue\Part\Bus;
+use Burrow\Catalogue\Part\Cable;
+use Burrow\Catalogue\Part\LinkKind;
+use Burrow\Plan\Fit\MemoryFit;
 use Burrow\Plan\PlanAnswer;
-use Burrow\Plan\SupplyFit;
-use Burrow\Plan\Wire;
+use Burrow\Plan\Power\SupplyFit;
+use Burrow\Plan\Power\Wire;
+use Burrow\Plan\Speed\CopyRate;
+use Burrow\Plan\Speed\Ethernet;
 use Burrow\Quantity\Money;
 
 // Ω per 1000 m of solid annealed copper at 20 °C, from the published tables to ASTM B258.

@@ -2,47 +2,47 @@
 
 declare(strict_types=1);
 
-use Burrow\Board\CatalogueReader;
-use Burrow\Board\LinkKind;
-use Burrow\Drawing\MemoryPicture;
-use Burrow\Drawing\VoltageLadder;
-use Burrow\Plan\CardWear;
+use Burrow\Catalogue\CatalogueReader;
+use Burrow\Catalogue\Job\JobReader;
+use Burrow\Catalogue\Part\LinkKind;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Severity;
 use Burrow\Plan\Circumstances;
-use Burrow\Plan\CopyRate;
-use Burrow\Plan\CopyTime;
+use Burrow\Plan\Draw\MemoryPicture;
+use Burrow\Plan\Draw\VoltageLadder;
 use Burrow\Plan\Duty;
-use Burrow\Plan\Heat;
-use Burrow\Plan\HoldUp;
-use Burrow\Plan\ImageFit;
-use Burrow\Plan\ImageTime;
-use Burrow\Plan\Level;
-use Burrow\Plan\LineCopy;
-use Burrow\Plan\MeasuredHeat;
-use Burrow\Plan\MeasuredRate;
-use Burrow\Plan\MemoryFit;
-use Burrow\Plan\OldMachine;
-use Burrow\Plan\PartsCsv;
-use Burrow\Plan\PartsList;
-use Burrow\Plan\PayBack;
+use Burrow\Plan\Fit\ImageFit;
+use Burrow\Plan\Fit\Level;
+use Burrow\Plan\Fit\MemoryFit;
+use Burrow\Plan\Fit\ProcessorFit;
+use Burrow\Plan\Fit\SpaceFit;
+use Burrow\Plan\Money\OldMachine;
+use Burrow\Plan\Money\PartsCsv;
+use Burrow\Plan\Money\PartsList;
+use Burrow\Plan\Money\PayBack;
+use Burrow\Plan\Money\RunningCost;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\PlanInput;
-use Burrow\Plan\ProcessorFit;
-use Burrow\Plan\RunningCost;
-use Burrow\Plan\SpaceFit;
-use Burrow\Plan\SupplyFit;
-use Burrow\Plan\WayOut;
-use Burrow\Plan\WaysOut;
+use Burrow\Plan\Power\Heat;
+use Burrow\Plan\Power\HoldUp;
+use Burrow\Plan\Power\MeasuredHeat;
+use Burrow\Plan\Power\SupplyFit;
+use Burrow\Plan\Speed\CopyRate;
+use Burrow\Plan\Speed\LineCopy;
+use Burrow\Plan\Speed\MeasuredRate;
+use Burrow\Plan\Time\CopyTime;
+use Burrow\Plan\Time\ImageTime;
+use Burrow\Plan\Ways\WayOut;
+use Burrow\Plan\Ways\WaysOut;
+use Burrow\Plan\Wear\CardWear;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Money;
 use Burrow\Quantity\Rate;
-use Burrow\Role\RoleReader;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Severity;
 
 /** @return list<string> ids of all jobs */
 function jobs(): array
 {
-    return array_map(fn (string $file): string => basename($file, '.yaml'), glob('core/Role/data/*.yaml') ?: []);
+    return array_map(fn (string $file): string => basename($file, '.yaml'), glob('core/Catalogue/data/job/*.yaml') ?: []);
 }
 
 test('six cores with gigabit and USB 3 copy at the rate of the wire', function (): void {
@@ -398,7 +398,7 @@ test('ways out agree with an exhaustive search', function (
 
 test('every job fits some plan from the catalogue', function (): void {
     foreach (jobs() as $job) {
-        $role = (new RoleReader())->role(entry('role', $job));
+        $role = (new JobReader())->role(entry('job', $job));
         $client = new Circumstances(client: $role->clients[0]);
         $ready = $role->schools[0]->isReadyMade() && count($role->schools) === 1;
         $plan = plan('basalt', 'supply-5a', 'stout-05m', role: $job, case: 'fan', image: $ready ? 'appliance-64' : 'server-64')->with(

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-use Burrow\Board\DeskSystem;
-use Burrow\Board\WriteTime;
-use Burrow\Card\Checksum;
-use Burrow\Card\KnownMedium;
-use Burrow\Card\Series;
-use Burrow\Card\TargetGuard;
-use Burrow\Card\WriteCommands;
-use Burrow\Drawing\DiskBars;
-use Burrow\Intake\BlockDevice;
+use Burrow\Card\Draw\DiskBars;
+use Burrow\Card\Target\Checksum;
+use Burrow\Card\Target\KnownMedium;
+use Burrow\Card\Target\TargetGuard;
+use Burrow\Card\Target\WriteCommands;
+use Burrow\Card\Write\Series;
+use Burrow\Catalogue\Part\DeskSystem;
+use Burrow\Catalogue\Part\WriteTime;
+use Burrow\Intake\Disks\BlockDevice;
 use Burrow\Intake\Intake;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;

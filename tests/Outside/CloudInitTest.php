@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 use Bench\Accounts;
 use Bench\Settings;
-use Burrow\Card\CardDocument;
-use Burrow\Card\CloudAccount;
-use Burrow\Card\CloudAccounts;
-use Burrow\Card\CloudKeys;
-use Burrow\Card\NetworkLink;
-use Burrow\Card\UserDataKind;
-use Burrow\Intake\Yaml11;
+use Burrow\Card\Read\CardDocument;
+use Burrow\Card\Read\CloudAccount;
+use Burrow\Card\Read\CloudAccounts;
+use Burrow\Card\Read\CloudKeys;
+use Burrow\Card\Read\NetworkLink;
+use Burrow\Card\Read\UserDataKind;
+use Burrow\Text\Yaml11;
 use Symfony\Component\Yaml\Yaml;
 
 // The linter and the bench against the code of cloud-init itself (22.4, of Debian 12), unpacked for these tests.

@@ -3,11 +3,11 @@
 declare(strict_types=1);
 
 use Burrow\BringUp\Values;
-use Burrow\Card\CardFile;
-use Burrow\Card\DeclarativeWriter;
-use Burrow\Card\FirstBoot;
-use Burrow\Card\Sha512Crypt;
-use Burrow\Card\YamlScalar;
+use Burrow\Card\Write\CardFile;
+use Burrow\Card\Write\DeclarativeWriter;
+use Burrow\Card\Write\FirstBoot;
+use Burrow\Card\Write\Sha512Crypt;
+use Burrow\Card\Write\YamlScalar;
 use Burrow\Net\Hostname;
 use Burrow\Net\SshPublicKey;
 use Burrow\Stores\FstabLine;
@@ -202,7 +202,7 @@ test('the commands of the playbook are shell that parses', function (): void {
         ['fstab_line' => 'UUID=x', 'smb_share' => "[store]\n  path = x"],
     );
     foreach (
-        [...Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'))['before'], ...entry('role', 'file-store')['playbook']] as $step
+        [...Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'))['before'], ...entry('job', 'file-store')['playbook']] as $step
     ) {
         if ($step['kind'] === 'box') {
             expect(run('bash -n', (string) $values->fill($step['command']))['exit'])->toBe(0);

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Burrow\Intake\BlockDevice;
+use Burrow\Intake\Disks\BlockDevice;
 use Burrow\Intake\Intake;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;

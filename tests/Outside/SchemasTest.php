@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Catalogue\Catalogue;
-use Burrow\Intake\YamlEntry;
+use Burrow\Text\YamlEntry;
 use Symfony\Component\Yaml\Yaml;
 
 // Our schemas and entries, judged by Python's jsonschema and PyYAML beside our own reader.
@@ -47,7 +47,7 @@ function builtIn(): array
 {
     $all = [];
     foreach (array_keys(Catalogue::KINDS) as $kind) {
-        foreach (glob($kind === 'role' ? 'core/Role/data/*.yaml' : "core/Board/data/{$kind}/*.yaml") ?: [] as $file) {
+        foreach (glob("core/Catalogue/data/{$kind}/*.yaml") ?: [] as $file) {
             $all[] = [$kind, (string) file_get_contents($file)];
         }
     }
@@ -114,14 +114,14 @@ test('PyYAML reads every built-in entry as we do', function (): void {
 test('the ports of the catalogue carry the names that Debian gives them', function (): void {
     $services = (string) file_get_contents('/etc/services');
     foreach (['file-store' => 'microsoft-ds', 'dns-filter' => 'domain', 'general-server' => 'ssh', 'cloud-drive' => 'https'] as $role => $name) {
-        $port = entry('role', $role)['ports'][0];
+        $port = entry('job', $role)['ports'][0];
         expect(preg_match("~^{$name}\\s+{$port['port']}/{$port['protocol']}\\b~m", $services))->toBe(1);
     }
 });
 
 test('a parts list is CSV to Python', function (): void {
-    $csv = Burrow\Plan\PartsCsv::of(
-        Burrow\Plan\PartsList::of(plan('pebble', 'supply-2a5', 'usual-1m', 'stick-64', Burrow\Board\LinkKind::Wireless, 'print-host', 'server-32')),
+    $csv = Burrow\Plan\Money\PartsCsv::of(
+        Burrow\Plan\Money\PartsList::of(plan('pebble', 'supply-2a5', 'usual-1m', 'stick-64', Burrow\Catalogue\Part\LinkKind::Wireless, 'print-host', 'server-32')),
     );
     $rows = json_decode(run('/usr/bin/python3 -c "import csv, json, sys; print(json.dumps(list(csv.reader(sys.stdin))))"', $csv)['out'], true);
     $sum = array_sum(array_map(fn (array $row): float => (float) $row[1], array_slice($rows, 1, -1)));

@@ -6,7 +6,7 @@ use App\Models\Box;
 use App\Models\ImageRecord;
 use App\Models\JournalEntry;
 use App\Models\Medium;
-use Burrow\Card\Psk;
+use Burrow\Card\Write\Psk;
 use Illuminate\Http\Testing\File;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;

@@ -108,7 +108,7 @@ test('a dropped variant leaves its reason', function (): void {
 });
 
 test('an own entry stands before the built-in one of its name, which stays readable', function (): void {
-    $own = str_replace('price: 8', 'price: 3', (string) file_get_contents('core/Board/data/supply/supply-3a.yaml'));
+    $own = str_replace('price: 8', 'price: 3', (string) file_get_contents('core/Catalogue/data/supply/supply-3a.yaml'));
     $this->asKeeper()
         ->post('/catalogue', ['kind' => 'supply', 'yaml' => $own])
         ->assertRedirectContains('/catalogue?kind=');
@@ -361,7 +361,7 @@ test('desk computers are described, changed and taken off the list', function ()
 });
 
 test('a catalogue entry of an older form, without what came later, still works', function (): void {
-    $yaml = preg_replace('/^(priced|available): .*\n/m', '', (string) file_get_contents('core/Board/data/board/flint.yaml'));
+    $yaml = preg_replace('/^(priced|available): .*\n/m', '', (string) file_get_contents('core/Catalogue/data/board/flint.yaml'));
     $yaml = str_replace(['id: flint', ', usb_count: 4', ', header_pins: 40', ', amps: 1.2'], ['id: flint-own', '', '', ''], (string) $yaml);
     $this->asKeeper()
         ->post('/catalogue', ['kind' => 'board', 'yaml' => $yaml])

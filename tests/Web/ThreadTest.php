@@ -373,7 +373,7 @@ test('an own entry is taken in, or told by line', function (): void {
 });
 
 test('an exported entry is the file it was', function (): void {
-    expect($this->asKeeper()->get('/catalogue/board/flint.yaml')->getContent())->toBe(file_get_contents('core/Board/data/board/flint.yaml'));
+    expect($this->asKeeper()->get('/catalogue/board/flint.yaml')->getContent())->toBe(file_get_contents('core/Catalogue/data/board/flint.yaml'));
 });
 
 test('the network is described field by field', function (): void {
@@ -491,10 +491,10 @@ test('jobs that share a step play it once', function (): void {
     $own = str_replace(
         ['id: file-store', 'label: file store with'],
         ['id: second-store', 'label: second store with'],
-        (string) file_get_contents('core/Role/data/file-store.yaml'),
+        (string) file_get_contents('core/Catalogue/data/job/file-store.yaml'),
     );
     $this->asKeeper()
-        ->post('/catalogue', ['kind' => 'role', 'yaml' => $own])
+        ->post('/catalogue', ['kind' => 'job', 'yaml' => $own])
         ->assertRedirectContains('/catalogue?kind=');
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden']);
     $box->jobs()->create(['role' => 'second-store']);

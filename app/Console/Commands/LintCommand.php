@@ -11,9 +11,9 @@ use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Fixer;
 use Burrow\Card\Linter;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 use Illuminate\Console\Command;
 
 final class LintCommand extends Command

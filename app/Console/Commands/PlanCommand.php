@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use App\Catalogue\Catalogue;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\PlanFile;
-use Burrow\Plan\WaysOut;
+use Burrow\Plan\Ways\WaysOut;
 use Illuminate\Console\Command;
 
 final class PlanCommand extends Command

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Illuminate\Console\Command;
 use JsonSerializable;
 

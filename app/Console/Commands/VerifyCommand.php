@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use Burrow\Card\Checksum;
+use Burrow\Card\Target\Checksum;
 use Illuminate\Console\Command;
 
 final class VerifyCommand extends Command

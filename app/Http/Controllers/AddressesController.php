@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Addresses\Books;
 use App\Models\Box;
 use App\Models\Network;
-use Burrow\Drawing\AddressBand;
+use Burrow\Addresses\Draw\AddressBand;
 use Burrow\Net\Ipv4;
 use Illuminate\Contracts\View\View;
 

@@ -14,7 +14,7 @@ use App\Models\RunStep;
 use App\Plan\BoxPlan;
 use App\Plan\Readings;
 use App\Upkeep\Calendar;
-use Burrow\Role\Role;
+use Burrow\Catalogue\Job\Job;
 use Carbon\Carbon;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -52,7 +52,7 @@ final class BoxController
             'leftOpen' => $this->leftOpen($box),
             'unplayed' => $box->stage->stands() ? array_values($box->jobs->whereNull('finished_at')->map(fn (BoxJob $job): string => $this->catalogue->role($job->role)->label ?? $job->role)->all()) : [],
             'board' => $this->catalogue->shelf()->boards[$box->board] ?? null,
-            'roles' => array_values(array_filter($box->jobs->map(fn ($job): ?Role => $this->catalogue->role($job->role))->all())),
+            'roles' => array_values(array_filter($box->jobs->map(fn ($job): ?Job => $this->catalogue->role($job->role))->all())),
             'due' => $calendar->of(collect([$box]))[$box->id] ?? null,
             'copyJudged' => $readings->copy(),
             'heatJudged' => $readings->heat(),

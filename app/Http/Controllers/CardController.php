@@ -13,19 +13,19 @@ use App\Models\Box;
 use App\Models\BoxJob;
 use App\Models\JournalEntry;
 use App\Models\Network;
-use Burrow\Board\ImageKind;
 use Burrow\Card\AllClear;
 use Burrow\Card\CardContext;
-use Burrow\Card\CardSet;
-use Burrow\Card\FirstBoot;
 use Burrow\Card\Linter;
-use Burrow\Card\Series;
+use Burrow\Card\Write\CardSet;
+use Burrow\Card\Write\FirstBoot;
+use Burrow\Card\Write\Series;
+use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Part\ImageKind;
 use Burrow\Household\Stage;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 use Burrow\Net\Ipv4;
-use Burrow\Role\Role;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -63,7 +63,7 @@ final class CardController
 
     public function make(Request $request, Box $box): View|RedirectResponse
     {
-        $roles = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Role => $this->catalogue->role($job->role))->all()));
+        $roles = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $this->catalogue->role($job->role))->all()));
         if ($box->name === null || $roles === []) {
             return redirect()->route('box.name', $box);
         }
@@ -146,7 +146,7 @@ final class CardController
                     ->fill(['name' => $member['name']->label, 'address' => (string) $member['address'], 'stage' => Stage::Named, 'version' => 1])
                     ->save();
                 $copy->jobs()->createMany($box->jobs->map(fn (BoxJob $job): array => $job->only(['role', 'school']))->all());
-                $roles = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Role => $this->catalogue->role($job->role))->all()));
+                $roles = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $this->catalogue->role($job->role))->all()));
                 $settings = $card->settings($copy, $network, self::packages($roles));
                 $set = CardSet::of($settings, $card->order($image));
                 $this->written($copy, $settings);
@@ -193,12 +193,12 @@ final class CardController
     }
 
     /**
-     * @param  list<Role>  $roles
+     * @param  list<Job>  $roles
      * @return list<string>
      */
     private static function packages(array $roles): array
     {
-        return array_values(array_unique(array_merge(...array_map(fn (Role $role): array => $role->packages, $roles))));
+        return array_values(array_unique(array_merge(...array_map(fn (Job $role): array => $role->packages, $roles))));
     }
 
     private function again(Box $box, ImageKind $image, CardRequest $card, Findings $findings): View

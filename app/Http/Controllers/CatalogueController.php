@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Catalogue\Catalogue;
 use App\Models\CatalogueEntry;
-use Burrow\Sheet\Findings;
+use Burrow\Judgement\Findings;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -25,7 +25,7 @@ final class CatalogueController
         [$kind, $id] = explode('/', $request->string('edit', $request->string('kind')->value())->value().'/', 3);
         $known = isset(Catalogue::KINDS[$kind]);
 
-        return $this->page(Findings::of(), $known ? $this->yaml($kind, $id) ?? '' : '', $known ? $kind : 'role');
+        return $this->page(Findings::of(), $known ? $this->yaml($kind, $id) ?? '' : '', $known ? $kind : 'job');
     }
 
     public function destroy(string $kind, string $id): RedirectResponse

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Desk;
 use App\Models\JournalEntry;
 use App\Models\Network;
-use Burrow\Board\DeskSystem;
+use Burrow\Catalogue\Part\DeskSystem;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

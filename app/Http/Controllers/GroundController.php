@@ -8,7 +8,7 @@ use App\Catalogue\Catalogue;
 use App\Ground\GroundFacts;
 use App\Models\Network;
 use App\Upkeep\Calendar;
-use Burrow\Drawing\GroundPlan;
+use Burrow\Ground\Draw\GroundPlan;
 use Illuminate\Contracts\View\View;
 
 final class GroundController

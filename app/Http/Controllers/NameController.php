@@ -9,7 +9,7 @@ use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use Burrow\Household\Stage;
-use Burrow\Sheet\Findings;
+use Burrow\Judgement\Findings;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

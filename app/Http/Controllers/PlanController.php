@@ -14,16 +14,16 @@ use App\Plan\Deciding;
 use App\Plan\Household;
 use App\Plan\SheetFields;
 use App\Plan\VariantRows;
-use Burrow\Plan\KitOffer;
-use Burrow\Plan\OldMachine;
-use Burrow\Plan\PartsCsv;
-use Burrow\Plan\PartsList;
+use Burrow\Catalogue\Job\Job;
+use Burrow\Judgement\Finding;
+use Burrow\Plan\Money\KitOffer;
+use Burrow\Plan\Money\OldMachine;
+use Burrow\Plan\Money\PartsCsv;
+use Burrow\Plan\Money\PartsList;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\PlanFile;
 use Burrow\Plan\Seat;
-use Burrow\Plan\WaysOut;
-use Burrow\Role\Role;
-use Burrow\Sheet\Finding;
+use Burrow\Plan\Ways\WaysOut;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -49,7 +49,7 @@ final class PlanController
         $seats = Seat::all(
             $choices->host() === null
                 ? $plan
-                : $plan->with(roles: array_values(array_filter($plan->roles, fn (Role $role): bool => in_array($role->id, $choices->jobs(), true)))),
+                : $plan->with(roles: array_values(array_filter($plan->roles, fn (Job $role): bool => in_array($role->id, $choices->jobs(), true)))),
             $household->hosts(),
         );
 

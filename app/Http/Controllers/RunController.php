@@ -16,7 +16,7 @@ use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\Run;
 use App\Models\RunStep;
-use Burrow\Sheet\Findings;
+use Burrow\Judgement\Findings;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

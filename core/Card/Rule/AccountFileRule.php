@@ -7,9 +7,9 @@ namespace Burrow\Card\Rule;
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\LoginCheck;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 
 /** `userconf.txt`: one line with a user, a colon and the hash of a password. */
 final class AccountFileRule implements CardRule

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardContext;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
 
 /** An address that a card gives its box, held against its own gateway and against the household's network where that is known. */
 final readonly class AddressJudge

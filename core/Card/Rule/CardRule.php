@@ -6,7 +6,7 @@ namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
-use Burrow\Sheet\Findings;
+use Burrow\Judgement\Findings;
 
 /** One way of looking at a card. Rules never throw, whatever the files hold. */
 interface CardRule

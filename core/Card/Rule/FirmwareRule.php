@@ -6,10 +6,10 @@ namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
-use Burrow\Card\KernelLine;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Card\Read\KernelLine;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 
 /** `config.txt`: settings that contradict each other, stand under a filter, or are only half of what they need. */
 final class FirmwareRule implements CardRule

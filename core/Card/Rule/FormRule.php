@@ -6,10 +6,10 @@ namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
-use Burrow\Card\UserDataKind;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Card\Read\UserDataKind;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 
 /**
  * What a desktop editor does to a file without showing it. YAML takes both line ends, and a mark at the very front

@@ -6,12 +6,12 @@ namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
-use Burrow\Card\KernelLine;
+use Burrow\Card\Read\KernelLine;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
 
 /** `cmdline.txt`: one line; nothing doubled that contradicts itself; ip= as the kernel's nfsroot document has it. */
 final class KernelLineRule implements CardRule

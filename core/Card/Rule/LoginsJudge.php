@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Burrow\Card\Rule;
 
-use Burrow\Card\CardDocument;
 use Burrow\Card\CardFindings;
-use Burrow\Card\CloudAccount;
-use Burrow\Card\CloudAccounts;
-use Burrow\Card\CloudPassword;
 use Burrow\Card\LoginCheck;
-use Burrow\Intake\TextBudget;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Card\Read\CardDocument;
+use Burrow\Card\Read\CloudAccount;
+use Burrow\Card\Read\CloudAccounts;
+use Burrow\Card\Read\CloudPassword;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
+use Burrow\Text\TextBudget;
 
 /** Whether somebody can log in over the network after a cloud-config was read, and what its keys and passwords are worth. */
 final readonly class LoginsJudge

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardContext;
-use Burrow\Card\CardDocument;
 use Burrow\Card\CardFolder;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Card\Read\CardDocument;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 
 /** `meta-data`: that it is there, has an instance-id, and a new one when the card has been started before. */
 final class MetaDataRule implements CardRule

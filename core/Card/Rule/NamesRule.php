@@ -6,9 +6,9 @@ namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 
 /** Names that are nearly right, because a file manager hides extensions, and marker files of which exactly one must lie there. Where the right name is there too, the other is only a copy. */
 final class NamesRule implements CardRule

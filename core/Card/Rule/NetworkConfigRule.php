@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardContext;
-use Burrow\Card\CardDocument;
 use Burrow\Card\CardFindings;
 use Burrow\Card\CardFolder;
-use Burrow\Card\NetworkLink;
-use Burrow\Card\PlainScalar;
+use Burrow\Card\Read\CardDocument;
+use Burrow\Card\Read\NetworkLink;
+use Burrow\Card\Read\PlainScalar;
 use Burrow\Card\WifiCheck;
-use Burrow\Card\WifiSecurity;
-use Burrow\Intake\TextBudget;
+use Burrow\Card\Write\WifiSecurity;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Text\TextBudget;
 
 /** `network-config`, versions 1 and 2: is it read at all, is there a link, does it get an address and which, does the radio find its network. */
 final class NetworkConfigRule implements CardRule

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Burrow\Card\Rule;
 
-use Burrow\Board\CardSchool;
 use Burrow\Card\CardContext;
-use Burrow\Card\CardDocument;
 use Burrow\Card\CardFolder;
-use Burrow\Card\KernelLine;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Card\Read\CardDocument;
+use Burrow\Card\Read\KernelLine;
+use Burrow\Catalogue\Part\CardSchool;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 
 /** Two schools on one card that contradict each other, and schools that the image does not understand. */
 final class SchoolsRule implements CardRule

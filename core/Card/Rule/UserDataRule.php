@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardContext;
-use Burrow\Card\CardDocument;
 use Burrow\Card\CardFolder;
-use Burrow\Card\CloudKeys;
-use Burrow\Card\PlainScalar;
-use Burrow\Card\UserDataKind;
-use Burrow\Intake\KnownWords;
+use Burrow\Card\Read\CardDocument;
+use Burrow\Card\Read\CloudKeys;
+use Burrow\Card\Read\PlainScalar;
+use Burrow\Card\Read\UserDataKind;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 use Burrow\Net\Hostname;
 use Burrow\Net\TimeZone;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Text\KnownWords;
 
 /** The checks of `user-data`: is it read at all, can somebody log in, is remote login on, is the name one. */
 final class UserDataRule implements CardRule

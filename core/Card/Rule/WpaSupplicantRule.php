@@ -6,13 +6,13 @@ namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
+use Burrow\Card\Read\WpaFile;
+use Burrow\Card\Read\WpaNetwork;
 use Burrow\Card\WifiCheck;
-use Burrow\Card\WifiSecurity;
-use Burrow\Card\WpaFile;
-use Burrow\Card\WpaNetwork;
-use Burrow\Sheet\Finding;
-use Burrow\Sheet\Findings;
-use Burrow\Sheet\Place;
+use Burrow\Card\Write\WifiSecurity;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
 
 /** `wpa_supplicant.conf` as wpa_supplicant.conf(5) reads it: no blanks around “=”, quotes for text, none for hexadecimal. */
 final class WpaSupplicantRule implements CardRule

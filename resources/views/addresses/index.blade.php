@@ -2,7 +2,7 @@
     <x-slot:say><b>{{ $free ? "The next free address is {$free}." : 'No address is free.' }}</b> The router hands out {{ $network->pool_first }} to
         {{ $network->pool_last }}; boxes keep theirs outside of that.</x-slot:say>
     <div class="sheet band">
-        <svg viewBox="0 0 {{ \Burrow\Drawing\AddressBand::WIDTH }} {{ \Burrow\Drawing\AddressBand::HEIGHT }}" role="img"
+        <svg viewBox="0 0 {{ \Burrow\Addresses\Draw\AddressBand::WIDTH }} {{ \Burrow\Addresses\Draw\AddressBand::HEIGHT }}" role="img"
             aria-label="The addresses of {{ $network->prefix }}: pool, router and {{ count($band->boxes) }} boxes">
             <rect class="b-all" x="14" y="26" width="1032" height="30" rx="6" />
             <rect class="b-pool" x="{{ round($band->pool['x'], 1) }}" y="26" width="{{ round($band->pool['width'], 1) }}" height="30" />

@@ -111,7 +111,7 @@
             <section class="sheet">
                 <h2>Access</h2>
                 @if ($twin !== null)
-                    <x-slim :finding="\Burrow\Card\MasterCard::sameHostKey($box->called(), $twin->called())" />
+                    <x-slim :finding="\Burrow\Card\Write\MasterCard::sameHostKey($box->called(), $twin->called())" />
                 @endif
                 <dl class="facts">
                     <dt>login</dt>

@@ -19,7 +19,7 @@
                         @endif
                         <div class="trio top-aligned">
                             <x-field :name="'ssid_' . $n" :label="$n === 1 ? 'Network name' : 'another name'" :value="$typed['ssid_' . $n]" :findings="$findings" code list="ssids" autocomplete="off" />
-                            <x-choice :name="'security_' . $n" label="kept by" :options="collect(\Burrow\Card\WifiSecurity::cases())->mapWithKeys(fn($security) => [$security->value => $security->label()])->all()" :chosen="$typed['security_' . $n]" />
+                            <x-choice :name="'security_' . $n" label="kept by" :options="collect(\Burrow\Card\Write\WifiSecurity::cases())->mapWithKeys(fn($security) => [$security->value => $security->label()])->all()" :chosen="$typed['security_' . $n]" />
                             <x-field :name="'passphrase_' . $n" label="Passphrase" type="password" :findings="$findings" autocomplete="new-password" />
                         </div>
                         <div class="ticks"><label><input type="checkbox" name="hidden_{{ $n }}" value="1" @checked($typed['hidden_' . $n] !== '')>
@@ -48,7 +48,7 @@
                     <x-choice name="fixed" label="Its address" :options="['router' => 'from the router, by reservation', 'card' => 'on the card: ' . $box->address]" :chosen="$typed['fixed']" />
                 </div>
                 <h3>How it gets these settings</h3>
-                @php([$best, $why] = \Burrow\Card\CardSet::recommended($image, $typed['public_key'] !== '' || $findings->count() === 0))
+                @php([$best, $why] = \Burrow\Card\Write\CardSet::recommended($image, $typed['public_key'] !== '' || $findings->count() === 0))
                 <p class="hint">{{ $image->label }} understands these. Recommended: {{ lcfirst($best->label()) }}. {{ $why }}</p>
                 <div class="ticks one">
                     @foreach ($image->schools as $school)

@@ -18,7 +18,7 @@
                         <div class="slim"><x-mark :severity="$finding->severity->value" /><span><span class="unseen">{{ $finding->severity->value }}: </span><b class="mono">{{ $finding->place }}</b>
                                 <b>{{ $finding->found }}</b> {{ $finding->advice() }}</span></div>
                         @if ($finding->place?->line !== null && $folder->has((string) $finding->place->file))
-                            <pre class="where">{{ $finding->place->line }}  {{ \Burrow\Card\ShownLine::of($folder, $finding->place) }}</pre>
+                            <pre class="where">{{ $finding->place->line }}  {{ \Burrow\Card\Read\ShownLine::of($folder, $finding->place) }}</pre>
                         @endif
                     </section>
                 @empty

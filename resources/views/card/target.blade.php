@@ -42,7 +42,7 @@
                 </div>
                 <div class="ticks one"><label><input type="checkbox" name="drive" value="1" @checked($target->typed['drive'] !== '')> it is a drive on an adapter, not a card</label>
                 </div>
-                <x-command :text="\Burrow\Card\WriteCommands::listing($target->system)" id="list-disks"><x-slot:where>at the desk computer, once without the card and once with it</x-slot:where></x-command>
+                <x-command :text="\Burrow\Card\Target\WriteCommands::listing($target->system)" id="list-disks"><x-slot:where>at the desk computer, once without the card and once with it</x-slot:where></x-command>
                 <x-field name="before" label="The list without the card" :value="$target->typed['before']" :findings="$target->findings" area code class="paste"
                     hint="Two lists beat any name: a card often shows under its reader's." />
                 <x-field name="after" label="The list with the card plugged in" :value="$target->typed['after']" :findings="$target->findings" area code class="paste" />
@@ -50,7 +50,7 @@
                     @foreach ($target->guard->findings as $finding)
                         <x-slim :finding="$finding" />
                     @endforeach
-                    <p>Its name: <code class="name">{{ \Burrow\Card\WriteCommands::nameOf($target->guard->target) }}</code></p>
+                    <p>Its name: <code class="name">{{ \Burrow\Card\Target\WriteCommands::nameOf($target->guard->target) }}</code></p>
                     <x-field name="typed_name" label="Type it here, letter by letter" :value="$target->typed['typed_name']" :findings="$target->findings" code autocomplete="off" />
                     <x-field name="file" label="File name of the image" :value="$target->typed['file']" :findings="$target->findings" code />
                 @elseif ($target->guard !== null)
@@ -64,7 +64,7 @@
         <div>
             @if ($target->guard !== null)
                 <section class="sheet scroll" tabindex="0" aria-labelledby="to-scale">
-                    <h2 id="to-scale">Its disks, to one scale</h2><x-disk-bars :bars="\Burrow\Drawing\DiskBars::of($target->guard->disks)" :target="$target->guard->target" />
+                    <h2 id="to-scale">Its disks, to one scale</h2><x-disk-bars :bars="\Burrow\Card\Draw\DiskBars::of($target->guard->disks)" :target="$target->guard->target" />
                 </section>
             @endif
             <section class="sheet">
@@ -79,7 +79,7 @@
                         <dt>version</dt>
                         <dd>{{ $target->record->version ?: '—' }}</dd>
                         <dt>packed by</dt>
-                        <dd>{{ \Burrow\Board\ImageOrigin::tryFrom($target->record->origin)?->label() ?? 'not known' }}{{ $target->record->because === '' ? '' : ', because ' . $target->record->because }}
+                        <dd>{{ \Burrow\Catalogue\Part\ImageOrigin::tryFrom($target->record->origin)?->label() ?? 'not known' }}{{ $target->record->because === '' ? '' : ', because ' . $target->record->because }}
                         </dd>
                         <dt>SHA-256</dt>
                         <dd class="mono">{{ $target->record->sha256 ?? 'none was published' }}</dd>
@@ -121,7 +121,7 @@
                             </div>
                         @endforeach
                         <x-choice name="kind" label="Kind" :options="array_map(fn($kind) => $kind->label, $kinds)" :chosen="old('kind', 'server-64')" />
-                        <x-choice name="origin" label="Packed by" :options="collect(\Burrow\Board\ImageOrigin::cases())->mapWithKeys(fn($origin) => [$origin->value => $origin->label()])->all()" :chosen="old('origin', 'author')" />
+                        <x-choice name="origin" label="Packed by" :options="collect(\Burrow\Catalogue\Part\ImageOrigin::cases())->mapWithKeys(fn($origin) => [$origin->value => $origin->label()])->all()" :chosen="old('origin', 'author')" />
                         <div class="field-set"><label for="because">If by somebody else: why you use it all the same</label><input class="in" id="because"
                                 name="because" maxlength="300" value="{{ old('because') }}" @error('because') aria-invalid="true" aria-describedby="because-says" @enderror>
                             @error('because')

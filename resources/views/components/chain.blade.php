@@ -1,6 +1,6 @@
 @props(['copy'])
-@php($picture = \Burrow\Drawing\ChainPicture::of($copy))
-<svg viewBox="0 0 {{ \Burrow\Drawing\ChainPicture::WIDTH }} {{ \Burrow\Drawing\ChainPicture::HEIGHT }}" role="img"
+@php($picture = \Burrow\Plan\Draw\ChainPicture::of($copy))
+<svg viewBox="0 0 {{ \Burrow\Plan\Draw\ChainPicture::WIDTH }} {{ \Burrow\Plan\Draw\ChainPicture::HEIGHT }}" role="img"
     aria-label="Chain of limits in a file copy: the {{ $copy->limit()->name }} lets through least, {{ $copy->rate() }}">
     @foreach ($picture->pieces as $piece)
         <rect class="c-pipe {{ $piece['narrowest'] ? 'narrowest' : '' }}" x="{{ round($piece['x'] + 1, 1) }}" y="{{ round($piece['y'], 1) }}"

@@ -1,5 +1,5 @@
 @props(['bars', 'target'])
-<svg class="disks" viewBox="0 0 {{ \Burrow\Drawing\DiskBars::WIDTH }} {{ $bars->height }}" role="img" aria-label="Disks of the desk computer to one scale">
+<svg class="disks" viewBox="0 0 {{ \Burrow\Card\Draw\DiskBars::WIDTH }} {{ $bars->height }}" role="img" aria-label="Disks of the desk computer to one scale">
     @foreach ($bars->rows as $row)
         <rect x="0" y="{{ $row['y'] + 20 }}" width="{{ number_format($row['width'], 1, '.', '') }}" height="9" rx="3"
             class="{{ $target !== null && $row['judged']->disk->name === $target->name ? 'd-target' : ($row['judged']->stays === null ? 'd-may' : 'd-stays') }}" />

@@ -1,5 +1,5 @@
 @props(['ladder'])
-<svg class="voltage" viewBox="0 0 {{ \Burrow\Drawing\VoltageLadder::WIDTH }} {{ \Burrow\Drawing\VoltageLadder::HEIGHT }}" role="img"
+<svg class="voltage" viewBox="0 0 {{ \Burrow\Plan\Draw\VoltageLadder::WIDTH }} {{ \Burrow\Plan\Draw\VoltageLadder::HEIGHT }}" role="img"
     aria-label="Voltage from {{ $ladder->start }} at the supply to {{ $ladder->end }} at the board; it complains below {{ $ladder->threshold }}">
     <path class="v-area {{ $ladder->below ? 'below' : '' }}" d="{{ $ladder->area() }}" />
     <line class="v-limit" x1="64" x2="480" y1="{{ round($ladder->thresholdY, 1) }}" y2="{{ round($ladder->thresholdY, 1) }}" />

@@ -23,7 +23,7 @@
         <dt>lights</dt>
         <dd>{{ $board->lights }}</dd>
     </dl>
-    @php($fits = \Burrow\Plan\ImageFit::each($answer->plan, $shelf->images))
+    @php($fits = \Burrow\Plan\Fit\ImageFit::each($answer->plan, $shelf->images))
     <details class="working">
         <summary>
             <span id="starts">Images that start it{{ $fits[0]->plugged() === [] ? '' : ', and know what is plugged in' }}</span>

@@ -1,13 +1,13 @@
 <div class="sheet">
-    @php($ladder = \Burrow\Drawing\VoltageLadder::of($answer->plan))
+    @php($ladder = \Burrow\Plan\Draw\VoltageLadder::of($answer->plan))
     <h2>Memory{{ $ladder === null ? '' : ', voltage' }}{{ $answer->copy === null ? '' : ' and the way of a file' }}</h2>
-    <x-memory :picture="\Burrow\Drawing\MemoryPicture::of($answer->plan)" />
+    <x-memory :picture="\Burrow\Plan\Draw\MemoryPicture::of($answer->plan)" />
     @if ($ladder !== null)
         <x-voltage :ladder="$ladder" />
     @endif
     @if ($answer->copy !== null)
         <div class="chain"><x-chain :copy="$answer->copy" /></div>
-        @php($times = new \Burrow\Plan\CopyTime($answer->copy, $answer->plan->circumstances))
+        @php($times = new \Burrow\Plan\Time\CopyTime($answer->copy, $answer->plan->circumstances))
         <p class="uses"><span>{{ $answer->plan->circumstances->copy->decimal() }} in {{ $times->time() }}.</span>
             @foreach ($times->uses() as $use => $good)
                 <span><x-mark :severity="$good ? 'fine' : 'note'" /> {{ $good ? $use : "too slow for {$use}" }}</span>

@@ -32,7 +32,7 @@
         @if (count($answer->plan->roles) > 1)
             <h3>{{ ucfirst($role->label) }}</h3>
         @endif
-        @php($waiting = fn($school) => \Burrow\Plan\InstallTime::of($answer->plan->with(schools: $answer->plan->schools->choosing($role, $school)))->waitingFor($role))
+        @php($waiting = fn($school) => \Burrow\Plan\Time\InstallTime::of($answer->plan->with(schools: $answer->plan->schools->choosing($role, $school)))->waitingFor($role))
         <table class="list schools">
             <thead>
                 <tr>

@@ -4,7 +4,7 @@
         <div class="ticks">
             @foreach ($household->hosts() as $other)
                 <label><input type="checkbox" form="plan" name="along[]" value="{{ $other->name }}" @checked(collect($answer->plan->along)->contains(fn($feed) => $feed->name === $other->name))> {{ $other->name }} <span
-                        class="soft">{{ \Burrow\Plan\SupplyFit::of($other->plan)->peak() }}</span></label>
+                        class="soft">{{ \Burrow\Plan\Power\SupplyFit::of($other->plan)->peak() }}</span></label>
             @endforeach
         </div>
     </div>

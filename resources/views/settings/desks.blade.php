@@ -41,7 +41,7 @@
                 @enderror
             </div>
             <div class="pair">
-                <x-choice name="system" label="Its system" :options="collect(\Burrow\Board\DeskSystem::cases())->mapWithKeys(fn($system) => [$system->value => $system->label()])->all()" :chosen="$was('system', 'lsblk')" />
+                <x-choice name="system" label="Its system" :options="collect(\Burrow\Catalogue\Part\DeskSystem::cases())->mapWithKeys(fn($system) => [$system->value => $system->label()])->all()" :chosen="$was('system', 'lsblk')" />
                 <x-choice name="usb_plug" label="Its sockets" :options="['USB-A' => 'USB-A', 'USB-C' => 'USB-C']" :chosen="$was('usb_plug', 'USB-A')" />
             </div>
             <div class="ticks">

@@ -170,8 +170,8 @@ test('the choices of a sheet survive their own address', function (): void {
     $pick = fn (string $kind): string => (string) array_rand($catalogue->entries($kind));
     for ($i = 0; $i < 60; $i++) {
         $query = [
-            'role' => $pick('role'),
-            'also' => mt_rand(0, 1) ? $pick('role') : 'none',
+            'role' => $pick('job'),
+            'also' => mt_rand(0, 1) ? $pick('job') : 'none',
             'board' => $pick('board'),
             'supply' => $pick('supply'),
             'cable' => $pick('cable'),

@@ -54,7 +54,7 @@ function tableSums(): array
 beforeEach(function (): void {
     newRun();
     Plan::query()->create(['choices' => ['role' => 'file-store']]);
-    CatalogueEntry::query()->create(['kind' => 'board', 'slug' => 'flint-own', 'yaml' => str_replace('id: flint', 'id: flint-own', (string) file_get_contents('core/Board/data/board/flint.yaml'))]);
+    CatalogueEntry::query()->create(['kind' => 'board', 'slug' => 'flint-own', 'yaml' => str_replace('id: flint', 'id: flint-own', (string) file_get_contents('core/Catalogue/data/board/flint.yaml'))]);
 });
 
 test('a stranger and a guest change nothing, by no route and no method', function (string $who): void {
@@ -64,7 +64,7 @@ test('a stranger and a guest change nothing, by no route and no method', functio
         $keeps = in_array('keeper', $route->gatherMiddleware(), true);
         foreach (METHODS as $method) {
             $who === 'guest' ? $this->asGuest() : auth()->logout();
-            $answer = $this->call($method, pathOf($route), ['kind' => 'role', 'name' => 'x', 'board' => 'box-1', 'on' => '1', 'yaml' => 'id: x', 'theme' => 'den', 'version' => 1, 'reason' => 'x', 'password' => 'x']);
+            $answer = $this->call($method, pathOf($route), ['kind' => 'job', 'name' => 'x', 'board' => 'box-1', 'on' => '1', 'yaml' => 'id: x', 'theme' => 'den', 'version' => 1, 'reason' => 'x', 'password' => 'x']);
             $asked++;
             $label = "{$who} {$method} {$route->uri()}";
             expect([$label, $answer->getStatusCode() < 500])->toBe([$label, true]);

@@ -42,7 +42,7 @@ test('an own entry whose whole numbers are written with a point takes no page do
     newRun();
     $tried = 0;
     foreach (array_keys(Catalogue::KINDS) as $kind) {
-        $folder = $kind === 'role' ? 'core/Role/data' : "core/Board/data/{$kind}";
+        $folder = "core/Catalogue/data/{$kind}";
         $file = (glob("{$folder}/*.yaml") ?: [])[0];
         // 4 becomes 4.0 everywhere.
         $yaml = (string) preg_replace('/(?<=[:\[,] )(\d+)(?=\s*(?:$|[,}\]]))/m', '$1.0', (string) file_get_contents($file));
@@ -59,7 +59,7 @@ test('own entries with the largest and smallest numbers that their schema takes 
     newRun();
     foreach (array_keys(Catalogue::KINDS) as $kind) {
         $schema = json_decode(Catalogue::schema($kind), true);
-        $id = basename((glob($kind === 'role' ? 'core/Role/data/*.yaml' : "core/Board/data/{$kind}/*.yaml") ?: [])[0], '.yaml');
+        $id = basename((glob("core/Catalogue/data/{$kind}/*.yaml") ?: [])[0], '.yaml');
         foreach ([1e12, 999999999999, 0, 1e-6, 1, 0.5, -1, -40, 366, 64] as $number) {
             $entry = entry($kind, $id);
             foreach (numericPlaces($schema) as $path) {
@@ -94,7 +94,7 @@ test('own entries with the largest and smallest numbers that their schema takes 
 test('every field that may be left out of an entry has its default', function (): void {
     foreach (array_keys(Catalogue::KINDS) as $kind) {
         $schema = json_decode(Catalogue::schema($kind), true);
-        $folder = $kind === 'role' ? 'core/Role/data' : "core/Board/data/{$kind}";
+        $folder = "core/Catalogue/data/{$kind}";
         foreach (glob("{$folder}/*.yaml") ?: [] as $file) {
             $entry = entry($kind, basename($file, '.yaml'));
             $strip = function (array $value, array $of) use (&$strip): array {
@@ -130,19 +130,19 @@ test('an own entry that cannot be read later is left out and named, on the pages
 })->with(['of an older form' => "id: marble\nlabel: Marble\ncores: 4\n", 'no YAML' => "a: [\n", 'nothing' => '', 'a list' => "- a\n", 'without end' => 'a: '.str_repeat('[', 900)]);
 
 test('an own entry in use is not taken away, and its users are named', function (): void {
-    $yaml = fn (string $kind, string $id): string => (string) preg_replace('/^id: .*$/m', "id: {$id}", (string) file_get_contents($kind === 'role' ? 'core/Role/data/file-store.yaml' : "core/Board/data/{$kind}/".['board' => 'flint', 'supply' => 'supply-3a'][$kind].'.yaml'));
-    foreach (['board' => 'flint-own', 'supply' => 'supply-own', 'role' => 'store-own'] as $kind => $id) {
+    $yaml = fn (string $kind, string $id): string => (string) preg_replace('/^id: .*$/m', "id: {$id}", (string) file_get_contents("core/Catalogue/data/{$kind}/".['board' => 'flint', 'supply' => 'supply-3a', 'job' => 'file-store'][$kind].'.yaml'));
+    foreach (['board' => 'flint-own', 'supply' => 'supply-own', 'job' => 'store-own'] as $kind => $id) {
         expect(app(Catalogue::class)->import($kind, $yaml($kind, $id))->findings->codes())->toBe([]);
     }
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'board' => 'flint-own', 'supply' => 'supply-own']);
     $box->jobs()->update(['role' => 'store-own']);
     $run = app(RunDesk::class)->begin($box->refresh());
-    foreach (['board/flint-own', 'supply/supply-own', 'role/store-own'] as $entry) {
+    foreach (['board/flint-own', 'supply/supply-own', 'job/store-own'] as $entry) {
         $this->asKeeper()->delete("/catalogue/{$entry}")->assertSessionHas('told', fn (?string $told): bool => str_contains((string) $told, 'wren'));
     }
     expect(CatalogueEntry::query()->count())->toBe(3);
     $this->delete("/boxes/{$box->id}");
-    foreach (['board/flint-own', 'supply/supply-own', 'role/store-own'] as $entry) {
+    foreach (['board/flint-own', 'supply/supply-own', 'job/store-own'] as $entry) {
         $this->delete("/catalogue/{$entry}");
     }
     expect(CatalogueEntry::query()->count())->toBe(0)->and(Run::query()->whereKey($run->id)->exists())->toBeFalse();

@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Card\Read;
+
+use Burrow\Card\CardFindings;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
+use Burrow\Text\KnownWords;
+use Burrow\Text\TextBudget;
+
+/** `wpa_supplicant.conf` line by line, as the program's own reader takes it (config_file.c): one line that it does not understand drops the file. */
+final readonly class WpaFile
+{
+    /** Lines that are named one by one before the rest is left. */
+    private const MOST = 40;
+
+    /** @param  list<WpaNetwork>  $networks */
+    private function __construct(public array $networks, public ?WpaField $country, public Findings $findings)
+    {
+    }
+
+    /** @param  list<string>  $lines */
+    public static function read(string $name, array $lines): self
+    {
+        $findings = Findings::of();
+        $networks = [];
+        $country = null;
+        // The block that is open: its place and fields, or true for one of another kind.
+        $block = null;
+        foreach ($lines as $index => $raw) {
+            $line = trim(self::withoutComment($raw));
+            $place = Place::file($name, $index + 1, 1 + strlen($raw) - strlen(ltrim($raw)));
+            if (count($findings) > self::MOST || count($networks) >= TextBudget::ITEMS) {
+                $findings = $findings->and([CardFindings::onlyFirst('networks', $place)]);
+                $block = null;
+                break;
+            }
+            if ($line === '' || ltrim($raw)[0] === '#') {
+                continue;
+            }
+            $opens = preg_match('/^network\s*=\s*\{?$/', $line) === 1;
+            if ($opens) {
+                if ($block instanceof WpaNetwork) {
+                    $findings = $findings->and([self::unread('A network block is not closed.', $block->place)]);
+                    $networks[] = $block;
+                }
+                $findings = $line === 'network={' ? $findings : $findings->and([self::unread('A network block begins with “network={”, without blanks.', $place)]);
+                $block = new WpaNetwork($place, []);
+            } elseif ($block === true) {
+                // Logins for public hot spots and certificates are of no use on a home network.
+                $block = $line === '}' ? null : true;
+            } elseif ($block instanceof WpaNetwork && $line === '}') {
+                $networks[] = $block;
+                $block = null;
+            } elseif ($block === null && preg_match('/^(?:cred|blob-base64-[^=]*)=\{$/', $line) === 1) {
+                $block = true;
+            } elseif (preg_match('/^(\w+)(\s*=\s*)(.*)$/', $line, $match) !== 1) {
+                $findings = $findings->and([self::unread('A line is “name=value”, in a block and outside.', $place)]);
+            } elseif ($block instanceof WpaNetwork) {
+                $findings = $findings->and(self::field($match[1], $match[2], $match[3], $place));
+                $block = new WpaNetwork($block->place, [$match[1] => new WpaField($match[3], $place)] + $block->fields);
+            } else {
+                $findings = $findings->and(self::global($match[1], $match[2], $place));
+                $country = $match[1] === 'country' ? new WpaField(substr($match[2], (int) strpos($match[2], '=') + 1).$match[3], $place) : $country;
+            }
+        }
+        if ($block instanceof WpaNetwork) {
+            $findings = $findings->and([self::unread('A network block is not closed.', $block->place)]);
+            $networks[] = $block;
+        }
+
+        return new self($networks, $country, $findings);
+    }
+
+    /** @return list<Finding> */
+    private static function global(string $name, string $equals, Place $place): array
+    {
+        if ($equals[0] !== '=') {
+            return [self::blanks($place)];
+        }
+
+        return WpaFields::top()->has($name) ? [] : [self::unknown($name, WpaFields::top(), $place)];
+    }
+
+    /**
+     * A blank behind the “=” is taken before numbers and lists of words, and not before texts and addresses.
+     *
+     * @return list<Finding>
+     */
+    private static function field(string $name, string $equals, string $value, Place $place): array
+    {
+        $minds = str_starts_with($value, '"') || in_array($name, ['ssid', 'psk', 'bssid'], true);
+        if ($equals !== '=' && ($minds || $equals[0] !== '=')) {
+            return [self::blanks($place)];
+        }
+
+        return WpaFields::ofANetwork()->has($name) ? [] : [self::unknown($name, WpaFields::ofANetwork(), $place)];
+    }
+
+    /** One that is like a known field is a slip; any other may be younger than this list. */
+    private static function unknown(string $name, KnownWords $known, Place $place): Finding
+    {
+        $meant = $known->nearest($name) ?? $known->nearest(strtolower($name));
+
+        return $meant !== null
+            ? Finding::stop(
+                'card.wpa_unknown_field',
+                "“{$name}” is no field of wpa_supplicant.",
+                'One unknown field drops the whole file, and the radio joins nothing.',
+                "Perhaps “{$meant}” was meant.",
+                $place,
+            )
+            : Finding::note(
+                'card.wpa_unknown_field',
+                "“{$name}” is no field of wpa_supplicant 2.10.",
+                'A release that does not know it drops the whole file.',
+                'Leave it out when the radio joins nothing.',
+                $place,
+            );
+    }
+
+    /** A “#” after the last quote of a line begins a comment (wpa_config_get_line in wpa_supplicant's config_file.c). */
+    private static function withoutComment(string $line): string
+    {
+        $quote = strpos($line, '"');
+        $from = $quote === false ? 0 : (int) strrpos($line, '"');
+        $mark = strpos($line, '#', $from === $quote ? 0 : $from);
+
+        return $mark === false ? $line : substr($line, 0, $mark);
+    }
+
+    private static function blanks(Place $place): Finding
+    {
+        return Finding::stop(
+            'card.wpa_blanks',
+            'There is a blank around the “=”.',
+            'The line is not understood, and the block or the file is dropped.',
+            'Write name=value without blanks.',
+            $place,
+        );
+    }
+
+    private static function unread(string $found, Place $place): Finding
+    {
+        return Finding::stop(
+            'card.wpa_does_not_parse',
+            $found,
+            'The file is dropped as a whole, and the radio joins nothing.',
+            'Each block: “network={”, lines of “name=value”, “}”.',
+            $place,
+        );
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Catalogue\Part;
+
+/** How the box reaches the network. */
+enum LinkKind: string
+{
+    case Wired = 'wired';
+    case Wireless = 'wireless';
+    case UsbWired = 'usb-wired';
+
+    public function isCable(): bool
+    {
+        return $this !== self::Wireless;
+    }
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Wired => 'network cable',
+            self::Wireless => 'Wi-Fi',
+            self::UsbWired => 'network cable at a USB adapter',
+        };
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Ground\Draw;
+
+/** A box as the cross-section needs it: facts only, no place yet. */
+final readonly class Dwelling
+{
+    /**
+     * @param  string  $note  last line in the chamber: its job and what is worth knowing
+     * @param  list<string>  $openings  what reaches it from outside: "51944 udp", nearest first
+     * @param  array<string, string>  $dependsOn  name of a box it cannot work without => what for
+     */
+    public function __construct(
+        public string $name,
+        public string $address,
+        public string $note,
+        public ChamberState $state,
+        public array $openings = [],
+        public array $dependsOn = [],
+    ) {
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Intake\Disks;
+
+use Burrow\Quantity\Bytes;
+use JsonSerializable;
+
+/** A disk as the kernel sees it, with what is on it. */
+final readonly class BlockDevice implements JsonSerializable
+{
+    /**
+     * @param  list<string>  $mountPoints  where it or one of its partitions is mounted
+     * @param  list<string>  $fileSystems  file systems and labels found on it
+     * @param  ?string  $stable  a name that stays its own when others are plugged in: a by-id path, a unique id; null when none was seen
+     * @param  bool  $bearsSystem  the list itself says that the system runs from it
+     */
+    public function __construct(
+        public string $name,
+        public Bytes $size,
+        public ?string $model,
+        public ?string $serial,
+        public ?string $transport,
+        public bool $removable,
+        public bool $readOnly,
+        public array $mountPoints,
+        public array $fileSystems,
+        public ?string $stable = null,
+        public bool $bearsSystem = false,
+    ) {
+    }
+
+    /** A part of it is where the running system lives. */
+    public function isSystem(): bool
+    {
+        return $this->bearsSystem || array_intersect($this->mountPoints, ['/', '/boot', '/boot/firmware', '[SWAP]', '/usr', '/var']) !== [];
+    }
+
+    /** The same disk in another list, whatever letter it has there. */
+    public function isSame(self $other): bool
+    {
+        return $this->key() === $other->key();
+    }
+
+    private function key(): string
+    {
+        return $this->serial === null && $this->stable === null
+            ? "{$this->name} {$this->size->count}"
+            : "{$this->stable} {$this->serial} {$this->size->count}";
+    }
+
+    /** Name of its first partition: a "p" stands before the number when the disk's name ends in a digit. */
+    public function firstPartition(): string
+    {
+        return $this->name.(preg_match('/\d$/', $this->name) === 1 ? 'p1' : '1');
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'name' => $this->name,
+            'bytes' => $this->size->count,
+            'size' => $this->size->decimal(),
+            'model' => $this->model,
+            'serial' => $this->serial,
+            'transport' => $this->transport,
+            'removable' => $this->removable,
+            'read_only' => $this->readOnly,
+            'mounted' => $this->mountPoints,
+            'holds' => $this->fileSystems,
+            'system' => $this->isSystem(),
+        ];
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Judgement;
+
+use JsonSerializable;
+
+/**
+ * A judgement: what was found, why it matters and what to do.
+ *
+ * The code is stable, `stage.what`, and stands in docs/formulas.md with the source of the rule.
+ */
+final readonly class Finding implements JsonSerializable
+{
+    private function __construct(
+        public Severity $severity,
+        public string $code,
+        public string $found,
+        public string $why,
+        public string $do,
+        public ?Place $place,
+    ) {
+    }
+
+    public static function fine(string $code, string $found, string $why = '', string $do = '', ?Place $place = null): self
+    {
+        return new self(Severity::Fine, $code, $found, $why, $do, $place);
+    }
+
+    public static function note(string $code, string $found, string $why = '', string $do = '', ?Place $place = null): self
+    {
+        return new self(Severity::Note, $code, $found, $why, $do, $place);
+    }
+
+    public static function warn(string $code, string $found, string $why, string $do, ?Place $place = null): self
+    {
+        return new self(Severity::Warn, $code, $found, $why, $do, $place);
+    }
+
+    public static function stop(string $code, string $found, string $why, string $do, ?Place $place = null): self
+    {
+        return new self(Severity::Stop, $code, $found, $why, $do, $place);
+    }
+
+    public function at(Place $place): self
+    {
+        return new self($this->severity, $this->code, $this->found, $this->why, $this->do, $place);
+    }
+
+    /** Why and what to do, as one running text. */
+    public function advice(): string
+    {
+        return trim($this->why.' '.$this->do);
+    }
+
+    /** @return array<string, string|int|null> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'severity' => $this->severity->value,
+            'code' => $this->code,
+            'field' => $this->place?->field,
+            'file' => $this->place?->file,
+            'line' => $this->place?->line,
+            'found' => $this->found,
+            'why' => $this->why,
+            'do' => $this->do,
+        ];
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan\Fit;
+
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Plan\PlanInput;
+
+/** Parts of the plan that are not to be had at the moment. */
+final readonly class Availability
+{
+    public static function findings(PlanInput $plan): Findings
+    {
+        $findings = Findings::of();
+        foreach (
+            [$plan->board, $plan->supply, $plan->cable, $plan->drive, $plan->card, $plan->case, $plan->hub, $plan->cooling, $plan->addOn] as $part
+        ) {
+            if ($part !== null && ! $part->market->available) {
+                $findings = $findings->and([
+                    Finding::warn(
+                        'plan.not_to_be_had',
+                        "{$part->label} is not to be had at the moment.",
+                        'A plan that waits for a part is no plan.',
+                        'The next best is among the ways out.',
+                    ),
+                ]);
+            }
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan\Fit;
+
+use Burrow\Catalogue\Job\Job;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Plan\PlanInput;
+
+/** Which jobs should not share a box. */
+final readonly class Company
+{
+    /** RFC 4253, section 4.1. */
+    private const REMOTE_LOGIN = 22;
+
+    /** Below it a service is found by its number alone (RFC 6335), except pages: their port can be typed. */
+    private const SYSTEM_PORTS = 1024;
+
+    private const PAGES = [80, 443];
+
+    /** Where pages that cannot have their usual port are put first; common practice. */
+    private const MOVED = 8080;
+
+    public static function findings(PlanInput $plan): Findings
+    {
+        $findings = Findings::of();
+        foreach ($plan->roles as $role) {
+            foreach ($plan->roles as $other) {
+                $finding = $role === $other ? null : self::together($role, $other);
+                if ($finding !== null) {
+                    $findings = $findings->and([$finding]);
+                }
+            }
+        }
+
+        return $findings->and(self::ports($plan->roles));
+    }
+
+    /**
+     * Remote login is the system's own service: jobs that name it share it.
+     *
+     * @param  list<Job>  $roles
+     * @return list<Finding>
+     */
+    private static function ports(array $roles): array
+    {
+        $wanted = [];
+        foreach ($roles as $role) {
+            foreach ($role->ports as $use) {
+                if ($use->port->number !== self::REMOTE_LOGIN) {
+                    $wanted["{$use->port->number}/{$use->protocol->value}"][] = $role->label;
+                }
+            }
+        }
+        $findings = [];
+        foreach (array_filter($wanted, fn (array $jobs): bool => count($jobs) > 1) as $port => $jobs) {
+            $number = (int) $port;
+            $mayMove = $number >= self::SYSTEM_PORTS || in_array($number, self::PAGES, true);
+            for ($free = max(self::MOVED, $number + 1); isset($wanted["{$free}/tcp"]) || isset($wanted["{$free}/udp"]); $free++);
+            $findings[] = Finding::warn(
+                'plan.company_of_ports',
+                ucfirst(implode(' and ', $jobs))." both want {$port}.",
+                'One address, protocol and port can be held once; the second service does not start.',
+                $mayMove
+                    ? "Move one of them to {$free} when you install it, or give it a box of its own."
+                    : 'Clients ask at this port and no other: leave one of them out, or give it a box of its own.',
+            );
+        }
+
+        return $findings;
+    }
+
+    private static function together(Job $role, Job $other): ?Finding
+    {
+        $pair = ucfirst($role->label)." and {$other->label} on one box.";
+
+        return match (true) {
+            $role->servesAll !== '' && ($other->restarts || $other->heavy) => Finding::warn(
+                'plan.company_of_a_filter',
+                $pair,
+                "When the {$other->label} is restarted or overloaded, the whole house is without {$role->servesAll}.",
+                'Give the filter a box of its own; the smallest board will do.',
+            ),
+            $role->id === 'print-host' && $other->heavy => Finding::warn(
+                'plan.company_of_a_printer',
+                $pair,
+                'A print stutters when something else takes the processor.',
+                'Give the printer a board of its own.',
+            ),
+            $role->facesWorld && $other->householdFiles => Finding::warn(
+                'plan.company_of_files',
+                $pair,
+                'What can be reached from outside should not hold the household\'s files.',
+                'Two small boxes instead of one.',
+            ),
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan\Fit;
+
+use Burrow\Catalogue\Job\Job;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Line;
+use Burrow\Judgement\Source;
+use Burrow\Judgement\Working;
+use Burrow\Plan\PlanInput;
+
+/** Speed of the board against what the jobs want. */
+final readonly class ProcessorFit
+{
+    private function __construct(private PlanInput $plan)
+    {
+    }
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan);
+    }
+
+    /** Speed that all jobs want together: the dearest in full, each further one by half, as they are rarely busy at once. */
+    public function wanted(): float
+    {
+        $speeds = array_map(fn (Job $role): float => $role->speed, $this->plan->roles);
+        rsort($speeds);
+
+        return $speeds[0] + array_sum(array_slice($speeds, 1)) / 2;
+    }
+
+    public function level(): Level
+    {
+        $share = $this->plan->board->speed / $this->wanted();
+
+        return match (true) {
+            $share >= 1 => Level::RunsWell,
+            $share >= 0.5 => Level::RunsSlowly,
+            $share >= 0.2 => Level::Unusable,
+            default => Level::DoesNotRun,
+        };
+    }
+
+    public function working(): Working
+    {
+        return Working::of(
+            'plan.processor',
+            'Speed wanted',
+            number_format($this->wanted(), 1, '.', '').' of '.number_format($this->plan->board->speed, 1, '.', ''),
+            Source::catalogue('relative speeds, single-core board = 1'),
+            ...array_map(
+                fn (Job $role): Line => Line::given($role->label, (string) $role->speed, 'runs well from this speed on'),
+                $this->plan->roles,
+            ),
+            ...[
+                Line::computed('together', 'the dearest + half of each other', number_format($this->wanted(), 1, '.', '')),
+                Line::given($this->plan->board->label, (string) $this->plan->board->speed, 'catalogue'),
+            ],
+        );
+    }
+
+    public function finding(): Finding
+    {
+        $what = count($this->plan->roles) === 1 ? $this->plan->roles[0]->label : count($this->plan->roles).' jobs together';
+        $board = $this->plan->board->label;
+
+        return match ($this->level()) {
+            Level::RunsWell => Finding::fine('plan.processor_fits', "Processor: fast enough for {$what}."),
+            Level::RunsSlowly => Finding::warn(
+                'plan.processor_slow',
+                ucfirst($what)." on the {$board}: slow.",
+                'Pages take their time, and long work makes others wait.',
+                'Choose a faster board.',
+            ),
+            Level::Unusable => Finding::stop(
+                'plan.processor_weak',
+                ucfirst($what)." on the {$board}: it starts and is unusable.",
+                'It is several times slower than what the job wants.',
+                'Choose a faster board.',
+            ),
+            Level::DoesNotRun => Finding::stop(
+                'plan.processor_too_weak',
+                ucfirst($what)." on the {$board}: it does not run.",
+                'It is many times slower than what the job wants.',
+                'Choose a faster board.',
+            ),
+        };
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan\Power;
+
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Line;
+use Burrow\Judgement\Source;
+use Burrow\Judgement\Working;
+use Burrow\Plan\PlanInput;
+use Burrow\Quantity\Amps;
+
+/** What hangs on the USB sockets against what their bus, or a powered hub, gives them together. */
+final readonly class BusBudget
+{
+    private function __construct(private PlanInput $plan, private UsbDevices $devices)
+    {
+    }
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan, UsbDevices::of($plan));
+    }
+
+    /** Nothing hangs there, or nobody knows what the sockets give. */
+    public function applies(): bool
+    {
+        return $this->devices->list !== [] && $this->limit() !== null;
+    }
+
+    public function limit(): ?Amps
+    {
+        return $this->plan->hub()->current ?? $this->plan->board->usbBus()?->current;
+    }
+
+    /** Current that the board itself has to pass on to its sockets. */
+    public function fromBoard(): Amps
+    {
+        return $this->plan->hub() === null ? $this->devices->together() : Amps::of(0);
+    }
+
+    public function finding(): Finding
+    {
+        $asked = $this->devices->together();
+        $limit = $this->limit() ?? $asked;
+        $hub = $this->plan->hub();
+
+        return match (true) {
+            round($asked->amps, 2) <= $limit->amps => Finding::fine(
+                'plan.bus_fits',
+                ($hub === null ? 'USB sockets' : 'Powered hub').": {$asked} while everything starts, of {$limit}.",
+            ),
+            $hub !== null => Finding::stop(
+                'plan.hub_current',
+                "The hub gives {$limit}, and {$asked} is asked of it.",
+                'Devices drop out one after another, the disk first.',
+                'A hub with a stronger supply, or a disk with its own.',
+            ),
+            default => Finding::stop(
+                'plan.bus_current',
+                "The USB sockets give {$limit} together, and {$asked} is asked of them.",
+                'A disk clicks and vanishes while it starts, whatever the supply can do.',
+                'A powered hub, or a disk with a supply of its own.',
+            ),
+        };
+    }
+
+    public function working(): Working
+    {
+        $limit = $this->limit();
+        $hub = $this->plan->hub();
+
+        return Working::of(
+            'plan.bus_current',
+            $hub === null ? 'Current of the USB sockets' : 'Current of the powered hub',
+            "{$this->devices->together()} of {$limit}",
+            Source::catalogue('currents')->and(Source::commonPractice()),
+            ...array_map(fn (Feed $one): Line => Line::given($one->name, (string) $one->peak, 'while it starts'), $this->devices->list),
+            ...[Line::given($hub->label ?? ($this->plan->board->usbBus()->name ?? 'sockets'), (string) $limit, 'all sockets together')],
+        );
+    }
+}

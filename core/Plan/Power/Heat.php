@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan\Power;
+
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Line;
+use Burrow\Judgement\Source;
+use Burrow\Judgement\Working;
+use Burrow\Plan\PlanInput;
+
+/** Temperature of the board under load: room + power × thermal resistance of the case. */
+final readonly class Heat
+{
+    /** Boards of these classes slow down from here on: memory. */
+    public const THROTTLES = 80.0;
+
+    private const MARGIN = 8.0;
+
+    private function __construct(private PlanInput $plan)
+    {
+    }
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan);
+    }
+
+    public function celsius(): float
+    {
+        return $this->plan->circumstances->roomCelsius + $this->plan->board->busy->watts * $this->kelvinPerWatt();
+    }
+
+    /** Of the case with its cooling, or as measured on a box of this kind. */
+    public function kelvinPerWatt(): float
+    {
+        return $this->plan->calibration->kelvinPerWatt ?? $this->plan->case->kelvinPerWatt * ($this->plan->cooling->share ?? 1);
+    }
+
+    /** Machines that come with a case and cooling of their own are not judged. */
+    public function applies(): bool
+    {
+        return $this->plan->board->powerInlet !== 'barrel';
+    }
+
+    public function finding(): Finding
+    {
+        $degrees = round($this->celsius()).' °C';
+
+        return match (true) {
+            ! $this->applies() => Finding::fine('plan.heat_own_cooling', 'It has a case and cooling of its own.'),
+            $this->celsius() >= self::THROTTLES => Finding::warn(
+                'plan.heat_throttles',
+                "{$degrees} under load: it slows itself down.",
+                'It lowers its clock from '.self::THROTTLES.' °C on, more so in summer.',
+                'Sinks before a case, a vented case, or a fan.',
+            ),
+            $this->celsius() >= self::THROTTLES - self::MARGIN => Finding::note(
+                'plan.heat_close',
+                "{$degrees} under load, close to where it slows down.",
+                'A warm summer room takes the rest.',
+                'Sinks or a small fan cost little.',
+            ),
+            default => Finding::fine('plan.heat_fits', "{$degrees} under load, in the {$this->caseName()}."),
+        };
+    }
+
+    public function working(): Working
+    {
+        $plan = $this->plan;
+        $kelvin = round($this->kelvinPerWatt(), 1);
+
+        return Working::of(
+            'plan.board_temperature',
+            'Temperature of the board under load',
+            round($this->celsius()).' °C',
+            Source::catalogue('power and case')->and(Source::commonPractice()),
+            Line::given('room', "{$plan->circumstances->roomCelsius} °C"),
+            Line::given('board, busy', (string) $plan->board->busy, 'catalogue'),
+            $plan->calibration->kelvinPerWatt === null
+                ? Line::computed(
+                    $plan->case->label,
+                    "{$plan->case->kelvinPerWatt} K/W".($plan->cooling === null ? '' : " × {$plan->cooling->share} with: {$plan->cooling->label}"),
+                    "{$kelvin} K/W",
+                    'catalogue',
+                )
+                : Line::given($plan->case->label, "{$kelvin} K/W", "measured on {$plan->calibration->from}"),
+            Line::computed('board', "{$plan->circumstances->roomCelsius} °C + {$plan->board->busy} × {$kelvin} K/W", round($this->celsius()).' °C'),
+            Line::given('it slows down from', self::THROTTLES.' °C', 'memory'),
+        );
+    }
+
+    private function caseName(): string
+    {
+        return lcfirst($this->plan->case->label);
+    }
+}

@@ -1,0 +1,260 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan\Power;
+
+use Burrow\Catalogue\Part\LinkKind;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Line;
+use Burrow\Judgement\Source;
+use Burrow\Judgement\Working;
+use Burrow\Plan\PlanInput;
+use Burrow\Quantity\Amps;
+use Burrow\Quantity\Volts;
+
+/** Current asked of the supply, and the voltage that is left at the board after the cable. */
+final readonly class SupplyFit
+{
+    /** What the inlets accept, in volts. */
+    private const FIVE_VOLTS = [4.75, 5.5];
+
+    private const BARREL = [18.0, 20.5];
+
+    /** Lowest voltage at a device in the USB 2.0 specification, section 7.2.2. */
+    private const NOTHING_STARTS = 4.4;
+
+    private function __construct(private PlanInput $plan)
+    {
+    }
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan);
+    }
+
+    /** Board under load while the disk starts, with what the jobs have plugged in. */
+    public function peak(): Amps
+    {
+        return array_reduce($this->shares(), fn (Amps $sum, Feed $share): Amps => $sum->plus($share->peak), Amps::of(0));
+    }
+
+    /** @return non-empty-list<Feed> who takes what, all at once */
+    private function shares(): array
+    {
+        $plan = $this->plan;
+        $header = $plan->addOn?->plug === 'header' ? [new Feed($plan->addOn->label, $plan->addOn->current)] : [];
+        foreach ($plan->peripherals() as $peripheral) {
+            if ($peripheral->plug !== 'USB-A' && $peripheral->current->amps > 0) {
+                $header[] = new Feed($peripheral->what, $peripheral->current);
+            }
+        }
+
+        return [
+            new Feed('board, busy', $this->boardCurrent()),
+            ...$plan->cooling !== null && $plan->cooling->current->amps > 0 ? [new Feed($plan->cooling->label, $plan->cooling->current)] : [],
+            ...$header,
+            ...$plan->hub() === null ? UsbDevices::of($plan)->list : [],
+        ];
+    }
+
+    /** At the board's inlet, at the peak. */
+    public function voltage(): Volts
+    {
+        return $this->plan->supply->voltage->less(Volts::across(Wire::roundTrip($this->plan->cable), $this->peak()));
+    }
+
+    public function findings(): Findings
+    {
+        $wanted = $this->plan->board->powerInlet === 'barrel' ? self::BARREL : self::FIVE_VOLTS;
+        $volts = $this->plan->supply->voltage->volts;
+        if ($volts < $wanted[0] || $volts > $wanted[1]) {
+            return Findings::of(
+                Finding::stop(
+                    'plan.supply_voltage',
+                    "The supply gives {$this->plan->supply->voltage}; the {$this->plan->board->label} wants {$wanted[0]} to {$wanted[1]} V.",
+                    'Too little starts nothing, too much destroys the board at once.',
+                    'Take the supply made for this inlet.',
+                ),
+            );
+        }
+        if ($this->plan->supply->poeWatts !== null) {
+            return Findings::of($this->networkPower($this->plan->supply->poeWatts))->and($this->backFeeding());
+        }
+        if (($this->plan->board->powerInlet === 'barrel') !== ($this->plan->cable->plug === 'barrel')) {
+            return Findings::of(
+                Finding::stop(
+                    'plan.cable_plug',
+                    "{$this->plan->cable->label}: its plug does not fit the inlet of the {$this->plan->board->label}.",
+                    "The board has a {$this->plan->board->powerInlet} inlet.",
+                    'Take a cable for that inlet.',
+                ),
+            );
+        }
+        $findings = Findings::of($this->currentFinding(), $this->voltageFinding())->and($this->backFeeding());
+        $drive = $this->plan->drive;
+        if ($drive !== null && $drive->spins && $drive->starting->amps > 0 && $this->plan->hub() === null) {
+            $findings = $findings->and([
+                Finding::note(
+                    'plan.spinning_on_board',
+                    'The spinning disk is fed by the board.',
+                    "It takes {$drive->starting} while it starts, and again at every start after a rest.",
+                    'A powered hub or a disk with its own supply takes that load off the board.',
+                ),
+            ]);
+        }
+
+        return $findings;
+    }
+
+    public function working(): Working
+    {
+        $cable = $this->plan->cable;
+        $perMetre = Wire::ohmsPerMetre($cable->gauge);
+        $ohms = Wire::roundTrip($cable);
+
+        return Working::of(
+            'plan.voltage_at_board',
+            'Voltage at the board',
+            (string) $this->voltage(),
+            Source::standard('ASTM B258, IACS; Ohm\'s law')->and(Source::catalogue('currents')),
+            ...array_map(
+                fn (Feed $share): Line => Line::given(
+                    $share->name,
+                    (string) $share->peak,
+                    $share->name === 'board, busy' ? "{$this->plan->board->busy} ÷ {$this->plan->supply->voltage}" : 'while it starts',
+                ),
+                $this->shares(),
+            ),
+            ...[
+                Line::computed(
+                    'current at the peak',
+                    implode(' + ', array_map(fn (Feed $share): string => number_format($share->peak->amps, 2, '.', ''), $this->shares())),
+                    (string) $this->peak(),
+                ),
+                Line::computed(
+                    'wire diameter',
+                    "0.127 mm × 92^((36−{$cable->gauge})/39)",
+                    number_format(Wire::diameter($cable->gauge) * 1000, 3, '.', '').' mm',
+                ),
+                Line::computed('wire', '1.724e-8 Ω·m ÷ cross-section', number_format($perMetre->ohms * 1000, 1, '.', '').' mΩ/m'),
+                Line::computed(
+                    'cable, there and back',
+                    "2 × {$cable->metres} m × ".number_format($perMetre->ohms * 1000, 1, '.', '').' mΩ/m',
+                    (string) $ohms,
+                ),
+                Line::computed('at the board', "{$this->plan->supply->voltage} − {$this->peak()} × {$ohms}", (string) $this->voltage()),
+                Line::given('the board complains below', (string) $this->plan->board->undervoltage, 'catalogue'),
+            ],
+        );
+    }
+
+    /** At the device: 12.95 W of type 1, 25.5 W of type 2 (IEEE 802.3, clause 33). */
+    private function networkPower(float $watts): Finding
+    {
+        $wanted = $this->peak()->amps * $this->plan->supply->voltage->volts;
+        $board = $this->plan->board;
+
+        return match (true) {
+            $this->plan->poeType() === null => Finding::stop(
+                'plan.poe_not_taken',
+                "The {$board->label} takes no power over its network socket.",
+                'It lacks the part that turns 48 V into 5 V.',
+                'Take a supply for its inlet, a board that does, or an add-on that takes it.',
+            ),
+            $this->plan->link !== LinkKind::Wired => Finding::stop(
+                'plan.poe_needs_cable',
+                'Power over the network cable needs that cable.',
+                'The plan says Wi-Fi.',
+                'Choose the network cable.',
+            ),
+            $wanted > $watts => Finding::stop(
+                'plan.poe_too_weak',
+                number_format($wanted, 1, '.', '')." W are asked at the peak; type {$this->plan->supply->poeType} brings {$watts} W to the device.",
+                'The switch cuts the power off.',
+                'Type 2, or a disk with a supply of its own.',
+            ),
+            default => Finding::fine(
+                'plan.poe_fits',
+                'Power over the network cable: '.number_format($wanted, 1, '.', '')." W at the peak of {$watts} W.",
+            ),
+        };
+    }
+
+    private function backFeeding(): Findings
+    {
+        $findings = Findings::of();
+        foreach ($this->plan->peripherals() as $peripheral) {
+            if ($peripheral->feedsBack) {
+                $findings = $findings->and([
+                    Finding::note(
+                        'plan.back_feeding',
+                        "The {$peripheral->what} may feed power back through its cable.",
+                        'The board then runs on it when its own supply is off, and badly.',
+                        'A cable without the power wire, or the piece of tape on that contact, stops it.',
+                    ),
+                ]);
+            }
+        }
+
+        return $findings;
+    }
+
+    private function boardCurrent(): Amps
+    {
+        return $this->plan->board->busy->at($this->plan->supply->voltage);
+    }
+
+    private function currentFinding(): Finding
+    {
+        $supply = $this->plan->supply;
+        $board = $this->plan->board;
+        if ($supply->current->amps < round($this->peak()->amps, 2)) {
+            return Finding::stop(
+                'plan.supply_too_weak',
+                "The supply gives {$supply->current}, and {$this->peak()} is asked of it.",
+                'The voltage breaks down under load and the box restarts or damages its card.',
+                "Take one of at least {$board->supplyAmps} A.",
+            );
+        }
+        if ($supply->current->amps < $board->supplyAmps) {
+            // A phone charger also drops its voltage long before its rated current.
+            return Finding::stop(
+                'plan.supply_below_class',
+                "The supply gives {$supply->current}; a board with a {$board->powerInlet} inlet wants {$board->supplyAmps} A.",
+                'Common practice: what the board draws on average says little about its peaks.',
+                "Take one of at least {$board->supplyAmps} A.",
+            );
+        }
+
+        return Finding::fine('plan.supply_fits', "Supply: {$this->peak()} at the peak of {$supply->current}.");
+    }
+
+    private function voltageFinding(): Finding
+    {
+        $least = $this->plan->board->undervoltage;
+        if ($this->plan->board->powerInlet !== 'barrel' && $this->voltage()->volts < self::NOTHING_STARTS) {
+            return Finding::stop(
+                'plan.voltage_breaks_down',
+                "Only {$this->voltage()} would reach the board.",
+                "The cable loses {$this->lost()} at the peak: {$this->plan->cable->label}. Below 4.40 V nothing on a USB supply has to work.",
+                'Take a shorter or thicker cable.',
+            );
+        }
+
+        return $this->voltage()->volts < $least->volts
+            ? Finding::warn(
+                'plan.voltage_low',
+                "{$this->voltage()} at the board; it complains below {$least}.",
+                "The cable loses {$this->lost()} at the peak: {$this->plan->cable->label}.",
+                'A shorter or thicker cable cures it.',
+            )
+            : Finding::fine('plan.voltage_fits', "Voltage at the board: {$this->voltage()}.");
+    }
+
+    private function lost(): Volts
+    {
+        return $this->plan->supply->voltage->less($this->voltage());
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan\Speed;
+
+use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Part\Processor;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Line;
+use Burrow\Judgement\Source;
+use Burrow\Judgement\Working;
+use Burrow\Plan\PlanInput;
+use Burrow\Quantity\Rate;
+
+/** What a tunnel from outside brings: the home line's upload, or what the processor encrypts. */
+final readonly class TunnelRate
+{
+    /** Share of the line that arrives as payload of a tunnel: common practice. */
+    private const PAYLOAD = 0.9;
+
+    private function __construct(private PlanInput $plan)
+    {
+    }
+
+    /** Null when no job is reached from outside. */
+    public static function of(PlanInput $plan): ?self
+    {
+        return array_filter($plan->roles, fn (Job $role): bool => $role->facesWorld) === [] ? null : new self($plan);
+    }
+
+    /** Every byte passes the network twice, and encrypting it costs about half of serving it: memory. */
+    public static function ofProcessor(Processor $processor): Rate
+    {
+        return Rate::megabytesPerSecond(1000 / self::cost($processor));
+    }
+
+    public function rate(): Rate
+    {
+        return $this->processorLimits() ? self::ofProcessor($this->plan->board->processor) : $this->line();
+    }
+
+    public function finding(): Finding
+    {
+        $megabits = round(($this->rate()->bytesPerSecond * 8) / 1e6, 1);
+
+        return $this->processorLimits()
+            ? Finding::note(
+                'plan.tunnel_processor',
+                "Through the tunnel: {$megabits} Mb/s; the processor is the limit.",
+                "The line's upload would carry {$this->line()}.",
+                'A faster board, if that matters.',
+            )
+            : Finding::fine('plan.tunnel_rate', "Through the tunnel: {$megabits} Mb/s; the line's upload is the limit.");
+    }
+
+    public function working(): Working
+    {
+        $processor = $this->plan->board->processor;
+
+        return Working::of(
+            'plan.tunnel_rate',
+            'Rate through the tunnel',
+            (string) $this->rate(),
+            Source::catalogue('processor cost')->and(Source::commonPractice()),
+            Line::computed('upload', "{$this->plan->circumstances->upMegabits} Mb/s ÷ 8 × ".self::PAYLOAD, (string) $this->line()),
+            Line::computed(
+                'processor',
+                "1000 ms ÷ (2 × {$processor->networkMsPerMegabyte} + {$processor->serveMsPerMegabyte} ÷ 2) ms",
+                (string) self::ofProcessor($processor),
+            ),
+        );
+    }
+
+    private function processorLimits(): bool
+    {
+        return self::ofProcessor($this->plan->board->processor)->isBelow($this->line());
+    }
+
+    private function line(): Rate
+    {
+        return Rate::megabitsPerSecond($this->plan->circumstances->upMegabits)->times(self::PAYLOAD);
+    }
+
+    private static function cost(Processor $processor): float
+    {
+        return 2 * $processor->networkMsPerMegabyte + $processor->serveMsPerMegabyte / 2;
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan\Ways;
+
+use Burrow\Catalogue\Part\LinkKind;
+use Burrow\Plan\PlanInput;
+
+/** One or two changes that cure a plan, what they cost more (or less), and the plan they make. */
+final readonly class WayOut
+{
+    /**
+     * @param  non-empty-array<string, mixed>  $changes  name of the part => what it becomes
+     * @param  list<string>  $leaves  what still stops or warns with it
+     * @param  int  $notes  how many notes the changed plan has
+     */
+    public function __construct(public PlanInput $plan, public array $changes, public int $cents, public array $leaves, public int $notes)
+    {
+    }
+
+    /** "costs 4.00 more", "saves 23.00" or "costs no more". */
+    public function price(): string
+    {
+        $amount = number_format(abs($this->cents) / 100, 2, '.', '');
+
+        return match (true) {
+            $this->cents === 0 => 'costs no more',
+            $this->cents < 0 => "saves {$amount}",
+            default => "costs {$amount} more",
+        };
+    }
+
+    /** "Supply, 5.1 V 3 A, and Usual cable, 24 AWG, 1 m" */
+    public function sentence(): string
+    {
+        return implode(
+            ', and ',
+            array_map(
+                fn (mixed $part): string => $part instanceof LinkKind
+                    ? $part->label()
+                    : (is_object($part) && isset($part->label)
+                        ? (string) $part->label
+                        : 'no disk'),
+                $this->changes,
+            ),
+        );
+    }
+}

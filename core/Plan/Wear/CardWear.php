@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan\Wear;
+
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Line;
+use Burrow\Judgement\Source;
+use Burrow\Judgement\Working;
+use Burrow\Plan\PlanInput;
+
+/** How many years the card lasts under what the jobs write to it. */
+final readonly class CardWear
+{
+    /** Bytes the card writes inside for each byte given to it, with small scattered writes: memory. */
+    private const AMPLIFICATION = 8;
+
+    /** The system's own logs. */
+    private const SYSTEM_GIGABYTES_A_DAY = 0.15;
+
+    private const SHORT_YEARS = 3;
+
+    private const LONG_YEARS = 30;
+
+    private function __construct(private PlanInput $plan)
+    {
+    }
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan);
+    }
+
+    /** In GB a day; a job that has a disk writes there. */
+    public function gigabytesPerDay(): float
+    {
+        $jobs = $this->plan->needsDisk() && $this->plan->drive !== null ? 0.0 : $this->plan->writesPerDay()->count / 1e9;
+
+        return self::SYSTEM_GIGABYTES_A_DAY + $jobs;
+    }
+
+    public function years(): float
+    {
+        $card = $this->plan->card;
+
+        return (($card->capacity->count / 1e9) * $card->eraseCycles) / self::AMPLIFICATION / $this->gigabytesPerDay() / 365.25;
+    }
+
+    public function finding(): Finding
+    {
+        $years =
+            $this->years() >= self::LONG_YEARS
+                ? 'more than '.self::LONG_YEARS.' years'
+                : 'about '.number_format($this->years(), 1, '.', '').' years';
+
+        return $this->years() < self::SHORT_YEARS
+            ? Finding::warn(
+                'plan.card_wears_out',
+                "The card lasts {$years}.",
+                'The jobs write '.
+                    number_format($this->gigabytesPerDay(), 1, '.', '').
+                    ' GB a day to it, and a worn card loses data without warning.',
+                'A solid-state drive instead of the card, or a card made for constant writing.',
+            )
+            : Finding::fine('plan.card_lasts', "The card lasts {$years}.");
+    }
+
+    public function working(): Working
+    {
+        $card = $this->plan->card;
+
+        return Working::of(
+            'plan.card_wear',
+            'Years that the card lasts',
+            $this->years() >= self::LONG_YEARS ? 'more than '.self::LONG_YEARS : number_format($this->years(), 1, '.', ''),
+            Source::catalogue('capacity, erase cycles, writes')->and(Source::commonPractice()),
+            Line::given('written a day', number_format($this->gigabytesPerDay(), 2, '.', '').' GB', 'jobs and the system\'s logs'),
+            Line::given('card', "{$card->capacity->decimal()}, {$card->eraseCycles} erase cycles", 'catalogue'),
+            Line::given('write amplification', (string) self::AMPLIFICATION, 'memory'),
+            Line::computed(
+                'years',
+                "{$card->capacity->decimal()} × {$card->eraseCycles} ÷ ".
+                    self::AMPLIFICATION.
+                    ' ÷ '.
+                    number_format($this->gigabytesPerDay(), 2, '.', '').
+                    ' GB ÷ 365.25',
+                number_format($this->years(), 1, '.', ''),
+            ),
+        );
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Plan\Wear;
+
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Line;
+use Burrow\Judgement\Source;
+use Burrow\Judgement\Working;
+use Burrow\Plan\PlanInput;
+
+/** How many years a solid-state drive lasts under what the jobs write to it. */
+final readonly class DriveWear
+{
+    private const SHORT_YEARS = 3;
+
+    private function __construct(private float $endurance, private float $gigabytesPerDay)
+    {
+    }
+
+    /** Null when no drive wears: none, a spinning one, or nothing is written to it. */
+    public static function of(PlanInput $plan): ?self
+    {
+        $perDay = $plan->writesPerDay()->count / 1e9;
+
+        return $plan->drive?->endurance === null || $perDay <= 0 ? null : new self($plan->drive->endurance->count / 1e9, $perDay);
+    }
+
+    public function years(): float
+    {
+        return $this->endurance / $this->gigabytesPerDay / 365.25;
+    }
+
+    public function finding(): Finding
+    {
+        return $this->years() < self::SHORT_YEARS
+            ? Finding::warn(
+                'plan.drive_wears_out',
+                "The drive lasts {$this->words()}.",
+                'Sticks and the smallest drives are not made for constant writing.',
+                'A solid-state drive with a higher endurance.',
+            )
+            : Finding::fine('plan.drive_lasts', "The drive lasts {$this->words()}.");
+    }
+
+    public function working(): Working
+    {
+        $perDay = number_format($this->gigabytesPerDay, 1, '.', '').' GB';
+
+        return Working::of(
+            'plan.drive_wear',
+            'Years that the drive lasts',
+            $this->words(),
+            Source::catalogue('endurance, writes'),
+            Line::given('may be written in its life', number_format($this->endurance / 1000, 0, '.', '').' TB', 'data sheets of its class'),
+            Line::given('written a day', $perDay, 'all jobs'),
+            Line::computed(
+                'years',
+                number_format($this->endurance, 0, '.', '')." GB ÷ {$perDay} ÷ 365.25",
+                number_format($this->years(), 1, '.', ''),
+            ),
+        );
+    }
+
+    private function words(): string
+    {
+        return $this->years() >= 30 ? 'more than 30 years' : 'about '.number_format($this->years(), 1, '.', '').' years';
+    }
+}

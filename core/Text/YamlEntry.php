@@ -1,0 +1,239 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Text;
+
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Errors\ValidationError;
+use Opis\JsonSchema\Helper;
+use Opis\JsonSchema\Validator;
+use Symfony\Component\Yaml\Exception\ParseException;
+
+/** A YAML text held against a JSON Schema: what it says, and what is wrong with it, by line. */
+final readonly class YamlEntry
+{
+    private const SMALLEST = 1e-6;
+
+    private const LARGEST = 1e12;
+
+    /** Findings about one text. */
+    private const MOST = 20;
+
+    /** @param  ?array<string, mixed>  $data null when the text cannot be used */
+    private function __construct(public ?array $data, public Findings $findings)
+    {
+    }
+
+    /**
+     * @param  string  $schema  the JSON Schema itself, as text
+     * @param  string  $file  the name that findings give to the text
+     */
+    public static function read(string $yaml, string $schema, string $file): self
+    {
+        $yaml = (string) preg_replace('/^\xEF\xBB\xBF/', '', $yaml);
+        $unreadable = self::unreadable($yaml, $file);
+        if ($unreadable !== null) {
+            return $unreadable;
+        }
+        try {
+            $data = YamlText::parse($yaml);
+        } catch (ParseException $problem) {
+            $named = $problem->getParsedLine();
+            $line = YamlText::doubled($problem) !== null && $named > 0 ? $named : YamlLines::trouble($yaml, $named);
+
+            return self::refused(
+                'yaml.does_not_parse',
+                'The text is not YAML: '.self::sentence($problem),
+                'Most often the indentation of this or the line before is off.',
+                'Compare it with a built-in entry.',
+                $file,
+                $line,
+            );
+        }
+        if (! is_array($data)) {
+            return self::refused(
+                'yaml.not_an_entry',
+                'There is no entry in this text.',
+                'An entry is a list of “name: value” lines.',
+                'Export a built-in entry to see one.',
+                $file,
+                null,
+            );
+        }
+        $lines = new YamlLines($yaml);
+        $findings = self::numbers($data, [], $lines, $file);
+        $findings = $findings === [] ? self::against($schema, $data, $lines, $file) : Findings::of(...$findings);
+        if ($findings->blocks()) {
+            return new self(null, $findings);
+        }
+        array_walk_recursive($data, function (mixed &$value): void {
+            // JSON Schema takes 4.0 for an integer, and so does this house.
+            $value = is_float($value) && floor($value) === $value ? (int) $value : $value;
+        });
+        /** @var array<string, mixed> $data */
+
+        return new self($data, $findings);
+    }
+
+    /** What no YAML reader should be asked to read: too much, bytes that are no text, tabs as indentation, two entries in one. */
+    private static function unreadable(string $yaml, string $file): ?self
+    {
+        $tooMuch = TextBudget::entry()->exceeded($yaml);
+        if ($tooMuch !== null) {
+            return self::refused(
+                'yaml.over_budget',
+                "The text is not looked at: {$tooMuch->because}.",
+                'An entry has about fifty lines.',
+                'Take in one entry at a time.',
+                $file,
+                $tooMuch->line,
+            );
+        }
+        $begun = false;
+        foreach (explode("\n", $yaml) as $index => $line) {
+            $refused = match (true) {
+                preg_match('//u', $line) !== 1 => self::refused(
+                    'yaml.not_utf8',
+                    'Bytes stand here that are no UTF-8.',
+                    'YAML is UTF-8 (YAML 1.2 section 5.2).',
+                    'Save the text as UTF-8.',
+                    $file,
+                    $index + 1,
+                ),
+                preg_match('/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', $line) === 1 => self::refused(
+                    'yaml.control_character',
+                    'A character stands here that cannot be seen.',
+                    'YAML takes no control characters (YAML 1.2 section 5.1).',
+                    'Type the line anew.',
+                    $file,
+                    $index + 1,
+                ),
+                preg_match('/^ *\t/', $line) === 1 => self::refused(
+                    'yaml.tab',
+                    'A tab stands where YAML wants spaces.',
+                    'YAML forbids tabs as indentation.',
+                    'Replace it with spaces.',
+                    $file,
+                    $index + 1,
+                ),
+                $begun && preg_match('/^---(?:\s|$)/', $line) === 1 => self::refused(
+                    'yaml.second_document',
+                    'A second entry begins here.',
+                    'One text holds one entry.',
+                    'Take in one entry at a time.',
+                    $file,
+                    $index + 1,
+                ),
+                default => null,
+            };
+            if ($refused !== null) {
+                return $refused;
+            }
+            $begun = $begun || preg_match('/^\s*(?:#|$)/', $line) !== 1;
+        }
+
+        return null;
+    }
+
+    /**
+     * Numbers that no house has would come out as infinite further on.
+     *
+     * @param  array<mixed>  $data
+     * @param  list<int|string>  $path
+     * @return list<Finding>
+     */
+    private static function numbers(array $data, array $path, YamlLines $lines, string $file): array
+    {
+        $findings = [];
+        foreach ($data as $key => $value) {
+            $at = [...$path, $key];
+            if (is_array($value)) {
+                $findings = [...$findings, ...self::numbers($value, $at, $lines, $file)];
+            } elseif ((is_float($value) || is_int($value)) && $value != 0 && ! (abs($value) >= self::SMALLEST && abs($value) <= self::LARGEST)) {
+                $findings[] = Finding::stop(
+                    'yaml.number',
+                    'In “'.implode('.', $at).'”: this is no number that a house has.',
+                    'Numbers go from a millionth to a million million.',
+                    'Look at the unit and the decimal point.',
+                    Place::file($file, $lines->locate($at)),
+                );
+            }
+            if (count($findings) >= self::MOST) {
+                break;
+            }
+        }
+
+        return $findings;
+    }
+
+    private static function sentence(ParseException $problem): string
+    {
+        $problem->setParsedLine(-1);
+        $problem->setSnippet('');
+
+        return rtrim($problem->getMessage(), '.').'.';
+    }
+
+    private static function refused(string $code, string $found, string $why, string $do, string $file, ?int $line): self
+    {
+        return new self(null, Findings::of(Finding::stop($code, $found, $why, $do, Place::file($file, $line))));
+    }
+
+    /** @param  array<mixed>  $data */
+    private static function against(string $schema, array $data, YamlLines $lines, string $file): Findings
+    {
+        $result = (new Validator(max_errors: self::MOST))->validate(Helper::toJSON($data), (string) $schema);
+        $error = $result->error();
+        $findings = [];
+        foreach ($error === null ? [] : array_slice(self::leaves($error), 0, self::MOST) as $leaf) {
+            $path = array_values($leaf->data()->fullPath());
+            $extra = $leaf->keyword() === 'additionalProperties' ? (array) ($leaf->args()['properties'] ?? []) : [];
+            $where = $path === [] ? 'the entry' : '“'.implode('.', $path).'”';
+            $findings[] = Finding::stop(
+                'yaml.schema',
+                "In {$where}: ".self::words($leaf, $extra).'.',
+                'The schema of this kind of entry says so.',
+                'Export a built-in entry of the same kind to compare.',
+                Place::file($file, $lines->locate([...$path, ...array_slice(array_values($extra), 0, 1)])),
+            );
+        }
+
+        return Findings::of(...$findings);
+    }
+
+    /**
+     * What is wrong with one value; a closed list names its items, a key that is not known the one it resembles.
+     *
+     * @param  array<mixed>  $extra  keys that are not known
+     */
+    private static function words(ValidationError $leaf, array $extra): string
+    {
+        $schema = $leaf->schema()->info()->data();
+        if ($leaf->keyword() === 'enum' && is_object($schema) && is_array($schema->enum ?? null)) {
+            return 'it must be one of '.implode(', ', array_map(fn (mixed $one): string => is_string($one) ? $one : (string) json_encode($one), $schema->enum));
+        }
+        $words = self::lowerFirst((new ErrorFormatter())->formatErrorMessage($leaf));
+        $key = array_values($extra)[0] ?? null;
+        $known = is_object($schema) ? array_keys((array) ($schema->properties ?? [])) : [];
+        $meant = is_string($key) && $known !== [] ? KnownWords::of(implode(' ', $known))->nearest($key) : null;
+
+        return $meant === null ? $words : "{$words}; perhaps “{$meant}” was meant";
+    }
+
+    private static function lowerFirst(string $message): string
+    {
+        return lcfirst(rtrim($message, '.'));
+    }
+
+    /** @return list<ValidationError> */
+    private static function leaves(ValidationError $error): array
+    {
+        $below = $error->subErrors();
+
+        return $below === [] ? [$error] : array_merge(...array_map(self::leaves(...), array_values($below)));
+    }
+}

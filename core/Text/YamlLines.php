@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Text;
+
+/** Finds the line of a value in a YAML text written in block style, one key a line. */
+final readonly class YamlLines
+{
+    /** @var list<string> */
+    private array $lines;
+
+    /** @var list<int> blanks at the front of each line */
+    private array $indents;
+
+    public function __construct(string $yaml)
+    {
+        $this->lines = explode("\n", $yaml);
+        $this->indents = array_map(fn (string $line): int => strspn($line, " \t\r"), $this->lines);
+    }
+
+    /** A line by its number from 1, or nothing. */
+    public function line(int $number): string
+    {
+        return $this->lines[$number - 1] ?? '';
+    }
+
+    /**
+     * The line (from 1) on which the value at a path stands, or the nearest one above it that can be found.
+     *
+     * @param  list<mixed>  $path
+     */
+    public function locate(array $path): int
+    {
+        $at = -1;
+        $indent = -1;
+        foreach ($path as $key) {
+            $skip = is_int($key) ? $key : 0;
+            $level = null;
+            // An item's first key may stand on the line of its dash.
+            for ($i = max(0, is_int($key) || $at < 0 || ! $this->hasDash($at) ? $at + 1 : $at); $i < count($this->lines); $i++) {
+                $depth = is_int($key) ? ($this->hasDash($i) ? $this->indents[$i] : null) : $this->depthOf($i, (string) $key);
+                if ($depth === null) {
+                    continue;
+                }
+                $level ??= $depth;
+                if ($depth <= $indent && ! is_int($key)) {
+                    break;
+                }
+                if ($depth === $level && $skip-- === 0) {
+                    [$at, $indent] = [$i, $depth];
+                    break;
+                }
+            }
+        }
+
+        return max(1, $at + 1);
+    }
+
+    private function hasDash(int $at): bool
+    {
+        return substr_compare($this->lines[$at], '- ', $this->indents[$at], 2) === 0;
+    }
+
+    /** How far in the key stands on this line, with or without a dash before it; null when it does not. */
+    private function depthOf(int $at, string $key): ?int
+    {
+        $line = $this->lines[$at];
+        foreach ($this->hasDash($at) ? [$this->indents[$at] + 2, $this->indents[$at]] : [$this->indents[$at]] as $depth) {
+            $from = $depth + strspn($line, '"\'', $depth, 1);
+            if (substr_compare($line, $key, min($from, strlen($line)), strlen($key)) !== 0) {
+                continue;
+            }
+            $end = $from + strlen($key);
+            $end += strspn($line, '"\'', $end, 1);
+            if (($line[$end + strspn($line, " \t\r", $end)] ?? '') === ':') {
+                return $depth;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The line to look at when a text does not parse: where a quote or bracket opens and is not closed, which a
+     * parser only notices at the end of the text; else the line that the parser named.
+     *
+     * @param  int  $reported  from 1; less when the parser named none
+     */
+    public static function trouble(string $yaml, int $reported): ?int
+    {
+        foreach (explode("\n", $yaml) as $index => $line) {
+            if (preg_match('/^\s*(?:- )*+(?:[^\s"\'#][^"\'#]*?:\s+)?(["\'])(.*)$/', $line, $match) === 1 && ! self::closes($match[2], $match[1])) {
+                return $index + 1;
+            }
+        }
+
+        foreach (explode("\n", $yaml) as $index => $line) {
+            $bare = (string) preg_replace('/"(?:\\\\.|[^"\\\\])*"|\'[^\']*\'|#.*$/', '', $line);
+            if (substr_count($bare, '[') > substr_count($bare, ']') || substr_count($bare, '{') > substr_count($bare, '}')) {
+                return $index + 1;
+            }
+        }
+
+        return $reported > 0 ? min($reported, 1 + substr_count($yaml, "\n")) : null;
+    }
+
+    private static function closes(string $rest, string $quote): bool
+    {
+        $plain = $quote === '"' ? (string) preg_replace('/\\\\./', '', $rest) : str_replace("''", '', $rest);
+
+        return str_contains($plain, $quote);
+    }
+}
