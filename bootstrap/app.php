@@ -13,7 +13,8 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
 
 $app = Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php')
+    // A file a stage, each with what is looked at and what is kept.
+    ->withRouting(web: array_diff(glob(__DIR__.'/../routes/*.php') ?: [], [__DIR__.'/../routes/console.php']), commands: __DIR__.'/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append(SafetyHeaders::class);
         $middleware->web(append: [PlainInput::class]);

@@ -39,6 +39,15 @@ start_web
 start_bench
 php artisan burrow:demo -q
 
+# A word is a stage (./burrow test plan): its tests of every kind, and nothing else.
+STAGE="${1:-}"
+if [[ "$STAGE" =~ ^[a-z]+$ ]]; then
+    shift
+    mapfile -t folders < <(find tests -mindepth 2 -maxdepth 2 -type d -iname "$STAGE" | sort)
+    [ ${#folders[@]} -gt 0 ] || die "there is no stage $STAGE" "Stages with tests: $(find tests/Core tests/Web tests/Browser -mindepth 1 -maxdepth 1 -type d -printf '%f\n' | sort -u | tr 'A-Z\n' 'a-z ')"
+    set -- "${folders[@]}" "$@"
+fi
+
 # Pint is a program of the same framework and would take our caches for its own.
 check "code style (Pint)" env $(printf -- "-u %s " $ENVIRONMENT) vendor/bin/pint --test
 check "types (Larastan, level 8)" vendor/bin/phpstan analyse --no-progress --memory-limit=1G

@@ -115,7 +115,7 @@ test('an all-clear says no more than was looked at', function (array $files, arr
 })->with([
     'a single file of an image' => [['wifi.txt' => 'x'], ['No file that the first start looks for is here.', 'No file here makes an account', 'No file here switches remote login on', 'Nothing was compared'], ['can log in.', 'is switched on']],
     'a marker' => [['ssh' => ''], ['Looked at: ssh.', 'Remote login is switched on.', 'No file here makes an account'], ['can log in.']],
-    'the whole' => [fn (): array => ['user-data' => Yaml::parseFile('tests/Core/cards/right/'.basename(glob('tests/Core/cards/right/*.yaml')[0]))['files']['user-data'] ?? "#cloud-config\nssh_authorized_keys: [x]\n"], ['Looked at: user-data.'], ['Compared with']],
+    'the whole' => [fn (): array => ['user-data' => Yaml::parseFile('tests/Core/Card/cards/right/'.basename(glob('tests/Core/Card/cards/right/*.yaml')[0]))['files']['user-data'] ?? "#cloud-config\nssh_authorized_keys: [x]\n"], ['Looked at: user-data.'], ['Compared with']],
 ]);
 
 test('a network name that is nearly one of the house is found', function (string $typed, ?string $code): void {

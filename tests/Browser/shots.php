@@ -28,7 +28,7 @@ $broken = function (): array {
     $folder = sys_get_temp_dir().'/burrow-shots-'.getmypid();
     @mkdir($folder);
     register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg($folder)));
-    $files = Symfony\Component\Yaml\Yaml::parseFile(dirname(__DIR__).'/Core/cards/broken/wpa-crlf.yaml')['files'];
+    $files = Symfony\Component\Yaml\Yaml::parseFile(dirname(__DIR__).'/Core/Card/cards/broken/wpa-crlf.yaml')['files'];
     unset($files['ssh']);
     foreach ($files + ['ssh.txt' => '', 'cmdline.txt' => "console=tty1\nroot=PARTUUID=1-02 rootwait\n"] as $name => $text) {
         file_put_contents("{$folder}/{$name}", $text);
@@ -59,7 +59,7 @@ $chrome->go('/card/target?box=7');
 foreach (['before' => 'without', 'after' => 'with'] as $field => $list) {
     $chrome->driver->executeScript('document.getElementById(arguments[0]).value = arguments[1]', [
         $field,
-        file_get_contents(dirname(__DIR__)."/Core/disks/lsblk-{$list}.txt"),
+        file_get_contents(dirname(__DIR__)."/Core/Card/disks/lsblk-{$list}.txt"),
     ]);
 }
 $chrome->press('Which one is it?');

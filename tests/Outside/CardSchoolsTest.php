@@ -272,7 +272,7 @@ test('ip= has its fields in the order of the kernel\'s document', function (): v
 
 test('our rules for wpa_supplicant.conf agree with wpa_supplicant itself', function (): void {
     $checked = 0;
-    foreach (glob('tests/Core/cards/*/*.yaml') ?: [] as $file) {
+    foreach (glob('tests/Core/Card/cards/*/*.yaml') ?: [] as $file) {
         $card = Yaml::parseFile($file);
         $text = $card['files']['wpa_supplicant.conf'] ?? null;
         if ($text === null || str_contains($text, "\r")) {
@@ -311,7 +311,7 @@ test('every field of our lists is one that wpa_supplicant knows', function (): v
 
 test('netplan takes every right network-config of the corpus', function (): void {
     $checked = 0;
-    foreach (glob('tests/Core/cards/right/*.yaml') ?: [] as $file) {
+    foreach (glob('tests/Core/Card/cards/right/*.yaml') ?: [] as $file) {
         $text = Yaml::parseFile($file)['files']['network-config'] ?? null;
         // Version 1 and “disabled” are for cloud-init alone; it hands neither on.
         if ($text !== null && preg_match('/^\s*version: 2$/m', $text) === 1) {
@@ -321,7 +321,7 @@ test('netplan takes every right network-config of the corpus', function (): void
     }
     expect($checked)->toBeGreaterThan(20);
     foreach (['static-no-length', 'wifi-long-passphrase', 'wifi-short-passphrase'] as $broken) {
-        expect([$broken => netplan(Yaml::parseFile("tests/Core/cards/broken/{$broken}.yaml")['files']['network-config'])['exit']])->not->toBe([
+        expect([$broken => netplan(Yaml::parseFile("tests/Core/Card/cards/broken/{$broken}.yaml")['files']['network-config'])['exit']])->not->toBe([
             $broken => 0,
         ]);
     }
@@ -444,7 +444,7 @@ test('sha256sum is read as it prints', function (): void {
 test('a card folder is looked over and mended in the terminal', function (): void {
     $folder = scratch();
     mkdir("{$folder}/boot");
-    foreach (Yaml::parseFile('tests/Core/cards/broken/wpa-crlf.yaml')['files'] as $name => $text) {
+    foreach (Yaml::parseFile('tests/Core/Card/cards/broken/wpa-crlf.yaml')['files'] as $name => $text) {
         file_put_contents("{$folder}/boot/{$name}", $text);
     }
     $told = run(getcwd().'/burrow lint boot --fix mended --image server-32-old', folder: $folder);

@@ -35,7 +35,7 @@ function python(string $script, array $texts): array
 function settingsFiles(): array
 {
     $texts = [];
-    foreach (glob(dirname(__DIR__).'/Core/cards/*/*.yaml') ?: [] as $card) {
+    foreach (glob(dirname(__DIR__).'/Core/Card/cards/*/*.yaml') ?: [] as $card) {
         array_push($texts, ...array_values(array_intersect_key(Yaml::parseFile($card)['files'], array_flip(['user-data', 'meta-data', 'network-config']))));
     }
 

@@ -55,7 +55,7 @@ test('cloud-init\'s schema check can say no', function (): void {
 test('cloud-init\'s schema accepts every right card of the corpus, but for those that say they are beyond it', function (): void {
     $folder = scratch();
     $expected = [];
-    foreach (glob('tests/Core/cards/right/*.yaml') ?: [] as $file) {
+    foreach (glob('tests/Core/Card/cards/right/*.yaml') ?: [] as $file) {
         $card = Yaml::parseFile($file);
         if (isset($card['files']['user-data'])) {
             file_put_contents("{$folder}/".basename($file), $card['files']['user-data']);

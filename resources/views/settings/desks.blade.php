@@ -12,7 +12,7 @@
                         <dd>{{ $desk->computer()->system->label() }}</dd>
                         <dt>sockets</dt>
                         <dd>{{ $desk->usb_plug }}</dd>
-                        @foreach (\App\Http\Controllers\DeskController::TRAITS as $trait => $words)
+                        @foreach (\App\Http\Controllers\Settings\DeskController::TRAITS as $trait => $words)
                             <dt>{{ $desk->{$trait} ? 'yes' : 'no' }}</dt>
                             <dd>{{ $words }}</dd>
                         @endforeach
@@ -45,7 +45,7 @@
                 <x-choice name="usb_plug" label="Its sockets" :options="['USB-A' => 'USB-A', 'USB-C' => 'USB-C']" :chosen="$was('usb_plug', 'USB-A')" />
             </div>
             <div class="ticks">
-                @foreach (\App\Http\Controllers\DeskController::TRAITS as $trait => $words)
+                @foreach (\App\Http\Controllers\Settings\DeskController::TRAITS as $trait => $words)
                     <label><input type="checkbox" name="{{ $trait }}" value="1" @checked(old('name') !== null ? old($trait) : $edited?->{$trait} ?? in_array($trait, ['login_client', 'file_copier', 'plain_editor', 'administrator'], true))> {{ $words }}</label>
                 @endforeach
             </div>

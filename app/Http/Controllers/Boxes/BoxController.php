@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Boxes;
+
+use App\BringUp\RunBook;
+use App\Catalogue\Catalogue;
+use App\Ground\Power;
+use App\Models\Box;
+use App\Models\BoxJob;
+use App\Models\JournalEntry;
+use App\Models\RunStep;
+use App\Plan\BoxPlan;
+use App\Plan\Readings;
+use App\Upkeep\Calendar;
+use Burrow\Catalogue\Job\Job;
+use Carbon\Carbon;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
+
+final class BoxController
+{
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+    }
+
+    public function index(): View
+    {
+        $boxes = Box::query()
+            ->with(['jobs', 'run', 'dependencies.provider'])
+            ->orderBy('name')
+            ->get();
+
+        return view('boxes.index', [
+            'boxes' => $boxes,
+            'inService' => $boxes->filter(fn (Box $box): bool => $box->isInService())->count(),
+            'power' => Power::graph($boxes), 'catalogue' => $this->catalogue]);
+    }
+
+    public function show(Box $box, Calendar $calendar): View
+    {
+        $plan = BoxPlan::of($box->load('jobs'), $this->catalogue);
+        $readings = new Readings($box, $plan);
+        $box->load(['measurements', 'services', 'openings', 'stores', 'dependencies.provider', 'run']);
+
+        return view('boxes.show', [
+            'box' => $box,
+            'hearing' => $box->hearing(),
+            'leftOpen' => $this->leftOpen($box),
+            'unplayed' => $box->stage->stands() ? array_values($box->jobs->whereNull('finished_at')->map(fn (BoxJob $job): string => $this->catalogue->role($job->role)->label ?? $job->role)->all()) : [],
+            'board' => $this->catalogue->shelf()->boards[$box->board] ?? null,
+            'roles' => array_values(array_filter($box->jobs->map(fn ($job): ?Job => $this->catalogue->role($job->role))->all())),
+            'due' => $calendar->of(collect([$box]))[$box->id] ?? null,
+            'copyJudged' => $readings->copy(),
+            'heatJudged' => $readings->heat(),
+            'twin' => $box->host_key === null ? null : Box::query()->whereKeyNot($box->id)->where('host_key', $box->host_key)->first(),
+            'decisions' => $box->decisions()->get(),
+            'entries' => $box->journal()->orderByDesc('at')->orderByDesc('id')->limit(12)->get(),
+        ]);
+    }
+
+    /** @return Collection<int, array{title: string, outcome: string, at: ?Carbon}> steps that were passed over, and when */
+    private function leftOpen(Box $box): Collection
+    {
+        $steps = $box->stage->stands() ? $box->passedOver()->with(['run.box.jobs'])->get() : collect();
+
+        return $steps->map(fn (RunStep $step): array => [
+            'title' => (new RunBook($step->run, $this->catalogue))->template($step)->title,
+            'outcome' => $step->outcome ?? '',
+            'at' => $step->finished_at,
+        ])->values();
+    }
+
+    /** What somebody measured: a copy rate with the idle share meanwhile, or the board's temperature with the room's. */
+    public function measured(Request $request, Box $box): RedirectResponse
+    {
+        if ($request->has('board_celsius')) {
+            $typed = $request->validate(
+                ['board_celsius' => ['required', 'numeric', 'between:-20,120'], 'room_celsius' => ['required', 'numeric', 'between:-20,60']],
+                ['board_celsius.*' => 'The board under load, in °C.', 'room_celsius.*' => 'The room at that time, in °C.'],
+            );
+            $box->measurements()->create($typed);
+            JournalEntry::write($box, 'measured', "Temperature under load: {$typed['board_celsius']} °C in a room of {$typed['room_celsius']} °C.");
+
+            return redirect()->route('box', $box);
+        }
+        $typed = $request->validate(
+            ['megabytes' => ['required', 'numeric', 'gt:0', 'lt:10000'], 'idle' => ['required', 'numeric', 'between:0,100']],
+            ['megabytes.*' => 'The settled rate in MB/s, above zero.', 'idle.*' => 'The idle share in per cent, 0 to 100.'],
+        );
+        $box->measurements()->create(['megabytes' => (float) $typed['megabytes'], 'idle' => $typed['idle'] / 100]);
+        JournalEntry::write($box, 'measured', "Copy rate measured: {$typed['megabytes']} MB/s, {$typed['idle']} % idle.");
+
+        return redirect()->route('box', $box);
+    }
+
+    /** The supply, strip or switch that the box hangs on. */
+    public function fed(Request $request, Box $box): RedirectResponse
+    {
+        $from = mb_substr($request->string('fed_by')->trim()->value(), 0, 60);
+        $box->update(['fed_by' => $from === '' ? null : $from]);
+        JournalEntry::write(
+            $box,
+            'power',
+            $from === '' ? "{$box->called()} hangs on nothing that was named." : "{$box->called()} hangs on: {$from}.",
+        );
+
+        return redirect()->route('box', $box);
+    }
+
+    /** A box that never went into service can be dropped; what was written about it stays in the journal. */
+    public function destroy(Box $box): RedirectResponse
+    {
+        abort_if($box->isInService(), 409, 'A box in service is not dropped.');
+        JournalEntry::write($box, 'dropped', "The plan for {$box->called()} was dropped.");
+        $box->delete();
+
+        return redirect()
+            ->route('boxes')
+            ->with('told', "{$box->called()} was dropped.");
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Settings;
+
+use App\Models\Box;
+use App\Models\JournalEntry;
+use App\Models\Network;
+use Burrow\Addresses\NetworkCheck;
+use Burrow\Card\WifiCheck;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
+use Burrow\Net\Prefix;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** The network as the router hands it out. */
+final class SettingsController
+{
+    private const SHOWN = 8;
+
+    private const FIELDS = ['name', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'time_zone', 'country', 'ssids'];
+
+    /** Boxes that the described network does not cover are not asked any more; that is said at once. */
+    private function outside(Network $network): string
+    {
+        $prefix = Prefix::parse($network->prefix);
+        $outside = $network->boxes()->whereNotNull('address')->orderBy('id')->get()
+            ->filter(fn (Box $box): bool => ! ($box->ipv4() !== null && $prefix->contains($box->ipv4())));
+        $names = $outside->take(self::SHOWN)->map(fn (Box $box): string => $box->called())->implode(', ').($outside->count() > self::SHOWN ? ' and more' : '');
+
+        return $outside->isEmpty()
+            ? ''
+            : ' '.($outside->count() === 1 ? '1 box has an address' : "{$outside->count()} boxes have addresses")." outside of it: {$names}. ".
+                'Nobody asks them until they have an address in the network; nothing else of their records changed.';
+    }
+
+    public function edit(): View
+    {
+        return view('settings.edit', ['typed' => Network::home()->only(self::FIELDS), 'findings' => Findings::of()]);
+    }
+
+    public function update(Request $request): View|RedirectResponse
+    {
+        $typed = array_map(
+            fn (string $field): string => mb_substr($request->string($field)->trim()->value(), 0, $field === 'ssids' ? 480 : 80),
+            array_combine(self::FIELDS, self::FIELDS),
+        );
+        $typed['ssids'] = str_replace("\r", '', $typed['ssids']);
+        $typed['country'] = strtoupper($typed['country']);
+        $check = NetworkCheck::of(
+            $typed['prefix'],
+            $typed['router'],
+            $typed['pool_first'],
+            $typed['pool_last'],
+            $typed['domain'],
+            $typed['time_zone'],
+        );
+        $country = $typed['country'] === '' ? Findings::of() : WifiCheck::country($typed['country'], $typed['time_zone'], Place::field('country'));
+        $findings = $check->findings->and($country);
+        if ($check->network === null || $country->blocks()) {
+            return view('settings.edit', ['typed' => $typed, 'findings' => $findings]);
+        }
+        $network = Network::home();
+        $network->update(['wan' => $typed['wan'] ?: null, 'name' => $typed['name'] ?: 'The network'] + $typed);
+        JournalEntry::write(
+            $network,
+            'network',
+            "The network is described as {$check->network->prefix}, router {$check->network->router}, pool {$check->network->pool}.",
+        );
+
+        return redirect()->route('settings')->with('told', 'Kept.'.$this->outside($network));
+    }
+}

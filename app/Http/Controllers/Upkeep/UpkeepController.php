@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Upkeep;
+
+use App\Models\Box;
+use App\Models\JournalEntry;
+use App\Upkeep\Calendar;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+
+/** What is due, soonest first. */
+final class UpkeepController
+{
+    public function index(Calendar $calendar): View
+    {
+        $boxes = Box::query()->standing()->with('jobs')->get();
+
+        return view('upkeep.index', ['dues' => $calendar->of($boxes), 'boxes' => $boxes->keyBy('id')]);
+    }
+
+    public function updated(Box $box): RedirectResponse
+    {
+        $box->update(['updated_system_at' => now()]);
+        JournalEntry::write($box, 'update', 'System brought up to date.');
+
+        return redirect()
+            ->route('upkeep')
+            ->with('told', "{$box->called()}: written down as updated today.");
+    }
+}

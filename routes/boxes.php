@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\Boxes\BoxController;
+use Illuminate\Support\Facades\Route;
+
+// Looking.
+Route::middleware('auth')->group(function (): void {
+    Route::get('/boxes', [BoxController::class, 'index'])->name('boxes');
+    Route::get('/boxes/{box}', [BoxController::class, 'show'])->name('box');
+});
+
+// Keeping.
+Route::middleware(['auth', 'keeper'])->group(function (): void {
+    Route::post('/boxes/{box}/fed', [BoxController::class, 'fed'])->name('box.fed');
+    Route::post('/boxes/{box}/measured', [BoxController::class, 'measured'])->name('box.measured');
+    Route::delete('/boxes/{box}', [BoxController::class, 'destroy'])->name('box.drop');
+});

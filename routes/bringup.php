@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\BringUp\RunController;
+use Illuminate\Support\Facades\Route;
+
+// Looking.
+Route::middleware('auth')->group(function (): void {
+    Route::get('/runs/{run}', [RunController::class, 'show'])->name('run');
+});
+
+// Keeping.
+Route::middleware(['auth', 'keeper'])->group(function (): void {
+    Route::post('/boxes/{box}/run', [RunController::class, 'begin'])->name('run.begin');
+    Route::post('/runs/{run}/resume', [RunController::class, 'resume'])->name('run.resume');
+    Route::post('/runs/{run}/steps/{step}/{action}', [RunController::class, 'act'])
+        ->whereIn('action', ['start', 'done', 'check', 'skip', 'reopen', 'type', 'reserve'])
+        ->name('run.act');
+});

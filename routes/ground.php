@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\Ground\GroundController;
+use Illuminate\Support\Facades\Route;
+
+// Looking.
+Route::middleware('auth')->group(function (): void {
+    Route::get('/', GroundController::class)->name('ground');
+});

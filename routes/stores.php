@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\Stores\StoresController;
+use Illuminate\Support\Facades\Route;
+
+// Looking.
+Route::middleware('auth')->group(function (): void {
+    Route::get('/stores', StoresController::class)->name('stores');
+});
