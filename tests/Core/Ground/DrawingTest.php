@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Burrow\Addresses\Draw\AddressBand;
+use Burrow\Drawing\Way;
 use Burrow\Ground\Draw\Chamber;
 use Burrow\Ground\Draw\ChamberState;
 use Burrow\Ground\Draw\Dwelling;
