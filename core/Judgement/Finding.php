@@ -9,7 +9,7 @@ use JsonSerializable;
 /**
  * A judgement: what was found, why it matters and what to do.
  *
- * The code is stable, `stage.what`, and stands in docs/formulas.md with the source of the rule.
+ * The code is stable, `stage.what`, and stands in docs/formulas/, by stage, with the source of the rule.
  */
 final readonly class Finding implements JsonSerializable
 {
