@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\HideWhatKeeps;
 use App\Http\Middleware\OnlyKeeper;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SafetyHeaders;
@@ -17,7 +18,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: array_diff(glob(__DIR__.'/../routes/*.php') ?: [], [__DIR__.'/../routes/console.php']), commands: __DIR__.'/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append(SafetyHeaders::class);
-        $middleware->web(append: [PlainInput::class]);
+        $middleware->web(append: [PlainInput::class, HideWhatKeeps::class]);
         // A password that was changed ends every session that was begun with the old one.
         $middleware->authenticateSessions();
         // Without a session there is no token; where a login came from is looked at in its controller.

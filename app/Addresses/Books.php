@@ -38,6 +38,18 @@ final class Books
         $findings = Findings::of(...array_map(fn (Finding $finding): Finding => $finding->at(Place::field('name')), Hostname::check($typed)->list));
         $taken = Box::query()->where('network_id', $network->id)->where('name', strtolower($typed))->whereKeyNot($box->id)->exists();
 
+        if (strtolower($typed) === strtolower(explode('.', $network->domain)[0])) {
+            $findings = $findings->and([
+                Finding::stop(
+                    'addresses.name_of_network',
+                    "“{$typed}” is the name of the network itself.",
+                    "Boxes here are called name.{$network->domain}; one of that name would answer for all of them.",
+                    'Choose another word.',
+                    Place::field('name'),
+                ),
+            ]);
+        }
+
         return ! $taken
             ? $findings
             : $findings->and([

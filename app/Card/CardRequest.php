@@ -22,6 +22,7 @@ use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
+use Burrow\Net\Keyboard;
 use Burrow\Net\TimeZone;
 use Illuminate\Http\Request;
 
@@ -181,7 +182,7 @@ final readonly class CardRequest
             $findings = $findings->and(LoginCheck::keyFindings($typed['public_key']));
         }
         if ($this->password !== '') {
-            $findings = $findings->and(LoginCheck::passwordFindings($this->password, 'first_password'));
+            $findings = $findings->and(LoginCheck::passwordFindings($this->password, 'first_password', [$typed['user'], ...$this->known->ownName === null ? [] : [$this->known->ownName]]));
         }
         if (! TimeZone::isKnown($typed['time_zone'])) {
             $findings = $findings->and([
@@ -201,6 +202,16 @@ final readonly class CardRequest
                     "“{$typed['keyboard']}” is no keyboard layout.",
                     'Layouts have two small letters, such as gb, us or de.',
                     'Type two letters.',
+                    Place::field('keyboard'),
+                ),
+            ]);
+        } elseif (! Keyboard::isKnown($typed['keyboard'])) {
+            $findings = $findings->and([
+                Finding::warn(
+                    'card.keyboard_unknown',
+                    "There is no keyboard layout “{$typed['keyboard']}” among the usual ones.",
+                    'The box falls back to the American layout, and the password typed at its screen is another one then.',
+                    'Layouts are called by countries: gb, us, de, fr …',
                     Place::field('keyboard'),
                 ),
             ]);

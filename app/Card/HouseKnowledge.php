@@ -42,6 +42,7 @@ final class HouseKnowledge
             containers: in_array('container', $schools, true) ||
                 array_filter($roles, fn (Job $role): bool => in_array($role->id, ['container-host', 'cluster-node'], true)) !== [],
             sixtyFour: array_filter($roles, fn (Job $role): bool => $role->bits === 64) !== [],
+            ownName: $box?->name,
         );
     }
 }

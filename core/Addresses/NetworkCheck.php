@@ -117,7 +117,7 @@ final readonly class NetworkCheck
     private static function domainFinding(string $domain): ?Finding
     {
         foreach (explode('.', trim($domain)) as $label) {
-            if (Hostname::check($label)->blocks()) {
+            if (Hostname::check($label, asMachine: false)->blocks()) {
                 return self::wrong(
                     'domain',
                     "“{$domain}” is no domain.",

@@ -20,6 +20,7 @@ final readonly class CardContext
      * @param  ?string  $lastInstance  instance-id that it was started with
      * @param  bool  $containers  a job on it runs containers
      * @param  bool  $sixtyFour  a job on it wants 64 bits
+     * @param  ?string  $ownName  of the box that the card is for
      */
     public function __construct(
         public ?ImageKind $image = null,
@@ -31,6 +32,7 @@ final readonly class CardContext
         public ?string $lastInstance = null,
         public bool $containers = false,
         public bool $sixtyFour = false,
+        public ?string $ownName = null,
     ) {
     }
 

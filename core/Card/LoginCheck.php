@@ -25,8 +25,16 @@ final class LoginCheck
         'administrator',
         'adminadmin',
         'rootroot',
-        'useruser',
+        'useruser', 'welcome1', 'iloveyou', 'sunshine', 'princess', 'football', 'baseball', 'trustno1', 'superman', 'dragon12', 'master12', 'monkey12',
+        'password1', 'password123', 'p@ssw0rd', 'passw0rd', 'geheim12', 'default1', 'toor1234', 'root1234', 'admin123', 'test1234', 'temp1234', 'changeit', 'changeme1', 'guest123',
+        'linux123', 'server123', 'homeserver', 'letmein123',
     ];
+
+    /** Rows of keys, and the two series that everybody can count. */
+    private const WALKS = ['qwertyuiop', 'qwertzuiop', 'azertyuiop', 'asdfghjkl', 'zxcvbnm', 'yxcvbnm', '1234567890', 'abcdefghijklmnopqrstuvwxyz', '1qaz2wsx3edc4rfv5tgb6yhn7ujm'];
+
+    /** NIST SP 800-131A: smaller RSA keys are not to be used any more. */
+    private const SMALLEST_RSA_BITS = 2048;
 
     /** crypt(5): SHA-512 with 86 characters, SHA-256 with 43, yescrypt and its kin, scrypt, bcrypt with 53. */
     private const HASH = '~^\$(?:6\$(?:rounds=\d+\$)?[^$:\s]{0,16}\$[./0-9A-Za-z]{86}|5\$(?:rounds=\d+\$)?[^$:\s]{0,16}\$[./0-9A-Za-z]{43}|g?y\$[./0-9A-Za-z]+\$[./0-9A-Za-z]*\$[./0-9A-Za-z]+|7\$[./0-9A-Za-z]{11,}\$[./0-9A-Za-z]{43}|2[aby]\$\d\d\$[./0-9A-Za-z]{53})$~D';
@@ -91,6 +99,19 @@ final class LoginCheck
             );
         }
 
+        $bits = $key->rsaBits();
+        if ($bits !== null && $bits < self::SMALLEST_RSA_BITS) {
+            return Findings::of(
+                Finding::warn(
+                    'card.key_small',
+                    "This RSA key has {$bits} bits.",
+                    'Below 2048 it is not to be used any more (NIST SP 800-131A), and some systems refuse it without a word.',
+                    'Make one with ssh-keygen -t ed25519.',
+                    $place,
+                ),
+            );
+        }
+
         return preg_match('/\S\s*[\r\n]\s*\S/', trim($pasted)) === 1
             ? Findings::of(
                 Finding::note('card.key_line_breaks', 'The key came with line breaks; they were taken out.', 'It is one line.', '', $place),
@@ -98,7 +119,8 @@ final class LoginCheck
             : Findings::of();
     }
 
-    public static function passwordFindings(#[\SensitiveParameter] string $password, string $field = 'password'): Findings
+    /** @param  list<string>  $names  of the user and the box: a password like one of them is guessed first */
+    public static function passwordFindings(#[\SensitiveParameter] string $password, string $field = 'password', array $names = []): Findings
     {
         $place = Place::field($field);
 
@@ -121,8 +143,63 @@ final class LoginCheck
                     $place,
                 ),
             ),
+            self::isLike($password, $names) => Findings::of(
+                Finding::stop(
+                    'card.password_like_name',
+                    'This password is a name of the box or of its user, with little more.',
+                    'NIST SP 800-63B asks to refuse words that stand beside the password.',
+                    'Take a few words in a row.',
+                    $place,
+                ),
+            ),
+            self::isWalk($password) => Findings::of(
+                Finding::warn(
+                    'card.password_walk',
+                    'This password is a walk along the keys, or one letter over and over.',
+                    'Programs that guess try those before any word (NIST SP 800-63B: repetitive or sequential characters).',
+                    'Take a few words in a row.',
+                    $place,
+                ),
+            ),
             default => Findings::of(),
         };
+    }
+
+    /** @param  list<string>  $names */
+    private static function isLike(#[\SensitiveParameter] string $password, array $names): bool
+    {
+        $bare = (string) preg_replace('/[^a-z]/', '', strtolower($password));
+        foreach (array_filter(array_map(strtolower(...), $names), fn (string $name): bool => strlen($name) >= 3) as $name) {
+            $name = (string) preg_replace('/[^a-z]/', '', $name);
+            if ($name !== '' && in_array($bare, [$name, $name.$name, strrev($name), "my{$name}", "the{$name}"], true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Made of pieces of rows of keys, forwards or backwards, four and more at a time, or of one or two letters only. */
+    private static function isWalk(#[\SensitiveParameter] string $password): bool
+    {
+        $rest = strtolower($password);
+        if (count(array_unique(mb_str_split($rest))) <= 2) {
+            return true;
+        }
+        for ($walked = 0, $at = 0; $at < strlen($rest);) {
+            $longest = 0;
+            foreach (self::WALKS as $row) {
+                foreach ([$row.$row, strrev($row.$row)] as $way) {
+                    for ($length = 4; $at + $length <= strlen($rest) && str_contains($way, substr($rest, $at, $length)); $length++) {
+                        $longest = max($longest, $length);
+                    }
+                }
+            }
+            $walked += $longest;
+            $at += max(1, $longest);
+        }
+
+        return strlen($rest) - $walked <= 2;
     }
 
     /**

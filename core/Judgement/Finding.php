@@ -60,12 +60,13 @@ final readonly class Finding implements JsonSerializable
         return [
             'severity' => $this->severity->value,
             'code' => $this->code,
-            'field' => $this->place?->field,
-            'file' => $this->place?->file,
-            'line' => $this->place?->line,
             'found' => $this->found,
             'why' => $this->why,
             'do' => $this->do,
+            'file' => $this->place?->file,
+            'line' => $this->place?->line,
+            'column' => $this->place?->column,
+            'field' => $this->place?->field,
         ];
     }
 }

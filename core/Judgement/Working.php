@@ -6,7 +6,7 @@ namespace Burrow\Judgement;
 
 use JsonSerializable;
 
-/** The arithmetic behind a number, line by line. The code stands in docs/formulas/, by stage,. */
+/** The arithmetic behind a number, line by line. The code stands in docs/formulas/, by stage. */
 final readonly class Working implements JsonSerializable
 {
     /** @param  list<Line>  $lines */

@@ -11,6 +11,12 @@ use InvalidArgumentException;
 /** A host name: one label of letters, digits and hyphens (RFC 952, RFC 1123 section 2.1), 1 to 63 characters. */
 final readonly class Hostname
 {
+    /** Names that mean something by themselves: in hosts files, in RFC 6761 and RFC 2606, on routers and in automatic settings of browsers. */
+    private const RESERVED = [
+        'localhost', 'localdomain', 'broadcasthost', 'loopback', 'ip6-localhost', 'ip6-loopback', 'ip6-allnodes', 'ip6-allrouters', 'router', 'gateway', 'local', 'lan', 'home', 'arpa',
+        'internal', 'invalid', 'test', 'example', 'onion', 'wpad', 'isatap',
+    ];
+
     private function __construct(public string $label)
     {
     }
@@ -25,8 +31,12 @@ final readonly class Hostname
         return new self(strtolower($text));
     }
 
-    /** What is wrong with a typed name, rule by rule; empty when nothing is. */
-    public static function check(string $text): Findings
+    /**
+     * What is wrong with a typed name, rule by rule; empty when nothing is.
+     *
+     * @param  bool  $asMachine  false for a label of a domain, where “home” and “arpa” are in their place
+     */
+    public static function check(string $text, bool $asMachine = true): Findings
     {
         if ($text === '') {
             return Findings::of(
@@ -71,6 +81,16 @@ final readonly class Hostname
                     'The name has '.strlen($text).' characters.',
                     'A label holds at most 63 (RFC 1035), and nobody types more than a dozen.',
                     'Shorten it.',
+                ),
+            ]);
+        }
+        if ($asMachine && in_array(strtolower($text), self::RESERVED, true)) {
+            $findings = $findings->and([
+                Finding::stop(
+                    'hostname.reserved',
+                    "“{$text}” is a name that every network uses for something else.",
+                    'Programs take it for this machine itself, or for the router (RFC 6761, RFC 2606, hosts(5)).',
+                    'Choose another word.',
                 ),
             ]);
         }

@@ -33,6 +33,22 @@ final readonly class SshPublicKey implements JsonSerializable
         return self::tryOf($words[0] ?? '', $words[1] ?? '', $words[2] ?? '');
     }
 
+    /** Bits of the modulus of an RSA key (RFC 4253 section 6.6: name, e, n); null for another kind. */
+    public function rsaBits(): ?int
+    {
+        if ($this->type !== 'ssh-rsa') {
+            return null;
+        }
+        $blob = (string) base64_decode($this->base64);
+        $fields = [];
+        for ($at = 0; $at + 4 <= strlen($blob) && count($fields) < 3; $at += 4 + strlen(end($fields) ?: '')) {
+            $fields[] = substr($blob, $at + 4, (int) hexdec(bin2hex(substr($blob, $at, 4))));
+        }
+        $modulus = ltrim($fields[2] ?? '', "\0");
+
+        return $modulus === '' ? 0 : 8 * (strlen($modulus) - 1) + strlen(decbin(ord($modulus[0])));
+    }
+
     /** As `ssh-keygen -l` prints it: SHA256 and unpadded base64. */
     public function fingerprint(): string
     {

@@ -34,14 +34,15 @@ final class NetworkConfigWriter
     {
         return Findings::of(
             ...array_map(
-                fn (WifiNetwork $wifi): Finding => Finding::stop(
+                fn (WifiNetwork $wifi, int $at): Finding => Finding::stop(
                     'card.wpa3_declarative',
                     "“{$wifi->ssid}” with WPA3 alone cannot be written into network-config.",
                     'netplan up to 0.106 (Debian 12) does not know it and refuses the whole file, so it was left out.',
                     'Let the router offer WPA2 as well, or use the boot-partition files.',
-                    Place::field('wifi_1'),
+                    Place::field('security_'.($at + 1)),
                 ),
-                array_values(array_filter($settings->wifis, fn (WifiNetwork $wifi): bool => $wifi->security->wantsPassphraseItself())),
+                $alone = array_filter($settings->wifis, fn (WifiNetwork $wifi): bool => $wifi->security->wantsPassphraseItself()),
+                array_keys($alone),
             ),
         );
     }

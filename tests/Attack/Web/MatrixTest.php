@@ -107,3 +107,20 @@ test('what looks is never changed by looking', function (): void {
     }
     expect(tableSums())->toBe($before);
 });
+
+test('every button that a guest is shown is one that a guest may press', function (): void {
+    foreach (everyPage() as $page) {
+        $html = (string) $this->asGuest()->get($page)->getContent();
+        preg_match_all('~<form\b[^>]*method="post"[^>]*>~', $html, $forms);
+        foreach ($forms[0] as $form) {
+            preg_match('~action="([^"]*)"~', $form, $action);
+            $refused = false;
+            foreach (['POST', 'DELETE'] as $method) {
+                DB::beginTransaction();
+                $refused = $refused || ($this->asGuest()->call($method, html_entity_decode($action[1]))->getStatusCode() === 403);
+                DB::rollBack();
+            }
+            expect([$page, $action[1], str_contains($form, 'data-keeps')])->toBe([$page, $action[1], $refused]);
+        }
+    }
+});

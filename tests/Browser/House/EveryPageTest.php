@@ -99,7 +99,7 @@ test('a guest sees everything and no button that would be refused', function ():
     foreach (['/', '/boxes/2', '/bench', '/catalogue', '/settings', '/upkeep', '/plan', '/plan/variants'] as $page) {
         $chrome->go($page);
         $shown = $chrome->driver->executeScript(
-            'return [...document.querySelectorAll("main form[method=post] button, main button[form], .top a.act")].filter((b) => b.offsetParent !== null && ! b.closest("form[action$=\"/logout\"]")).map((b) => b.textContent.trim())',
+            'return [...document.querySelectorAll("form[data-keeps] button, button[data-keeps], .top a.act")].filter((b) => b.offsetParent !== null && ! b.closest("form[action$=\"/logout\"]")).map((b) => b.textContent.trim())',
         );
         expect([$page => $shown])
             ->toBe([$page => []])
@@ -108,4 +108,9 @@ test('a guest sees everything and no button that would be refused', function ():
             ->and($chrome->text())
             ->toContain('guest, read only');
     }
+    // What a guest may do is there.
+    $chrome->go('/card/lint');
+    expect($chrome->driver->executeScript('return document.querySelector("main form [data-done]").offsetParent !== null'))->toBeTrue();
+    $chrome->go('/card/target');
+    expect($chrome->driver->executeScript('return document.querySelector("main form [data-done]").offsetParent !== null'))->toBeTrue();
 });

@@ -16,6 +16,7 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
 use Burrow\Judgement\Severity;
 use Burrow\Net\Hostname;
+use Burrow\Net\Keyboard;
 use Burrow\Net\SshPublicKey;
 use Symfony\Component\Yaml\Yaml;
 
@@ -411,3 +412,46 @@ test('user-data that is taken but not looked into is said to be so', function (s
     ["#include\nfile:///boot/more\n", 'addresses'],
     [(string) gzencode("#cloud-config\nhostname: wren\n"), 'gzip'],
 ]);
+
+test('passwords that are guessed first are refused, good ones are not', function (string $password, ?string $code): void {
+    expect(LoginCheck::passwordFindings($password, 'first_password', ['warden', 'seedpress'])->codes())->toBe($code === null ? [] : [$code]);
+})->with([
+    ['warden', 'card.password_short'],
+    ['warden2026', 'card.password_like_name'],
+    ['Seedpress!', 'card.password_like_name'],
+    ['nedrawnedraw', null],
+    ['wardenwarden', 'card.password_like_name'],
+    ['qwertyuiop', 'card.password_walk'],
+    ['asdfghjkl1', 'card.password_walk'],
+    ['1234qwer', 'card.password_walk'],
+    ['0987654321', 'card.password_walk'],
+    ['aaaaaaaaaa', 'card.password_walk'],
+    ['abcdefgh1234', 'card.password_walk'],
+    ['password123', 'card.password_known'],
+    ['warm dry seed heads', null],
+    ['greenhouse vents', null],
+    ['kX9-trough-lamp', null],
+]);
+
+test('the size of an RSA key is that of ssh-keygen', function (int $bits): void {
+    $folder = scratch();
+    run("openssl genrsa -out {$folder}/key {$bits} && chmod 600 {$folder}/key");
+    $key = SshPublicKey::tryParse(run("ssh-keygen -y -f {$folder}/key")['out']);
+    expect($key?->rsaBits())
+        ->toBe($bits)
+        ->and(LoginCheck::keyFindings((string) $key)->codes())
+        ->toBe($bits < 2048 ? ['card.key_small'] : []);
+})->with([1024, 1536, 2048, 3072]);
+
+test('keyboard layouts are those of xkeyboard-config', function (): void {
+    preg_match('/^! layout$(.*?)^!/ms', (string) file_get_contents('/usr/share/X11/xkb/rules/base.lst'), $section);
+    preg_match_all('/^\s+([a-z]{2})\s/m', $section[1], $layouts);
+    expect(array_filter($layouts[1], fn (string $layout): bool => ! Keyboard::isKnown($layout)))
+        ->toBe([])
+        ->and(array_filter(array_map(fn (int $n): string => chr(97 + intdiv($n, 26)).chr(97 + $n % 26), range(0, 675)), fn (string $two): bool => Keyboard::isKnown($two) && ! in_array($two, $layouts[1], true)))
+        ->toBe([]);
+});
+
+test('names that mean something else are refused', function (string $name): void {
+    expect(Hostname::check($name)->codes())->toContain('hostname.reserved');
+})->with(['localhost', 'Router', 'gateway', 'broadcasthost', 'local', 'wpad', 'ip6-localhost']);

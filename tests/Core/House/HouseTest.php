@@ -191,3 +191,15 @@ test('a working can be read by a program', function (): void {
         'source' => 'RFC 1',
     ]);
 });
+
+test('every field that a finding points at stands in a form', function (): void {
+    $views = implode('', array_map(file_get_contents(...), [...glob('resources/views/*/*.blade.php') ?: []]));
+    foreach (['core', 'app'] as $folder) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS)) as $file) {
+            preg_match_all('/Place::field\([\'"]([a-z_]+)/', (string) file_get_contents($file->getPathname()), $found);
+            foreach ($found[1] as $field) {
+                expect([$file->getPathname(), $field, preg_match("/name=[\"'](?:' \\. )?{$field}|name=\"[^\"]*'{$field}|:name=\"'{$field}|[\"']{$field}/", $views) === 1])->toBe([$file->getPathname(), $field, true]);
+            }
+        }
+    }
+});
