@@ -97,6 +97,7 @@ final readonly class PlanAnswer implements JsonSerializable
             yield SpaceFit::of($plan)->finding();
             yield CardWear::of($plan)->finding();
         }
+        yield from self::storage($plan);
         yield from array_filter([DriveWear::of($plan)?->finding()]);
         yield from self::links($plan, CopyRate::of($plan));
     }
@@ -153,20 +154,85 @@ final readonly class PlanAnswer implements JsonSerializable
         );
     }
 
+    /**
+     * Every number of the sheet by a stable name that ends in its unit; null where the plan has no such number.
+     *
+     * @return array<string, float|int|string|null>
+     */
+    public function figures(): array
+    {
+        $plan = $this->plan;
+        $line = new LineCopy($plan);
+        $pay = PayBack::of($plan);
+        $hold = new HoldUp($plan);
+
+        return [
+            'voltage_at_board_volts' => $plan->supply->poeWatts === null ? round(SupplyFit::of($plan)->voltage()->volts, 4) : null,
+            'peak_amps' => round(SupplyFit::of($plan)->peak()->amps, 4),
+            'memory_needed_bytes' => $this->memory->needed()->count,
+            'memory_spare_percent' => round($this->memory->spare() * 100, 2),
+            'memory_level' => $this->memory->level()->value,
+            'copy_rate_mbyte_s' => $this->copy === null ? null : round($this->copy->rate()->inMegabytes(), 3),
+            'copy_limit' => $this->copy?->limit()->name,
+            'copy_time_s' => $this->copy === null ? null : round((new CopyTime($this->copy, $plan->circumstances))->time()->seconds, 1),
+            'board_celsius' => Heat::of($plan)->applies() ? round(Heat::of($plan)->celsius(), 1) : null,
+            'card_needed_bytes' => SpaceFit::of($plan)->needed()->count,
+            'card_years' => round(CardWear::of($plan)->years(), 2),
+            'drive_years' => ($years = DriveWear::of($plan)?->years()) === null ? null : round($years, 2),
+            'running_watts' => round(RunningCost::of($plan)->watts(), 3),
+            'running_cost_year' => RunningCost::of($plan)->perYear()->cents / 100,
+            'parts_price' => $this->price()->cents / 100,
+            'pay_back_months' => $pay?->months() === null ? null : round($pay->months(), 2),
+            'hold_up_s' => $hold->applies() ? round($hold->time()->seconds, 1) : null,
+            'first_copy_s' => $line->applies() ? round($line->first()->seconds, 1) : null,
+            'daily_copy_s' => $line->applies() ? round($line->daily()->seconds, 1) : null,
+            'tunnel_rate_mbyte_s' => ($tunnel = TunnelRate::of($plan)) === null ? null : round($tunnel->rate()->inMegabytes(), 3),
+            'image_time_s' => round((new ImageTime($plan))->time()->seconds, 1),
+            'install_hands_s' => round(InstallTime::of($plan)->hands()->seconds, 1),
+            'install_wait_s' => round(InstallTime::of($plan)->waiting()->seconds, 1),
+        ];
+    }
+
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
         return [
             'sentence' => $this->sentence(),
             'fits' => $this->fits(),
+            'figures' => $this->figures(),
             'findings' => $this->findings,
             'workings' => $this->workings(),
             'parts' => array_map(
-                fn (Part $part): array => ['part' => $part->label, 'price' => (string) $part->price, 'because' => $part->because],
+                fn (Part $part): array => ['part' => $part->label, 'price' => $part->price->cents / 100, 'because' => $part->because],
                 $this->parts->parts,
             ),
-            'price' => (string) $this->price(),
+            'price' => $this->price()->cents / 100,
         ];
+    }
+
+    /** Something to start from, and room for what is to be copied. */
+    private static function storage(PlanInput $plan): Findings
+    {
+        $findings = [];
+        if (! in_array('card', $plan->board->bootsFrom, true) && $plan->drive === null) {
+            $findings[] = Finding::stop(
+                'plan.nothing_to_start_from',
+                "The {$plan->board->label} starts from a drive, and the plan has none.",
+                'It takes no card.',
+                'Choose a drive; the one that is in it already counts.',
+            );
+        }
+        $amount = $plan->circumstances->copy;
+        if ($plan->needsDisk() && $plan->drive !== null && $amount->isMoreThan($plan->drive->capacity)) {
+            $findings[] = Finding::stop(
+                'plan.disk_too_small',
+                "{$amount->decimal()} are to go onto a disk of {$plan->drive->capacity->decimal()}.",
+                'The copy ends when the disk is full.',
+                'A larger disk, or less to copy.',
+            );
+        }
+
+        return Findings::of(...$findings);
     }
 
     private static function links(PlanInput $plan, ?CopyRate $copy): Findings

@@ -72,7 +72,17 @@ final readonly class PlanFile
         }
         foreach ($data['schools'] ?? [] as $job => $school) {
             $known = array_map(fn (School $one): string => $one->id, $shelf->roles[$job]->schools ?? []);
-            if (! in_array($school, $known, true)) {
+            if (! in_array($job, $data['jobs'], true)) {
+                $findings = $findings->and([
+                    Finding::stop(
+                        'plan.school_without_job',
+                        "A school is chosen for “{$job}”, which is no job of this plan.",
+                        'It would be passed over without a word.',
+                        'Jobs of this plan: '.implode(', ', $data['jobs']).'.',
+                        Place::file($file, $lines->locate(['schools', $job])),
+                    ),
+                ]);
+            } elseif (! in_array($school, $known, true)) {
                 $findings = $findings->and([
                     self::unknown("school of {$job}", $school, $known, Place::file($file, $lines->locate(['schools', $job]))),
                 ]);
@@ -103,7 +113,7 @@ final readonly class PlanFile
                     (float) ($data['up_mbit'] ?? 10),
                     (float) ($data['battery_wh'] ?? 0),
                     isset($data['subscription_a_month']) ? Money::of($data['subscription_a_month']) : null,
-                    $data['used_from'] ?? 'desktop',
+                    $data['used_from'] ?? '',
                     isset($data['daily_gb']) ? Bytes::giga($data['daily_gb']) : null,
                     (float) ($data['away_days'] ?? 7),
                     (float) ($data['far_down_mbit'] ?? 50),
@@ -188,7 +198,7 @@ final readonly class PlanFile
                             ],
                     'measured' => $measured === [] ? null : ['on' => $plan->calibration->from] + $measured,
                     'on' => $so->duty->value,
-                    'used_from' => $so->client,
+                    'used_from' => $so->client === '' ? null : $so->client,
                     'room_celsius' => $so->roomCelsius,
                     'price_per_kwh' => $so->pricePerKilowattHour,
                     'copy_gb' => $so->copy->count / 1e9,

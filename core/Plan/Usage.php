@@ -16,7 +16,9 @@ final readonly class Usage
         $client = $plan->circumstances->client;
         $duty = $plan->circumstances->duty;
         foreach ($plan->roles as $role) {
-            if (! in_array($client, $role->clients, true)) {
+            // A desktop computer and a phone have a browser; and where nobody said from what, nothing is wrong with it.
+            $ways = array_filter([$client, in_array($client, ['desktop', 'phone'], true) ? 'browser' : '']);
+            if ($ways !== [] && array_intersect($ways, $role->clients) === []) {
                 $findings = $findings->and([
                     Finding::warn(
                         'plan.client_not_served',
@@ -30,7 +32,7 @@ final readonly class Usage
                 $findings = $findings->and([
                     Finding::warn(
                         'plan.not_always_on',
-                        ucfirst($role->label)." on a box that is on {$duty->label()} only.",
+                        ucfirst($role->label).' on a box that is not on around the clock: '.$duty->label().'.',
                         $role->servesAll !== ''
                             ? "Whenever it is off, the house is without {$role->servesAll}."
                             : 'Whoever is outside cannot know when it is there.',

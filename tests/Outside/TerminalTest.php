@@ -79,3 +79,33 @@ test('an unknown command says where to look', function (): void {
         ->and(burrowCommand('')['out'])
         ->toContain('bench:speed');
 });
+
+test('a plan answers a program with numbers, ways out, and also when it refuses', function (): void {
+    $folder = scratch();
+    $plan = "jobs: [file-store]\nboard: flint\nsupply: charger-1a\ncable: usual-1m\ndisk: ssd-500\nlink: wired\nimage: server-64\ncard: card-32-a1\ncase: vented\n";
+    file_put_contents("{$folder}/weak.yaml", $plan);
+    $answer = json_decode(burrowCommand('plan weak.yaml --json', folder: $folder)['out'], true);
+    foreach (['voltage_at_board_volts', 'peak_amps', 'memory_spare_percent', 'copy_rate_mbyte_s', 'copy_time_s', 'board_celsius', 'card_years', 'drive_years', 'running_cost_year', 'parts_price', 'install_hands_s', 'install_wait_s'] as $name) {
+        expect([$name, is_int($answer['figures'][$name]) || is_float($answer['figures'][$name])])->toBe([$name, true]);
+    }
+    expect($answer['figures']['copy_limit'])
+        ->toBeString()
+        ->and(array_keys($answer['findings'][0]))
+        ->toBe(['severity', 'code', 'found', 'why', 'do', 'file', 'line', 'column', 'field'])
+        ->and($answer['ways_out'])
+        ->not->toBe([])
+        ->and(array_keys($answer['ways_out'][0]))
+        ->toBe(['changes', 'price', 'leaves'])
+        // 118.7 MB/s without, 117.7 with time stamps (IEEE 802.3, RFC 7323).
+        ->and($answer['figures']['copy_rate_mbyte_s'])
+        ->toBeLessThanOrEqual(117.7);
+    file_put_contents("{$folder}/odd.yaml", str_replace('board: flint', 'board: marble', $plan)."schools: {dns-filter: package}\nroom_celsius: .inf\n");
+    $refused = burrowCommand('plan odd.yaml --json', folder: $folder);
+    expect($refused['exit'])->toBe(1)->and(array_column(json_decode($refused['out'], true)['findings'], 'code'))->toBe(['yaml.number']);
+    file_put_contents("{$folder}/school.yaml", $plan."schools: {dns-filter: package}\n");
+    expect(array_column(json_decode(burrowCommand('plan school.yaml --json', folder: $folder)['out'], true)['findings'], 'code'))->toBe(['plan.school_without_job']);
+    file_put_contents("{$folder}/typo.yaml", str_replace('image: server-64', 'immage: server-64', $plan)."link: wired\n");
+    expect(burrowCommand('plan typo.yaml', folder: $folder)['out'])->toContain('typo.yaml:10', 'Duplicate key');
+    file_put_contents("{$folder}/typo.yaml", str_replace('image: server-64', 'immage: server-64', $plan));
+    expect(burrowCommand('plan typo.yaml', folder: $folder)['out'])->toContain('typo.yaml:7', 'perhaps “image” was meant');
+});

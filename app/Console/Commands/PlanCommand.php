@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Catalogue\Catalogue;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\PlanFile;
+use Burrow\Plan\Ways\WayOut;
 use Burrow\Plan\Ways\WaysOut;
 use Illuminate\Console\Command;
 
@@ -30,11 +31,20 @@ final class PlanCommand extends Command
             $this->tell($catalogue->unread());
         }
         if ($plan->input === null) {
-            return $this->tell($plan->findings);
+            return $this->option('json')
+                ? $this->json(['fits' => false, 'figures' => [], 'findings' => [...$plan->findings, ...$catalogue->unread()], 'ways_out' => []], 1)
+                : $this->tell($plan->findings);
         }
         $answer = PlanAnswer::to($plan->input);
         if ($this->option('json')) {
-            return $this->json($answer, $answer->fits() ? 0 : 1);
+            return $this->json([
+                ...$answer->jsonSerialize(),
+                'findings' => [...$answer->findings, ...$plan->findings, ...$catalogue->unread()],
+                'ways_out' => array_map(
+                    fn (WayOut $way): array => ['changes' => $way->labels(), 'price' => $way->cents / 100, 'leaves' => $way->leaves],
+                    (new WaysOut($catalogue->shelf()))->from($plan->input),
+                ),
+            ], $answer->fits() ? 0 : 1);
         }
         $this->line($answer->sentence());
         $exit = $this->tell($answer->findings);

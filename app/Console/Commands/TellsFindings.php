@@ -44,7 +44,8 @@ trait TellsFindings
         return $findings->blocks() ? 1 : 0;
     }
 
-    private function json(JsonSerializable|Findings $value, int $exit): int
+    /** @param  JsonSerializable|Findings|array<mixed>  $value */
+    private function json(JsonSerializable|Findings|array $value, int $exit): int
     {
         $this->line((string) json_encode($value, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE));
 

@@ -14,9 +14,9 @@ enum DeskSystem: string
     public function label(): string
     {
         return match ($this) {
-            self::Lsblk => 'lists its disks with lsblk',
-            self::Diskutil => 'lists its disks with diskutil',
-            self::GetDisk => 'lists its disks with Get-Disk',
+            self::Lsblk => 'one that lists its disks with lsblk',
+            self::Diskutil => 'one that lists its disks with diskutil',
+            self::GetDisk => 'one that lists its disks with Get-Disk',
         };
     }
 }

@@ -19,8 +19,14 @@ final readonly class MemoryFit
     /** Below this share free the file cache has no room and everything reads from the disk. */
     private const COMFORT = 0.25;
 
-    /** Over the board's memory by more than this share, even swapping does not help. */
+    /** A little over the board's memory only slows things down. */
+    private const MARGIN = 1.05;
+
+    /** What is in use at rest, over the board's memory by more than this share: even swapping does not help. */
     private const BEYOND = 1.3;
+
+    /** Peaks up to so many times the memory are ridden out by swapping while at rest all fits: memory. */
+    private const PEAKS = 3.0;
 
     private function __construct(private PlanInput $plan)
     {
@@ -47,14 +53,26 @@ final readonly class MemoryFit
         return ($this->has()->count - $this->needed()->count) / $this->has()->count;
     }
 
+    /** In use while the jobs rest: system, each job at rest, and what its school takes on top. */
+    public function neededAtRest(): Bytes
+    {
+        return array_reduce(
+            $this->plan->roles,
+            fn (Bytes $sum, Job $role): Bytes => $sum->plus($role->memoryIdle)->plus($this->plan->school($role)->memory),
+            $this->plan->image->memoryIdle,
+        );
+    }
+
+    /** Peaks that do not fit make it slow; what does not even fit at rest makes it unusable, and far more of it does not start. */
     public function level(): Level
     {
-        $share = $this->needed()->count / $this->has()->count;
+        $busy = $this->needed()->count / $this->has()->count;
+        $rest = $this->neededAtRest()->count / $this->has()->count;
 
         return match (true) {
-            $share <= 1 - self::COMFORT => Level::RunsWell,
-            $share <= 1 => Level::RunsSlowly,
-            $share <= self::BEYOND => Level::Unusable,
+            $busy <= 1 - self::COMFORT => Level::RunsWell,
+            $busy <= self::MARGIN || ($rest <= self::MARGIN && $busy <= self::PEAKS) => Level::RunsSlowly,
+            $rest <= self::BEYOND => Level::Unusable,
             default => Level::DoesNotRun,
         };
     }
@@ -70,6 +88,17 @@ final readonly class MemoryFit
                     "{$image->label}: it wants {$image->memoryLeast->binary()} at the very least, and the board has {$this->has()->binary()}.",
                     'It fails while starting (common practice).',
                     'Take the plain server image.',
+                ),
+            ]);
+        }
+        $half = Bytes::of(intdiv($image->memoryLeast->count + $image->memoryWanted->count, 2));
+        if ($image->desktop && $half->isMoreThan($this->has())) {
+            return $findings->and([
+                Finding::stop(
+                    'plan.image_memory_unusable',
+                    "{$image->label} starts and is unusable with {$this->has()->binary()}.",
+                    'It stutters, and the keyboard goes dead (common practice).',
+                    'Take the plain server image, with a light desktop on it if you need one.',
                 ),
             ]);
         }
@@ -122,8 +151,8 @@ final readonly class MemoryFit
             Level::RunsWell => Finding::fine('plan.memory_fits', "Memory: {$spare} % to spare when busy."),
             Level::RunsSlowly => Finding::warn(
                 'plan.memory_tight',
-                "Only {$spare} % of the memory stays free.",
-                'It runs slowly: files are read from the disk again each time.',
+                $spare >= 0 ? "Only {$spare} % of the memory stays free." : "When busy, the memory is short by {$this->shortBy()}.",
+                $spare >= 0 ? 'It runs slowly: files are read from the disk again each time.' : 'It runs slowly: at its peaks it moves memory to the card and back.',
                 $more,
             ),
             Level::Unusable => Finding::stop(

@@ -47,7 +47,7 @@ final readonly class SpaceFit
                 'A full card stops updates first and everything else after.',
                 'Take a larger card.',
             )
-            : Finding::fine('plan.card_holds', "Room on the card: {$this->needed()->decimal()} of {$card->capacity->decimal()}.");
+            : Finding::fine('plan.card_holds', "Space used on the card: {$this->needed()->decimal()} of {$card->capacity->decimal()}.");
     }
 
     public function working(): Working

@@ -24,8 +24,10 @@ final readonly class PartsList
         $parts = [
             new Part("board/{$board->id}", "{$board->label}, {$board->summary}", $board->price),
             new Part("supply/{$plan->supply->id}", $plan->supply->label, $plan->supply->price),
-            new Part("cable/{$plan->cable->id}", $plan->cable->label, $plan->cable->price),
         ];
+        if ($plan->supply->poeWatts === null) {
+            $parts[] = new Part("cable/{$plan->cable->id}", $plan->cable->label, $plan->cable->price);
+        }
         if (in_array('card', $board->bootsFrom, true)) {
             $parts[] = new Part("card/{$plan->card->id}", $plan->card->label, $plan->card->price, 'the board starts from it');
         }

@@ -46,7 +46,15 @@ final readonly class BusBudget
         $limit = $this->limit() ?? $asked;
         $hub = $this->plan->hub();
 
+        $devices = count($this->devices->list);
+
         return match (true) {
+            $hub !== null && $hub->sockets > 0 && $devices > $hub->sockets => Finding::stop(
+                'plan.hub_sockets',
+                "{$devices} devices want a socket, and the hub has {$hub->sockets}.",
+                'One of them stays unplugged.',
+                'A hub with more sockets, or fewer devices.',
+            ),
             round($asked->amps, 2) <= $limit->amps => Finding::fine(
                 'plan.bus_fits',
                 ($hub === null ? 'USB sockets' : 'Powered hub').": {$asked} while everything starts, of {$limit}.",

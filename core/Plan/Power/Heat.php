@@ -87,7 +87,7 @@ final readonly class Heat
                 )
                 : Line::given($plan->case->label, "{$kelvin} K/W", "measured on {$plan->calibration->from}"),
             Line::computed('board', "{$plan->circumstances->roomCelsius} °C + {$plan->board->busy} × {$kelvin} K/W", round($this->celsius()).' °C'),
-            Line::given('it slows down from', self::THROTTLES.' °C', 'memory'),
+            Line::given('it slows down from', self::THROTTLES.' °C', 'from experience, to be confirmed'),
         );
     }
 

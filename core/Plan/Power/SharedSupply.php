@@ -89,7 +89,7 @@ final readonly class SharedSupply
             Line::given('this box', (string) SupplyFit::of($this->plan)->peak(), 'at its peak'),
             ...array_map(fn (Feed $feed): Line => Line::given($feed->name, (string) $feed->peak, 'at its peak'), $this->plan->along),
             ...[
-                Line::given('each output', (string) $this->plan->supply->current, "{$this->plan->supply->outputs} outputs"),
+                Line::given('each output', (string) $this->plan->supply->current, $this->plan->supply->outputs === 1 ? '1 output' : "{$this->plan->supply->outputs} outputs"),
                 Line::given('all outputs together', (string) $this->plan->supply->together, 'catalogue'),
             ],
         );

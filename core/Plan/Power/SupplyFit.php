@@ -25,6 +25,17 @@ final readonly class SupplyFit
     /** Lowest voltage at a device in the USB 2.0 specification, section 7.2.2. */
     private const NOTHING_STARTS = 4.4;
 
+    private const FIVE = 5.0;
+
+    /** What a switching converter passes on of what it takes: memory. */
+    private const CONVERTER = 0.9;
+
+    /** From the 48 V of the cable down to five: memory. */
+    private const CABLE_CONVERTER = 0.85;
+
+    /** At the device, by type (IEEE 802.3, clause 33). */
+    private const AT_DEVICE = [1 => 12.95, 2 => 25.5];
+
     private function __construct(private PlanInput $plan)
     {
     }
@@ -51,11 +62,15 @@ final readonly class SupplyFit
             }
         }
 
-        return [
-            new Feed('board, busy', $this->boardCurrent()),
+        $fives = [
             ...$plan->cooling !== null && $plan->cooling->current->amps > 0 ? [new Feed($plan->cooling->label, $plan->cooling->current)] : [],
             ...$header,
             ...$plan->hub() === null ? UsbDevices::of($plan)->list : [],
+        ];
+
+        return [
+            new Feed('board, busy', $this->boardCurrent()),
+            ...array_map(fn (Feed $one): Feed => new Feed($one->name, $this->throughConverter($one->peak)), $fives),
         ];
     }
 
@@ -153,8 +168,10 @@ final readonly class SupplyFit
     /** At the device: 12.95 W of type 1, 25.5 W of type 2 (IEEE 802.3, clause 33). */
     private function networkPower(float $watts): Finding
     {
-        $wanted = $this->peak()->amps * $this->plan->supply->voltage->volts;
+        $wanted = $this->peak()->amps * $this->plan->supply->voltage->volts / self::CABLE_CONVERTER;
         $board = $this->plan->board;
+        $takes = self::AT_DEVICE[$this->plan->poeType() ?? 0] ?? $watts;
+        $watts = min($watts, $takes);
 
         return match (true) {
             $this->plan->poeType() === null => Finding::stop(
@@ -171,7 +188,7 @@ final readonly class SupplyFit
             ),
             $wanted > $watts => Finding::stop(
                 'plan.poe_too_weak',
-                number_format($wanted, 1, '.', '')." W are asked at the peak; type {$this->plan->supply->poeType} brings {$watts} W to the device.",
+                number_format($wanted, 1, '.', '')." W are asked at the socket at the peak; the type {$this->plan->poeType()} part behind it takes {$watts} W at most.",
                 'The switch cuts the power off.',
                 'Type 2, or a disk with a supply of its own.',
             ),
@@ -201,6 +218,14 @@ final readonly class SupplyFit
         return $findings;
     }
 
+    /** What a current at five volts takes at the inlet, where a board makes its five volts from a higher voltage. */
+    private function throughConverter(Amps $atFiveVolts): Amps
+    {
+        return $this->plan->board->powerInlet === 'barrel'
+            ? Amps::of($atFiveVolts->amps * self::FIVE / ($this->plan->supply->voltage->volts * self::CONVERTER))
+            : $atFiveVolts;
+    }
+
     private function boardCurrent(): Amps
     {
         return $this->plan->board->busy->at($this->plan->supply->voltage);
@@ -220,15 +245,15 @@ final readonly class SupplyFit
         }
         if ($supply->current->amps < $board->supplyAmps) {
             // A phone charger also drops its voltage long before its rated current.
-            return Finding::stop(
+            return Finding::warn(
                 'plan.supply_below_class',
                 "The supply gives {$supply->current}; a board with a {$board->powerInlet} inlet wants {$board->supplyAmps} A.",
-                'Common practice: what the board draws on average says little about its peaks.',
+                "The peak of {$this->peak()} is covered; what is plugged in later may not be (common practice).",
                 "Take one of at least {$board->supplyAmps} A.",
             );
         }
 
-        return Finding::fine('plan.supply_fits', "Supply: {$this->peak()} at the peak of {$supply->current}.");
+        return Finding::fine('plan.supply_fits', "Supply: {$this->peak()} are drawn at the peak, and it gives {$supply->current}.");
     }
 
     private function voltageFinding(): Finding

@@ -59,6 +59,7 @@ final readonly class LineCopy
     {
         $catching = $this->catchingUp();
         $away = round($this->plan->circumstances->awayDays);
+        $days = (float) $away === 1.0 ? '1 day' : "{$away} days";
 
         return Findings::of(
             $this->first()->seconds > self::LONG_HOURS * 3600
@@ -78,7 +79,7 @@ final readonly class LineCopy
                 )
                 : Finding::fine(
                     'plan.catching_up',
-                    "A day's change takes {$this->daily()}; after {$away} days away it has caught up in {$catching}.",
+                    "A day's change takes {$this->daily()}; after {$days} away it has caught up in {$catching}.",
                 ),
         );
     }

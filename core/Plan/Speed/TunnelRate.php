@@ -37,12 +37,31 @@ final readonly class TunnelRate
 
     public function rate(): Rate
     {
-        return $this->processorLimits() ? self::ofProcessor($this->plan->board->processor) : $this->line();
+        $slowest = $this->processorLimits() ? self::ofProcessor($this->plan->board->processor) : $this->line();
+        $link = CopyRate::ofLink($this->plan);
+
+        return $link !== null && $link->isBelow($slowest) ? $link : $slowest;
+    }
+
+    private function linkLimits(): bool
+    {
+        $link = CopyRate::ofLink($this->plan);
+
+        return $link !== null && $link->isBelow($this->line()) && $link->isBelow(self::ofProcessor($this->plan->board->processor));
     }
 
     public function finding(): Finding
     {
         $megabits = round(($this->rate()->bytesPerSecond * 8) / 1e6, 1);
+
+        if ($this->linkLimits()) {
+            return Finding::note(
+                'plan.tunnel_link',
+                "Through the tunnel: {$megabits} Mb/s; the {$this->plan->link->label()} of the box is the limit.",
+                "The line's upload would carry {$this->line()}.",
+                'A faster link, if that matters.',
+            );
+        }
 
         return $this->processorLimits()
             ? Finding::note(
@@ -69,6 +88,7 @@ final readonly class TunnelRate
                 "1000 ms ÷ (2 × {$processor->networkMsPerMegabyte} + {$processor->serveMsPerMegabyte} ÷ 2) ms",
                 (string) self::ofProcessor($processor),
             ),
+            ...CopyRate::ofLink($this->plan) === null ? [] : [Line::given('link of the box', (string) CopyRate::ofLink($this->plan), $this->plan->link->label())],
         );
     }
 

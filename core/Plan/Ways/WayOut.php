@@ -34,16 +34,19 @@ final readonly class WayOut
     /** "Supply, 5.1 V 3 A, and Usual cable, 24 AWG, 1 m" */
     public function sentence(): string
     {
-        return implode(
-            ', and ',
-            array_map(
-                fn (mixed $part): string => $part instanceof LinkKind
-                    ? $part->label()
-                    : (is_object($part) && isset($part->label)
-                        ? (string) $part->label
-                        : 'no disk'),
-                $this->changes,
-            ),
+        return implode(', and ', $this->labels());
+    }
+
+    /** @return array<string, string> name of the part => what it becomes, in words */
+    public function labels(): array
+    {
+        return array_map(
+            fn (mixed $part): string => $part instanceof LinkKind
+                ? $part->label()
+                : (is_object($part) && isset($part->label)
+                    ? (string) $part->label
+                    : 'no disk'),
+            $this->changes,
         );
     }
 }

@@ -77,7 +77,7 @@ final readonly class CardWear
             Source::catalogue('capacity, erase cycles, writes')->and(Source::commonPractice()),
             Line::given('written a day', number_format($this->gigabytesPerDay(), 2, '.', '').' GB', 'jobs and the system\'s logs'),
             Line::given('card', "{$card->capacity->decimal()}, {$card->eraseCycles} erase cycles", 'catalogue'),
-            Line::given('write amplification', (string) self::AMPLIFICATION, 'memory'),
+            Line::given('write amplification', (string) self::AMPLIFICATION, 'from experience, to be confirmed'),
             Line::computed(
                 'years',
                 "{$card->capacity->decimal()} × {$card->eraseCycles} ÷ ".

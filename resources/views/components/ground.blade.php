@@ -21,7 +21,7 @@
         <ellipse cx="420" cy="616" rx="12" ry="6" />
     </g>
     <text class="g-out" x="22" y="34">Outside</text>
-    <text class="g-outaddr" x="22" y="54">{{ $network->wan ?? 'address not known' }}</text>
+    <text class="g-outaddr" x="22" y="54">{{ auth()->user()->isKeeper() ? $network->wan ?? 'address not known' : '' }}</text>
     @foreach ($picture->gallery as $piece)
         <path class="g-gallery" d="{{ $piece->path(sway: 5) }}" />
     @endforeach

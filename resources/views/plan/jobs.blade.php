@@ -1,5 +1,5 @@
 <div class="sheet">
-    <h2>What {{ count($answer->plan->roles) === 1 ? 'the job brings' : 'the jobs bring' }} with it</h2>
+    <h2>What {{ count($answer->plan->roles) === 1 ? 'the job brings with it' : 'the jobs bring with them' }}</h2>
     @foreach ($answer->plan->roles as $role)
         @if (count($answer->plan->roles) > 1)
             <h3>{{ ucfirst($role->label) }}</h3>

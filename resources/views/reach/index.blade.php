@@ -1,6 +1,6 @@
 <x-page title="Reach" place="reach">
     <x-slot:say><b>{{ $openings->isEmpty() ? 'Nothing can be reached from outside.' : ($openings->count() === 1 ? 'One way in from outside.' : $openings->count() . ' ways in from outside.') }}</b>
-        Outside, the house is {{ $network->wan ?? 'not known by any address' }}.</x-slot:say>
+        Outside, the house is {{ auth()->user()->isKeeper() ? $network->wan ?? 'not known by any address' : 'known by an address that guests are not shown' }}.</x-slot:say>
     @if ($openings->isEmpty())
         <x-empty title="No opening">An opening is a port of the router that leads to a box. Each one has a reason and a day to look at it again.</x-empty>
     @else

@@ -73,7 +73,7 @@ test('four levels of memory and of speed', function (): void {
         plan(role: 'automation-hub')->with(board: board('flint', ['memory_mib' => $mebibytes])),
     )->level();
     // 94 + 900 MiB are wanted, and 60 for its container.
-    expect([$memory(2048), $memory(1100), $memory(850), $memory(512)])->toBe([
+    expect([$memory(2048), $memory(850), $memory(450), $memory(300)])->toBe([
         Level::RunsWell,
         Level::RunsSlowly,
         Level::Unusable,
@@ -87,7 +87,7 @@ test('four levels of memory and of speed', function (): void {
 test('desktop and memory', function (string $board, ?string $code): void {
     $codes = MemoryFit::of(plan($board, image: 'desktop-64', role: 'general-server'))->findings()->codes();
     expect($code === null ? count($codes) : in_array($code, $codes, true))->toBe($code === null ? 1 : true);
-})->with([['flint', null], ['flint-2', 'plan.image_memory_low'], ['cobble', 'plan.image_memory_short']]);
+})->with([['flint', null], ['flint-2', 'plan.image_memory_unusable'], ['cobble', 'plan.image_memory_short']]);
 
 test('the smallest board is for a filter, not for a cloud drive', function (): void {
     expect(

@@ -368,7 +368,7 @@ test('an own entry is taken in, or told by line', function (): void {
     $this->post('/catalogue', ['kind' => 'supply', 'yaml' => ''])->assertSee('There is no entry');
     expect(CatalogueEntry::query()->count())->toBe(0);
     $this->post('/catalogue', ['kind' => 'supply', 'yaml' => str_replace("\n", "\r\n", $good)])->assertRedirectContains('/catalogue?kind=');
-    $this->get('/plan?supply=barn-supply')->assertSee('Barn supply')->assertSee('of 4.00 A');
+    $this->get('/plan?supply=barn-supply')->assertSee('Barn supply')->assertSee('it gives 4.00 A');
     expect($this->get('/catalogue/supply/barn-supply.yaml')->getContent())->toBe($good);
 });
 
