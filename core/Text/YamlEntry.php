@@ -191,7 +191,11 @@ final readonly class YamlEntry
         $findings = [];
         foreach ($error === null ? [] : array_slice(self::leaves($error), 0, self::MOST) as $leaf) {
             $path = array_values($leaf->data()->fullPath());
-            $extra = $leaf->keyword() === 'additionalProperties' ? (array) ($leaf->args()['properties'] ?? []) : [];
+            $extra = match ($leaf->keyword()) {
+                'additionalProperties' => (array) ($leaf->args()['properties'] ?? []),
+                'required' => self::misspelt($leaf),
+                default => [],
+            };
             $where = $path === [] ? 'the entry' : '“'.implode('.', $path).'”';
             $findings[] = Finding::stop(
                 'yaml.schema',
@@ -222,6 +226,21 @@ final readonly class YamlEntry
         $meant = is_string($key) && $known !== [] ? KnownWords::of(implode(' ', $known))->nearest($key) : null;
 
         return $meant === null ? $words : "{$words}; perhaps “{$meant}” was meant";
+    }
+
+    /**
+     * Keys that nobody knows and that are like one that is missing.
+     *
+     * @return list<string>
+     */
+    private static function misspelt(ValidationError $leaf): array
+    {
+        $schema = $leaf->schema()->info()->data();
+        $known = is_object($schema) ? array_keys((array) ($schema->properties ?? [])) : [];
+        $missing = array_values(array_filter((array) ($leaf->args()['missing'] ?? []), is_string(...)));
+        $typed = array_diff(array_map(strval(...), array_keys((array) $leaf->data()->value())), $known);
+
+        return $missing === [] ? [] : array_values(array_filter($typed, fn (string $key): bool => KnownWords::of(implode(' ', $missing))->nearest($key) !== null));
     }
 
     private static function lowerFirst(string $message): string

@@ -156,7 +156,7 @@ test('memory is judged in levels', function (int $mebibytes, string $code): void
     $input = plan(role: 'automation-hub');
     $small = $input->with(board: board('flint', ['memory_mib' => $mebibytes]));
     expect(MemoryFit::of($small)->findings()->list[0]->code)->toBe($code);
-})->with([[300, 'plan.memory_short'], [450, 'plan.memory_swaps'], [850, 'plan.memory_tight'], [1100, 'plan.memory_tight'], [4096, 'plan.memory_fits']]);
+})->with([[300, 'plan.memory_short'], [512, 'plan.memory_swaps'], [850, 'plan.memory_tight'], [1100, 'plan.memory_tight'], [4096, 'plan.memory_fits']]);
 
 test('memory free is what is left of the board', function (): void {
     // 94 MiB (98 MB, common practice) for the system and 160 MiB for the job, of 4 GiB.

@@ -73,7 +73,7 @@ test('four levels of memory and of speed', function (): void {
         plan(role: 'automation-hub')->with(board: board('flint', ['memory_mib' => $mebibytes])),
     )->level();
     // 94 + 900 MiB are wanted, and 60 for its container.
-    expect([$memory(2048), $memory(850), $memory(450), $memory(300)])->toBe([
+    expect([$memory(2048), $memory(850), $memory(512), $memory(300)])->toBe([
         Level::RunsWell,
         Level::RunsSlowly,
         Level::Unusable,
