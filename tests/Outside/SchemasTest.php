@@ -10,11 +10,7 @@ use Symfony\Component\Yaml\Yaml;
 
 function schemaText(string $kind): string
 {
-    $folder = match ($kind) {
-        'role' => 'Role',
-        'plan' => 'Plan',
-        default => 'Board',
-    };
+    $folder = $kind === 'plan' ? 'Plan' : 'Catalogue';
 
     return (string) file_get_contents("core/{$folder}/schema/{$kind}.schema.json");
 }
@@ -113,8 +109,8 @@ test('PyYAML reads every built-in entry as we do', function (): void {
 
 test('the ports of the catalogue carry the names that Debian gives them', function (): void {
     $services = (string) file_get_contents('/etc/services');
-    foreach (['file-store' => 'microsoft-ds', 'dns-filter' => 'domain', 'general-server' => 'ssh', 'cloud-drive' => 'https'] as $role => $name) {
-        $port = entry('job', $role)['ports'][0];
+    foreach (['file-store' => 'microsoft-ds', 'dns-filter' => 'domain', 'general-server' => 'ssh', 'cloud-drive' => 'https'] as $job => $name) {
+        $port = entry('job', $job)['ports'][0];
         expect(preg_match("~^{$name}\\s+{$port['port']}/{$port['protocol']}\\b~m", $services))->toBe(1);
     }
 });
