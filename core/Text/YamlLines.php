@@ -33,28 +33,56 @@ final readonly class YamlLines
     public function locate(array $path): int
     {
         $at = -1;
-        $indent = -1;
+        $inItem = false;
         foreach ($path as $key) {
-            $skip = is_int($key) ? $key : 0;
-            $level = null;
             // An item's first key may stand on the line of its dash.
-            for ($i = max(0, is_int($key) || $at < 0 || ! $this->hasDash($at) ? $at + 1 : $at); $i < count($this->lines); $i++) {
-                $depth = is_int($key) ? ($this->hasDash($i) ? $this->indents[$i] : null) : $this->depthOf($i, (string) $key);
-                if ($depth === null) {
-                    continue;
-                }
-                $level ??= $depth;
-                if ($depth <= $indent && ! is_int($key)) {
-                    break;
-                }
-                if ($depth === $level && $skip-- === 0) {
-                    [$at, $indent] = [$i, $depth];
-                    break;
-                }
+            $from = $inItem && ! is_int($key) ? $at : $at + 1;
+            $level = $inItem && ! is_int($key) ? $this->indents[$at] + 2 : $this->levelBelow($at, is_int($key));
+            $found = $level === null ? null : $this->below($from, $level, $key);
+            if ($found === null) {
+                break;
             }
+            [$at, $inItem] = [$found, is_int($key)];
         }
 
         return max(1, $at + 1);
+    }
+
+    /** How far in what belongs to a line stands; null when nothing does. */
+    private function levelBelow(int $at, bool $isList): ?int
+    {
+        for ($i = $at + 1; $i < count($this->lines); $i++) {
+            if ($this->isContent($i)) {
+                $deeper = $at < 0 || $this->indents[$i] > $this->indents[$at] + ($this->hasDash($at) && ! $isList ? 2 : 0);
+
+                return $deeper || ($isList && $this->hasDash($i) && $this->indents[$i] === $this->indents[$at]) ? $this->indents[$i] : null;
+            }
+        }
+
+        return null;
+    }
+
+    private function below(int $from, int $level, mixed $key): ?int
+    {
+        $skip = is_int($key) ? $key : 0;
+        for ($i = $from; $i < count($this->lines); $i++) {
+            if ($i > $from && $this->isContent($i) && $this->indents[$i] < $level) {
+                return null;
+            }
+            $depth = is_int($key) ? ($this->hasDash($i) ? $this->indents[$i] : null) : $this->depthOf($i, is_scalar($key) ? (string) $key : '');
+            if ($depth === $level && $skip-- === 0) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    private function isContent(int $at): bool
+    {
+        $first = $this->lines[$at][$this->indents[$at]] ?? '#';
+
+        return $first !== '#' && ! ($this->indents[$at] === 0 && str_starts_with($this->lines[$at], '---'));
     }
 
     private function hasDash(int $at): bool

@@ -18,6 +18,7 @@ final readonly class NetworkLink
      * @param  list<int|string>  $path  where it stands
      * @param  array<mixed>  $settings  as they stand there
      * @param  list<array{mixed, list<int|string>}>  $addresses  with their prefix lengths, and where they stand
+     * @param  list<int|string>  $gatewayPath  where the gateway stands; that of the link when it has none
      * @param  bool  $asks  the router or anything else on the wire for an address
      */
     private function __construct(
@@ -27,6 +28,7 @@ final readonly class NetworkLink
         public array $addresses,
         public bool $asks,
         public ?Ipv4 $gateway,
+        public array $gatewayPath,
         public bool $isRadio,
     ) {
     }
@@ -49,14 +51,20 @@ final readonly class NetworkLink
                 $path = [...$root, $section, $name];
                 $link = is_array($link) ? $link : [];
                 $addresses = is_array($link['addresses'] ?? null) ? array_values($link['addresses']) : [];
+                [$gateway, $gatewayPath] = self::gateway($link, $path);
                 $links[] = new self(
                     (string) $name,
                     $path,
                     $link,
                     // An address may be a key, with a label below it.
-                    array_map(fn (mixed $one): array => [is_array($one) ? array_key_first($one) : $one, [...$path, 'addresses']], $addresses),
+                    array_map(
+                        fn (mixed $one, int $number): array => [is_array($one) ? array_key_first($one) : $one, [...$path, 'addresses', $number]],
+                        $addresses,
+                        array_keys($addresses),
+                    ),
                     self::isOn($link['dhcp4'] ?? false) || self::isOn($link['dhcp6'] ?? false) || self::isOn($link['accept-ra'] ?? false),
-                    self::gateway($link),
+                    $gateway,
+                    $gatewayPath,
                     $section === 'wifis',
                 );
             }
@@ -80,6 +88,7 @@ final readonly class NetworkLink
             $path = [...$root, 'config', $number];
             $subnets = array_filter(is_array($link['subnets'] ?? null) ? array_values($link['subnets']) : [], is_array(...));
             $static = array_filter($subnets, fn (array $subnet): bool => isset($subnet['address']));
+            $gateways = array_filter(array_map(fn (array $subnet): mixed => $subnet['gateway'] ?? null, $subnets), is_string(...));
             $links[] = new self(
                 is_scalar($link['name'] ?? null) ? (string) $link['name'] : '',
                 $path,
@@ -90,7 +99,8 @@ final readonly class NetworkLink
                     array_keys($static),
                 )),
                 array_filter($subnets, fn (array $subnet): bool => str_contains(is_string($subnet['type'] ?? null) ? $subnet['type'] : '', 'dhcp')) !== [],
-                Ipv4::tryParse((string) current(array_filter(array_column($subnets, 'gateway'), is_string(...)))),
+                Ipv4::tryParse((string) current($gateways)),
+                $gateways === [] ? $path : [...$path, 'subnets', array_key_first($gateways), 'gateway'],
                 false,
             );
         }
@@ -118,15 +128,19 @@ final readonly class NetworkLink
             : $subnet['address'];
     }
 
-    /** @param  array<mixed>  $link */
-    private static function gateway(array $link): ?Ipv4
+    /**
+     * @param  array<mixed>  $link
+     * @param  list<int|string>  $path
+     * @return array{?Ipv4, list<int|string>}
+     */
+    private static function gateway(array $link, array $path): array
     {
-        foreach (is_array($link['routes'] ?? null) ? $link['routes'] : [] as $route) {
+        foreach (is_array($link['routes'] ?? null) ? array_values($link['routes']) : [] as $number => $route) {
             if (is_array($route) && in_array($route['to'] ?? null, ['default', '0.0.0.0/0'], true) && is_string($route['via'] ?? null)) {
-                return Ipv4::tryParse($route['via']);
+                return [Ipv4::tryParse($route['via']), [...$path, 'routes', $number, 'via']];
             }
         }
 
-        return is_string($link['gateway4'] ?? null) ? Ipv4::tryParse($link['gateway4']) : null;
+        return is_string($link['gateway4'] ?? null) ? [Ipv4::tryParse($link['gateway4']), [...$path, 'gateway4']] : [null, $path];
     }
 }

@@ -18,8 +18,21 @@ final readonly class AddressJudge
     {
     }
 
-    public function judge(Ipv4 $address, ?Ipv4 $gateway, ?Prefix $prefix, Place $place): Findings
+    /** @param  ?Place  $atGateway  where the gateway stands, when that is another line than the address's */
+    public function judge(Ipv4 $address, ?Ipv4 $gateway, ?Prefix $prefix, Place $place, ?Place $atGateway = null): Findings
     {
+        $ends = $prefix === null || $prefix->length > 30 ? [] : [$prefix->network->number => 'the network itself', $prefix->broadcast()->number => 'everybody at once'];
+        if (isset($ends[$address->number])) {
+            return Findings::of(
+                Finding::stop(
+                    'card.address_of_network',
+                    "{$address} means {$ends[$address->number]} in {$prefix}.",
+                    'No machine can have it, and the box stays silent.',
+                    'Choose an address between the first and the last.',
+                    $place,
+                ),
+            );
+        }
         if ($prefix !== null && $gateway !== null && ! $prefix->contains($gateway)) {
             return Findings::of(
                 Finding::stop(
@@ -27,7 +40,7 @@ final readonly class AddressJudge
                     "The gateway {$gateway} is not in {$prefix}.",
                     'The box cannot reach it, and so nothing outside.',
                     'The router\'s address, or a prefix that holds both.',
-                    $place,
+                    $atGateway ?? $place,
                 ),
             );
         }

@@ -8,6 +8,8 @@ use Burrow\Card\CardContext;
 use Burrow\Card\CardFindings;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Read\CardDocument;
+use Burrow\Card\Read\NetplanFault;
+use Burrow\Card\Read\NetplanForm;
 use Burrow\Card\Read\NetworkLink;
 use Burrow\Card\Read\PlainScalar;
 use Burrow\Card\WifiCheck;
@@ -15,6 +17,7 @@ use Burrow\Card\Write\WifiSecurity;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
+use Burrow\Judgement\Severity;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
 use Burrow\Text\TextBudget;
@@ -49,23 +52,24 @@ final class NetworkConfigRule implements CardRule
                     'card.network_version',
                     'network-config does not say “version: 2”.',
                     'The links in it are not set up, and the box stays silent.',
-                    'Add that line at the top.',
-                    Place::file('network-config', 1),
+                    array_key_exists('version', $data) ? 'Write “version: 2”.' : 'Add that line at the top.',
+                    array_key_exists('version', $data) ? $document->place([...$root, 'version']) : Place::file('network-config', 1),
                 ),
             );
         }
         $all = $data['version'] === 1 ? NetworkLink::ofVersion1($data, $root) : NetworkLink::ofVersion2($data, $root);
         $links = array_slice($all, 0, TextBudget::ITEMS);
+        $refused = $data['version'] === 2 ? $this->refused($document, NetplanForm::faults($data, $root, $document->raw(...))) : [];
         if ($links === []) {
-            return Findings::of(
-                Finding::stop(
-                    'card.no_links',
-                    'network-config names no link.',
-                    'The box stays silent.',
-                    'Add an entry under “ethernets:”.',
-                    Place::file('network-config', 1),
-                ),
+            $none = Finding::stop(
+                'card.no_links',
+                'network-config names no link.',
+                'The box stays silent.',
+                'Add an entry under “ethernets:”.',
+                Place::file('network-config', 1),
             );
+
+            return $this->besides(Findings::of($none), $refused);
         }
         $zone = CardDocument::read('user-data', $folder->text('user-data'))->data['timezone'] ?? '';
         $findings = $this->addressless($document, $links);
@@ -79,7 +83,40 @@ final class NetworkConfigRule implements CardRule
             }
         }
 
-        return $findings;
+        return $this->besides($findings, $refused);
+    }
+
+    /**
+     * @param  list<NetplanFault>  $faults
+     * @return list<Finding>
+     */
+    private function refused(CardDocument $document, array $faults): array
+    {
+        return array_map(
+            fn (NetplanFault $fault): Finding => Finding::stop(
+                'card.netplan_refuses',
+                $fault->found,
+                'The file is refused as a whole, and the box stays silent.',
+                $fault->do,
+                $document->place($fault->path),
+            ),
+            $faults,
+        );
+    }
+
+    /**
+     * One finding a line: what says more than that the form is wrong stands already.
+     *
+     * @param  list<Finding>  $refused
+     */
+    private function besides(Findings $findings, array $refused): Findings
+    {
+        $lines = array_map(
+            fn (Finding $finding): ?int => $finding->place?->line,
+            array_filter($findings->list, fn (Finding $finding): bool => $finding->severity === Severity::Stop),
+        );
+
+        return $findings->and(array_values(array_filter($refused, fn (Finding $one): bool => ! in_array($one->place?->line, $lines, true))));
     }
 
     /**
@@ -146,6 +183,7 @@ final class NetworkConfigRule implements CardRule
                     $link->gateway,
                     Prefix::tryParse(long2ip($address->number & $mask)."/{$length}"),
                     $place,
+                    $document->place($link->gatewayPath),
                 ),
             );
         }

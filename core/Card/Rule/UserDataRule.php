@@ -61,7 +61,7 @@ final class UserDataRule implements CardRule
             ->and($this->name($document, $document->data, $folder, $context))
             ->and($this->timeZone($document, $document->data))
             ->and((new LoginsJudge($document))->judge($document->data))
-            ->and($this->remoteLogin($document->data));
+            ->and($this->remoteLogin($document->data, $context));
     }
 
     /** @param  array<mixed>  $data */
@@ -169,21 +169,24 @@ final class UserDataRule implements CardRule
             );
     }
 
-    /** @param  array<mixed>  $data */
-    private function remoteLogin(array $data): Findings
+    /**
+     * Many images ship with remote login on; which one is on the card decides.
+     *
+     * @param  array<mixed>  $data
+     */
+    private function remoteLogin(array $data, CardContext $context): Findings
     {
         $commands = json_encode([$data['runcmd'] ?? [], $data['bootcmd'] ?? []], JSON_PARTIAL_OUTPUT_ON_ERROR) ?: '';
+        if (preg_match('/\bsshd?\b/', $commands) === 1 || in_array('openssh-server', (array) ($data['packages'] ?? []), true)) {
+            return Findings::of();
+        }
+        $found = 'Nothing in user-data switches remote login on.';
+        $do = 'Add “runcmd: [[systemctl, enable, --now, ssh]]”.';
 
-        return preg_match('/\bsshd?\b/', $commands) === 1 || in_array('openssh-server', (array) ($data['packages'] ?? []), true)
-            ? Findings::of()
-            : Findings::of(
-                Finding::warn(
-                    'card.remote_login_off',
-                    'Nothing in user-data switches remote login on.',
-                    'A plain server image ships with it off, so port 22 is refused.',
-                    'Add “runcmd: [[systemctl, enable, --now, ssh]]”.',
-                    Place::file('user-data'),
-                ),
-            );
+        return Findings::of(
+            $context->image === null
+                ? Finding::note('card.remote_login_unsaid', $found, 'Many images ship with it on, some with it off; which image it is was not said.', "Say which, or be sure. {$do}", Place::file('user-data'))
+                : Finding::warn('card.remote_login_off', $found, 'A plain server image ships with it off, so port 22 is refused.', $do, Place::file('user-data')),
+        );
     }
 }

@@ -248,7 +248,27 @@ test('what is wrong is found in its line', function (callable $make, string $cod
         'card.password_not_hashed',
         'user-data:14',
     ],
-    'login stays off' => [fn () => card(['user-data' => userData('enable, --now, ssh', 'status, cron')]), 'card.remote_login_off', 'user-data'],
+    'login stays off' => [fn () => card(['user-data' => userData('enable, --now, ssh', 'status, cron')]), 'card.remote_login_unsaid', 'user-data'],
+    'address of the network' => [
+        fn () => card(['network-config' => "version: 2\nethernets:\n  eth0:\n    addresses:\n      - 172.22.8.0/24\n"]),
+        'card.address_of_network',
+        'network-config:5',
+    ],
+    'a key that netplan does not know' => [
+        fn () => card(['network-config' => "version: 2\nethernets:\n  eth0:\n    dhcp4: true\n    nameserver:\n      addresses: [172.22.8.1]\n"]),
+        'card.netplan_refuses',
+        'network-config:5',
+    ],
+    'a key of another kind of link' => [
+        fn () => card(['network-config' => "version: 2\nethernets:\n  eth0:\n    dhcp4: true\n    access-points: {}\n"]),
+        'card.netplan_refuses',
+        'network-config:5',
+    ],
+    'one value where a list belongs' => [
+        fn () => card(['network-config' => "version: 2\nethernets:\n  eth0:\n    dhcp4: true\n    nameservers:\n      addresses: 172.22.8.1\n"]),
+        'card.netplan_refuses',
+        'network-config:6',
+    ],
     'no meta-data' => [fn () => card(['meta-data' => null]), 'card.no_meta_data', 'meta-data'],
     'no instance' => [fn () => card(['meta-data' => "local-hostname: wren\n"]), 'card.no_instance_id', 'meta-data:1'],
     'no version' => [fn () => card(['network-config' => "ethernets:\n  eth0:\n    dhcp4: true\n"]), 'card.network_version', 'network-config:1'],
