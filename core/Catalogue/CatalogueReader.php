@@ -194,6 +194,8 @@ final readonly class CatalogueReader
             array_map(CardSchool::from(...), $entry['first_boot'] ?? ['declarative']),
             $entry['markers'] ?? [],
             isset($entry['own_text']) ? new OwnText($entry['own_text']['file'], $entry['own_text']['lines']) : null,
+            ! ($entry['updates_ended'] ?? false),
+            $entry['carries'] ?? [],
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Catalogue\Part;
 
+use Burrow\Catalogue\Job\Job;
 use Burrow\Quantity\Bytes;
 
 /** A kind of system image: bits, desktop or not, the memory it idles at and wants, sizes, and the year it is from. */
@@ -16,6 +17,8 @@ final readonly class ImageKind
      * @param  bool  $wizard  asks its questions on a screen at the first start
      * @param  list<string>  $without  peripherals, by the names that jobs use, that it does not know
      * @param  list<CardSchool>  $schools  ways of giving it first settings that it understands, the recommended one first
+     * @param  bool  $getsUpdates  its release is still kept by those who make it
+     * @param  list<string>  $carries  ids of the jobs that a ready-made image is made for; empty for any
      * @param  list<string>  $markers  names of empty files of which exactly one chooses what starts
      */
     public function __construct(
@@ -36,12 +39,19 @@ final readonly class ImageKind
         public array $schools,
         public array $markers,
         public ?OwnText $ownText,
+        public bool $getsUpdates,
+        public array $carries,
     ) {
     }
 
     public function understands(CardSchool $school): bool
     {
         return in_array($school, $this->schools, true);
+    }
+
+    public function carries(Job $job): bool
+    {
+        return $this->carries === [] || in_array($job->id, $this->carries, true);
     }
 
     /** It has no more bits than the board, and is not older. */

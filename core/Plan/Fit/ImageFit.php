@@ -48,6 +48,7 @@ final readonly class ImageFit
             ...$this->desktop(),
             ...$this->bits(),
             ...$this->schools(),
+            ...$this->support(),
             ...$this->unknownPeripherals(),
         );
     }
@@ -211,6 +212,14 @@ final readonly class ImageFit
                     'Take a ready-made image, or another school.',
                 ),
             ],
+            array_filter($ready, fn (Job $role): bool => ! $image->carries($role)) !== [] => [
+                Finding::stop(
+                    'plan.image_of_another_job',
+                    "{$image->label}: it is made for another job.",
+                    'Nothing of this job is on it.',
+                    'Take the ready-made image of the job, or another school.',
+                ),
+            ],
             $image->readyMade && count($this->plan->roles) > 1 => [
                 Finding::warn(
                     'plan.appliance_shared',
@@ -221,6 +230,21 @@ final readonly class ImageFit
             ],
             default => [],
         };
+    }
+
+    /** @return list<Finding> */
+    private function support(): array
+    {
+        return $this->plan->image->getsUpdates
+            ? []
+            : [
+                Finding::warn(
+                    'plan.image_without_updates',
+                    "{$this->plan->image->label}: its release gets no updates any more.",
+                    'Holes that become known stay open, and packages can no longer be fetched from where they were.',
+                    'Take a newer image; an old board often starts a 32-bit one.',
+                ),
+            ];
     }
 
     /** @return list<Finding> */

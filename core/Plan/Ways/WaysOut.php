@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Plan\Ways;
 
+use Burrow\Catalogue\Part\ImageKind;
 use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Catalogue\Shelf;
 use Burrow\Judgement\Finding;
@@ -172,6 +173,10 @@ final readonly class WaysOut
 
     private static function isToBeHad(mixed $part): bool
     {
-        return ! is_object($part) || ! isset($part->market) || $part->market->available;
+        return match (true) {
+            $part instanceof ImageKind => $part->getsUpdates,
+            is_object($part) && isset($part->market) => $part->market->available,
+            default => true,
+        };
     }
 }

@@ -118,6 +118,26 @@ test('bits and dates decide which image starts a board', function (string $board
     ['marl', 'server-32-old', []],
 ]);
 
+test('an image whose release is no longer kept is told, and is never a way out', function (): void {
+    expect(ImageFit::of(plan('marl', image: 'server-32-old', role: 'dns-filter'))->findings()->codes())->toContain('plan.image_without_updates');
+    foreach (['pebble', 'marl'] as $board) {
+        $ways = (new WaysOut(shelf()))->from(plan($board, image: 'server-64', role: 'dns-filter', drive: null));
+        expect($ways)->not->toBe([]);
+        foreach ($ways as $way) {
+            expect($way->plan->image->getsUpdates)->toBeTrue();
+        }
+    }
+});
+
+test('a ready-made image is for the jobs that it names', function (): void {
+    $radio = plan(image: 'appliance-radio', role: 'audio-player');
+    expect(ImageFit::of($radio)->findings()->codes())->toContain('plan.image_of_another_job');
+    foreach ((new WaysOut(shelf()))->from($radio) as $way) {
+        expect($way->plan->image->id)->not->toBe('appliance-radio');
+    }
+    expect(ImageFit::of(plan(image: 'appliance-radio', role: 'radio-receiver'))->findings()->codes())->not->toContain('plan.image_of_another_job');
+});
+
 test('a job that needs 64 bits says so on either lack', function (): void {
     expect(ImageFit::of(plan('shale', image: 'server-32', role: 'cloud-drive'))->findings()->codes())
         ->toContain('plan.needs_64_bit')
