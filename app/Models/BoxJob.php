@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Catalogue\Catalogue;
 use Illuminate\Database\Eloquent\Model;
 
 /** A job of a box, by its id in the catalogue. */
@@ -14,4 +15,10 @@ class BoxJob extends Model
     protected $guarded = [];
 
     protected $casts = ['finished_at' => 'datetime'];
+
+    /** As the catalogue has it; its id when the catalogue has it no more. */
+    public function called(): string
+    {
+        return app(Catalogue::class)->role($this->role)->label ?? $this->role;
+    }
 }

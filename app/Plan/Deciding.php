@@ -12,11 +12,13 @@ use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Plan;
 use Burrow\Catalogue\Job\Job;
+use Burrow\Household\Stage;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Severity;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\Seat;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
@@ -42,6 +44,13 @@ final readonly class Deciding
     /** The box that it becomes or that takes it on; null for a program on the desk computer. */
     public function decide(Choices $choices, Household $household, string $because): ?Box
     {
+        $kept = $this->keptAlready($choices);
+        if ($kept !== null) {
+            $kept->update(['because' => $because]);
+
+            return $kept->box;
+        }
+
         return DB::transaction(function () use ($choices, $household, $because): ?Box {
             $answer = PlanAnswer::to($choices->input());
             $stops = array_filter($this->findings($choices)->list, fn (Finding $finding): bool => $finding->severity === Severity::Stop);
@@ -78,6 +87,20 @@ final readonly class Deciding
 
             return $box;
         });
+    }
+
+    /** A plan is kept once: the same choices again, while their box has no name yet, mean the same box. */
+    private function keptAlready(Choices $choices): ?Decision
+    {
+        if ($choices->onDesk() || $choices->host() !== null) {
+            return null;
+        }
+
+        return Decision::query()
+            ->whereHas('box', fn (Builder $box) => $box->whereNull('name')->where('stage', Stage::Planned))
+            ->with('box')
+            ->get()
+            ->first(fn (Decision $decision): bool => $decision->choices == $choices->toArray());
     }
 
     private function newBox(Choices $choices): Box

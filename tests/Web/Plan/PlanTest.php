@@ -414,3 +414,27 @@ test('what is plugged in and where the power comes from are kept with the box', 
         'image_from' => 'author',
     ]);
 });
+
+test('the same plan kept again is the same box, called by its job until it has a name', function (): void {
+    $plan = ['role' => 'file-store', 'drive' => 'ssd-500'];
+    $this->asKeeper()->post('/plan', $plan)->assertRedirect();
+    $box = Box::query()->latest('id')->firstOrFail();
+    $boxes = Box::query()->count();
+    $entries = JournalEntry::query()->count();
+    $this->post('/plan', $plan + ['because' => 'it is at hand'])->assertRedirect(route('box.name', $box));
+    expect(Box::query()->count())
+        ->toBe($boxes)
+        ->and(JournalEntry::query()->count())
+        ->toBe($entries)
+        ->and(Decision::query()->where('box_id', $box->id)->sole()->because)
+        ->toBe('it is at hand')
+        ->and($box->called())
+        ->toBe('the new file store with an attached disk');
+    $this->post('/plan', ['card' => 'card-16'] + $plan);
+    $this->post('/plan', ['role' => 'dns-filter']);
+    expect(Box::query()->count())->toBe($boxes + 2);
+
+    $box->update(['name' => 'wren', 'stage' => Stage::Named]);
+    $this->post('/plan', $plan);
+    expect(Box::query()->count())->toBe($boxes + 3);
+});
