@@ -119,7 +119,7 @@ class Box extends Model
     /** A box without a name yet is called by what it is to become. */
     public function called(): string
     {
-        return $this->name ?? 'the new '.($this->jobs->first()?->called() ?? 'box');
+        return $this->name ?? 'the new '.($this->loadMissing('jobs')->jobs->first()?->called() ?? 'box');
     }
 
     public function ipv4(): ?Ipv4

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Bench\BenchClient;
 use App\Catalogue\Catalogue;
+use App\House\Place;
 use App\Probe\TcpProbe;
 use App\Session\LoginsOnly;
 use Burrow\Intake\Intake;
@@ -13,6 +14,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Support\Facades\Session;
+use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
 
 class AppServiceProvider extends ServiceProvider
@@ -28,6 +30,7 @@ class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->isProduction());
+        View::share('places', Place::cases());
         Session::extend('logins', fn (): LoginsOnly => new LoginsOnly(
             $this->app->make(Filesystem::class),
             config()->string('session.files'),

@@ -2,7 +2,7 @@
 (() => {
   'use strict';
 
-  const places = { g: '/', r: '/reach', p: '/ports', a: '/addresses', b: '/boxes', s: '/stores', u: '/upkeep', j: '/journal', e: '/bench', c: '/catalogue', t: '/settings' };
+  const place = (letter) => document.querySelector(`.rail a[data-letter="${CSS.escape(letter)}"]`);
   const typing = (element) => element.closest('input, textarea, select, [contenteditable]') !== null;
   let afterG = 0;
 
@@ -17,13 +17,22 @@
       }
       return;
     }
+    if (['ArrowDown', 'ArrowUp'].includes(event.key) && event.target.closest('.find')) {
+      const stops = [find, ...document.querySelectorAll('#found a')];
+      const next = stops[stops.indexOf(document.activeElement) + (event.key === 'ArrowDown' ? 1 : -1)];
+      if (next) {
+        event.preventDefault();
+        next.focus();
+      }
+      return;
+    }
     if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target) || document.querySelector('dialog[open]')) {
       return;
     }
-    if (Date.now() - afterG < 1500 && places[event.key]) {
+    if (Date.now() - afterG < 1500 && place(event.key)) {
       afterG = 0;
       event.preventDefault();
-      window.location.assign(places[event.key]);
+      window.location.assign(place(event.key).href);
       return;
     }
     const doing = {

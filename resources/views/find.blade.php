@@ -2,7 +2,7 @@
     <div class="finds">
         @fragment('found')
             @if ($sought !== '')
-                @if ($boxes->isEmpty() && $services->isEmpty() && $entries->isEmpty())
+                @if ($boxes->isEmpty() && $services->isEmpty() && $media->isEmpty() && $entries->isEmpty())
                     <p class="soft">Nothing called “{{ $sought }}”.</p>
                 @endif
                 @if ($boxes->isNotEmpty())
@@ -17,6 +17,12 @@
                 @foreach ($services as $service)
                     <a href="{{ route('box', $service->box_id) }}"><span>{{ $service->purpose }} on {{ $service->box->called() }}</span><span
                             class="mono">{{ $service->port }}/{{ $service->protocol }}</span></a>
+                @endforeach
+                @if ($media->isNotEmpty())
+                    <h2>Cards and disks</h2>
+                @endif
+                @foreach ($media as $medium)
+                    <a href="{{ route('media') }}"><span>{{ $medium->label }}</span><span class="mono">{{ $medium->serial }}</span></a>
                 @endforeach
                 @if ($entries->isNotEmpty())
                     <h2>Journal</h2>

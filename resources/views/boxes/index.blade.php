@@ -5,7 +5,7 @@
             fits.</x-empty>
     @else
         <div class="sheet scroll">
-            <x-list :heads="['Box', 'Job', 'Address', 'Board', 'State', 'Next']">
+            <x-list :heads="['Box', 'Job', 'Address', 'Board', 'State', ...$inService < $boxes->count() ? ['Next'] : []]">
                 @foreach ($boxes as $box)
                     <tr>
                         <td><a href="{{ route('box', $box) }}" data-stop><b>{{ $box->called() }}</b></a></td>
@@ -15,8 +15,9 @@
                         <td>
                             <x-hearing :box="$box" />
                         </td>
-                        <td><x-next :box="$box" kind="plain" />
-                        </td>
+                        @if ($inService < $boxes->count())
+                            <td><x-next :box="$box" kind="plain" /></td>
+                        @endif
                     </tr>
                 @endforeach
             </x-list>

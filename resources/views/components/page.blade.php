@@ -59,7 +59,7 @@
     <dialog id="keys" class="keys" aria-labelledby="keys-title">
         <h2 id="keys-title">Keys</h2>
         <dl class="facts">
-            @foreach (['/' => 'find anything', 'n' => 'new box', 'g then a letter' => 'to a place: g Ground, r Reach, p Ports, a Addresses, b Boxes, s Stores, u Upkeep, j Journal, e Bench, c Catalogue, t Settings', 'j and k' => 'down and up through a list', 'x' => 'done, at a step', '?' => 'this list', 'Esc' => 'close, or leave a field'] as $key => $does)
+            @foreach (['/' => 'find anything', 'n' => 'new box', 'g then a letter' => 'to a place: ' . collect($places)->map(fn($one) => "{$one->letter()} {$one->label()}")->implode(', '), 'j and k' => 'down and up through a list', 'x' => 'done, at a step', '?' => 'this list', 'Esc' => 'close, or leave a field'] as $key => $does)
                 <dt><kbd>{{ $key }}</kbd></dt>
                 <dd>{{ $does }}</dd>
             @endforeach

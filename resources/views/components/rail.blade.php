@@ -19,10 +19,8 @@
             <path class="arch" d="M4 28 a16 14 0 0 1 32 0" />
             <circle class="light" cx="20" cy="26" r="5" />
         </svg><span>Keen Burrow</span></a>
-    @foreach (['ground' => ['Ground', '/', 'g g'], 'reach' => ['Reach', '/reach', 'r'], 'ports' => ['Ports', '/ports', 'p'], 'addresses' => ['Addresses', '/addresses', 'a'], 'boxes' => ['Boxes', '/boxes', 'b'], 'stores' => ['Stores', '/stores', 's'], 'upkeep' => ['Upkeep', '/upkeep', 'u'], 'journal' => ['Journal', '/journal', 'j'], 'bench' => ['Bench', '/bench', ''], 'catalogue' => ['Catalogue', '/catalogue', ''], 'settings' => ['Settings', '/settings', '']] as $key => [$label, $href, $letter])
-        <a class="{{ $key }}" href="{{ $href }}" @if ($place === $key) aria-current="page" @endif>{{ $label }}@if ($letter !== '')
-                <kbd aria-hidden="true">{{ $letter }}</kbd>
-            @endif
-        </a>
+    @foreach ($places as $one)
+        <a class="{{ $one->value }}" href="{{ $one->path() }}" data-letter="{{ $one->letter() }}" @if ($place === $one->value) aria-current="page" @endif>{{ $one->label() }}
+            <kbd aria-hidden="true">g {{ $one->letter() }}</kbd></a>
     @endforeach
 </nav>

@@ -8,6 +8,7 @@
                 <x-field name="prefix" label="Prefix" :value="$typed['prefix']" :findings="$findings" code hint="Network address, slash, length." />
                 <x-field name="router" label="Router" :value="$typed['router']" :findings="$findings" code />
                 <x-field name="domain" label="Local domain" :value="$typed['domain']" :findings="$findings" code hint="home.arpa is set aside for homes (RFC 8375)." />
+                <x-field name="time_zone" label="Time zone" :value="$typed['time_zone']" :findings="$findings" code />
             </div>
             <div>
                 <x-field name="pool_first" label="Handed out from" :value="$typed['pool_first']" :findings="$findings" code />
@@ -17,7 +18,6 @@
                     hint="Two capital letters (ISO 3166); it decides the channels, by law." />
                 <x-field name="ssids" label="Wi-Fi networks, one a line" :value="$typed['ssids'] ?? ''" :findings="$findings" area code
                     hint="Their names only. A card that spells one differently is found before it costs an evening." />
-                <x-field name="time_zone" label="Time zone" :value="$typed['time_zone']" :findings="$findings" code />
             </div>
         </div>
         <div class="row"><button class="act" data-done>Keep</button></div>

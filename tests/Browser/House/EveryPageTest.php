@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\House\Place;
+use Facebook\WebDriver\WebDriverKeys;
 use Tests\Browser\Chrome;
 
 const PAGES = [
@@ -84,6 +86,21 @@ test('at 1280 by 800 the main task of a page is seen without scrolling', functio
     ['/addresses', '.band'],
     ['/settings', '[data-done]'],
 ]);
+
+test('every place is two keys away, and what was found is entered by the arrows', function (): void {
+    $chrome = (new Chrome(base()))->login()->go('/');
+    $keys = fn (string ...$keys) => $chrome->driver->getKeyboard()->sendKeys($keys);
+    foreach (Place::cases() as $place) {
+        $keys('g', $place->letter());
+        $chrome->until(fn (): bool => parse_url($chrome->driver->getCurrentURL(), PHP_URL_PATH) === $place->path());
+        expect($chrome->find('.rail a[aria-current]')->getText())->toContain($place->label())->toContain("g {$place->letter()}");
+    }
+    $keys('/', 'l', 'a', 'r', 'd');
+    $chrome->until(fn (): bool => $chrome->has('#found a'));
+    $keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER);
+    $chrome->until(fn (): bool => $chrome->find('h1')->getText() === 'larder');
+    expect($chrome->complaints())->toBe([]);
+});
 
 test('a copied command is the command', function (): void {
     $chrome = (new Chrome(base()))->login()->go('/upkeep');

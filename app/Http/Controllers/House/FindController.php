@@ -4,15 +4,23 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\House;
 
+use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\JournalEntry;
+use App\Models\Medium;
 use App\Models\Service;
+use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Part\BoardClass;
 use Illuminate\Http\Request;
 
 /** Finds a box, a port, an address or a line of the journal. */
 final class FindController
 {
     private const MOST = 8;
+
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+    }
 
     public function __invoke(Request $request): string
     {
@@ -25,7 +33,14 @@ final class FindController
             'boxes' => $none
                 ? collect()
                 : Box::query()
-                    ->where(fn ($query) => $query->where('name', 'like', $like)->orWhere('address', 'like', $like)->orWhere('mac', 'like', $like))
+                    ->where(
+                        fn ($query) => $query
+                            ->where('name', 'like', $like)
+                            ->orWhere('address', 'like', $like)
+                            ->orWhere('mac', 'like', $like)
+                            ->orWhereIn('board', $this->called($this->catalogue->shelf()->boards, $sought))
+                            ->orWhereHas('jobs', fn ($jobs) => $jobs->whereIn('role', $this->called($this->catalogue->shelf()->roles, $sought))),
+                    )
                     ->orderBy('name')
                     ->limit(self::MOST)
                     ->get(),
@@ -37,9 +52,28 @@ final class FindController
                     ->orderBy('port')
                     ->limit(self::MOST)
                     ->get(),
+            'media' => $none
+                ? collect()
+                : Medium::query()
+                    ->where(fn ($query) => $query->where('label', 'like', $like)->orWhere('serial', 'like', $like))
+                    ->orderBy('label')
+                    ->limit(self::MOST)
+                    ->get(),
             'entries' => mb_strlen($sought) < 3
                     ? collect()
                     : JournalEntry::query()->with('box')->where('text', 'like', $like)->orderByDesc('at')->limit(self::MOST)->get(),
         ])->fragmentIf($request->hasHeader('HX-Request') && ! $request->hasHeader('HX-Boosted'), 'found');
+    }
+
+    /**
+     * @param  array<string, BoardClass|Job>  $entries
+     * @return list<string> ids of those whose label has the text in it
+     */
+    private function called(array $entries, string $sought): array
+    {
+        return array_values(array_map(
+            fn (BoardClass|Job $entry): string => $entry->id,
+            array_filter($entries, fn (BoardClass|Job $entry): bool => mb_stripos($entry->label, $sought) !== false),
+        ));
     }
 }
