@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Catalogue\Catalogue;
 use Illuminate\Database\Eloquent\Model;
 
 /** A job of a box, by its id in the catalogue. */
@@ -16,9 +15,9 @@ class BoxJob extends Model
 
     protected $casts = ['finished_at' => 'datetime'];
 
-    /** As the catalogue has it; its id when the catalogue has it no more. */
+    /** A box without a name is called by it. */
     public function called(): string
     {
-        return app(Catalogue::class)->role($this->role)->label ?? $this->role;
+        return str_replace('-', ' ', $this->role);
     }
 }

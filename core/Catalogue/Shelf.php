@@ -13,10 +13,8 @@ use Burrow\Catalogue\Part\Cooling;
 use Burrow\Catalogue\Part\Drive;
 use Burrow\Catalogue\Part\Enclosure;
 use Burrow\Catalogue\Part\ImageKind;
-use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Catalogue\Part\SmallParts;
 use Burrow\Catalogue\Part\Supply;
-use Burrow\Plan\PlanInput;
 
 /** Everything a plan may choose from, by id. */
 final readonly class Shelf
@@ -46,33 +44,5 @@ final readonly class Shelf
         public array $addOns,
         public SmallParts $small,
     ) {
-    }
-
-    /** @return array<string, list<mixed>> name of a plan's part => what it may be changed to */
-    public function changesTo(PlanInput $plan): array
-    {
-        $schools = [];
-        foreach ($plan->roles as $role) {
-            foreach ($role->schools as $school) {
-                if ($school !== $plan->school($role)) {
-                    $schools[] = $plan->schools->choosing($role, $school);
-                }
-            }
-        }
-
-        return [
-            'board' => array_values($this->boards),
-            'supply' => array_values($this->supplies),
-            'cable' => array_values($this->cables),
-            'drive' => array_values($this->drives),
-            'link' => LinkKind::cases(),
-            'image' => array_values($this->images),
-            'card' => array_values($this->cards),
-            'case' => array_values($this->cases),
-            'hub' => $this->small->hubs(),
-            'cooling' => array_values($this->coolings),
-            'addOn' => array_values($this->addOns),
-            'schools' => $schools,
-        ];
     }
 }

@@ -28,8 +28,8 @@ class DemoSeeder extends Seeder
         'sieve' => ['dns-filter', 'cobble', 10, 4, [['53', 'tcp', 'name lookups'], ['53', 'udp', 'name lookups'], ['80', 'tcp', 'its own page']]],
         'larder' => ['file-store', 'flint', 11, 12, [['445', 'tcp', 'file share']]],
         'culvert' => ['tunnel-endpoint', 'pebble', 12, 2, [['51944', 'udp', 'tunnel']]],
-        'dewpoint' => ['automation-hub', 'flint', 13, 12, [['8123', 'tcp', 'its own page']]],
-        'lantern' => ['media-library', 'flint', 14, 33, [['8096', 'tcp', 'its own page']]],
+        'dewpoint' => ['automation-hub', 'flint', 13, 12, [['8082', 'tcp', 'its own page']]],
+        'lantern' => ['media-library', 'flint', 14, 33, [['8081', 'tcp', 'its own page']]],
         'seedpress' => ['print-host', 'cobble', 15, 20, [['80', 'tcp', 'its own page']]],
     ];
 

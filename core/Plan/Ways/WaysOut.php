@@ -150,11 +150,39 @@ final readonly class WaysOut
         return array_slice($ways, 0, self::OFFERED);
     }
 
+    /** @return array<string, list<mixed>> name of a plan's part => what it may be changed to */
+    public function changesTo(PlanInput $plan): array
+    {
+        $schools = [];
+        foreach ($plan->roles as $role) {
+            foreach ($role->schools as $school) {
+                if ($school !== $plan->school($role)) {
+                    $schools[] = $plan->schools->choosing($role, $school);
+                }
+            }
+        }
+
+        return [
+            'board' => array_values($this->shelf->boards),
+            'supply' => array_values($this->shelf->supplies),
+            'cable' => array_values($this->shelf->cables),
+            'drive' => array_values($this->shelf->drives),
+            'link' => LinkKind::cases(),
+            'image' => array_values($this->shelf->images),
+            'card' => array_values($this->shelf->cards),
+            'case' => array_values($this->shelf->cases),
+            'hub' => $this->shelf->small->hubs(),
+            'cooling' => array_values($this->shelf->coolings),
+            'addOn' => array_values($this->shelf->addOns),
+            'schools' => $schools,
+        ];
+    }
+
     /** @return list<array{name: string, part: mixed}> */
     private function singles(PlanInput $plan): array
     {
         $singles = [];
-        foreach ($this->shelf->changesTo($plan) as $name => $parts) {
+        foreach ($this->changesTo($plan) as $name => $parts) {
             foreach ($parts as $part) {
                 if (self::isToBeHad($part) && $part !== $plan->{$name} && ($part->id ?? null) !== ($plan->{$name}->id ?? '')) {
                     $singles[] = ['name' => $name, 'part' => $part];

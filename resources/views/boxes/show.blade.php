@@ -117,11 +117,11 @@
                     <dt>login</dt>
                     <dd class="mono">{{ $box->user ? "ssh {$box->user}@{$box->address}" : '—' }}</dd>
                     <dt>by</dt>
-                    <dd>{{ $box->login ?? '—' }}</dd>
+                    <dd>{{ $box->login ?? 'not recorded' }}</dd>
                     <dt>key</dt>
-                    <dd class="mono">{{ $box->login_fingerprint ?? '—' }}</dd>
+                    <dd class="mono">{{ $box->login_fingerprint ?? 'not recorded' }}</dd>
                     <dt>host key</dt>
-                    <dd class="mono">{{ $box->host_key ?? '—' }}</dd>
+                    <dd class="mono">{{ $box->host_key ?? 'not recorded' }}</dd>
                     <dt>from outside</dt>
                     <dd>{{ $box->openings->map(fn($o) => "{$o->outside_port} {$o->protocol}: {$o->reason}")->implode('; ') ?: 'no way in' }}</dd>
                     <dt>depends on</dt>

@@ -402,7 +402,7 @@ test('anything is found by a piece of it', function (string $sought, string $fou
     ['automation', 'dewpoint'],
     ['pebble', 'culvert'],
     ['8.12', 'culvert'],
-    ['8096', 'lantern'],
+    ['8081', 'lantern'],
     ['02:4b:1e:77:00:0a', 'sieve'],
     ['tunnel', '51944/udp'],
     ['fell silent', 'seedpress fell silent'],

@@ -429,7 +429,7 @@ test('the same plan kept again is the same box, called by its job until it has a
         ->and(Decision::query()->where('box_id', $box->id)->sole()->because)
         ->toBe('it is at hand')
         ->and($box->called())
-        ->toBe('the new file store with an attached disk');
+        ->toBe('the new file store');
     $this->post('/plan', ['card' => 'card-16'] + $plan);
     $this->post('/plan', ['role' => 'dns-filter']);
     expect(Box::query()->count())->toBe($boxes + 2);
