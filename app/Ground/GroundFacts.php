@@ -11,6 +11,7 @@ use App\Models\Dependency;
 use App\Models\Network;
 use App\Models\Opening;
 use App\Models\Service;
+use App\Models\User;
 use App\Upkeep\Calendar;
 use Burrow\BringUp\DoorState;
 use Burrow\Catalogue\Job\Job;
@@ -39,7 +40,7 @@ final readonly class GroundFacts
     /** @var array<int, Hearing> by box id */
     private array $hearings;
 
-    public function __construct(private Network $network, private Catalogue $catalogue, Calendar $calendar)
+    public function __construct(private Network $network, private Catalogue $catalogue, Calendar $calendar, private ?User $user)
     {
         $this->boxes = Box::query()
             ->where('network_id', $network->id)
@@ -48,7 +49,7 @@ final readonly class GroundFacts
             ->withCount('passedOver')
             ->orderBy('id')
             ->get();
-        $this->dues = $calendar->of($this->standing());
+        $this->dues = $calendar->toldTo($user, $this->standing());
         $this->hearings = $this->boxes->mapWithKeys(fn (Box $box): array => [$box->id => $box->hearing()])->all();
     }
 
@@ -106,6 +107,7 @@ final readonly class GroundFacts
                     ->all(),
             ),
             Findings::of(...array_map(fn (Due $due): Finding => $due->finding(), array_values($this->dues))),
+            $this->user?->isKeeper() === true,
         );
     }
 

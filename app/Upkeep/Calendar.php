@@ -7,6 +7,7 @@ namespace App\Upkeep;
 use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\Network;
+use App\Models\User;
 use Burrow\Upkeep\Due;
 use DateTimeImmutable;
 use DateTimeZone;
@@ -37,6 +38,17 @@ final readonly class Calendar
         uasort($dues, fn (Due $a, Due $b): int => $a->date <=> $b->date);
 
         return $dues;
+    }
+
+    /**
+     * Which box has open holes is for those to know who can close them.
+     *
+     * @param  Collection<int, Box>  $boxes  with their jobs
+     * @return array<int, Due> none for a guest
+     */
+    public function toldTo(?User $user, Collection $boxes): array
+    {
+        return $user?->isKeeper() === true ? $this->of($boxes) : [];
     }
 
     /** @return array<string, int> job => days */

@@ -17,8 +17,9 @@ final readonly class Outlook
     /**
      * @param  list<Standing>  $boxes  those that stand in the house
      * @param  Findings  $upkeep  one finding a box, from the stage of that name
+     * @param  bool  $toKeeper  a guest is told neither which boxes wait for updates nor what can be reached without need
      */
-    public function __construct(private array $boxes, private Findings $upkeep)
+    public function __construct(private array $boxes, private Findings $upkeep, private bool $toKeeper = true)
     {
     }
 
@@ -45,7 +46,14 @@ final readonly class Outlook
         if ($this->boxes === []) {
             return 'Begin with “New box”: plan it, write its card, bring it up.';
         }
-        $ways = array_sum(array_map(fn (Standing $box): int => count($box->openings), $this->boxes));
+        $ways = (int) array_sum(array_map(fn (Standing $box): int => count($box->openings), $this->boxes));
+        if (! $this->toKeeper) {
+            return match ($ways) {
+                0 => 'Nothing can be reached from outside.',
+                1 => 'One way in from outside.',
+                default => ucfirst(self::number($ways)).' ways in from outside.',
+            };
+        }
         $expected = array_sum(array_map(fn (Standing $box): int => $box->mayFaceWorld ? count($box->openings) : 0, $this->boxes));
         $due = count(array_filter($this->upkeep->list, fn (Finding $finding): bool => $finding->severity->rank() > Severity::Fine->rank()));
 
@@ -94,7 +102,7 @@ final readonly class Outlook
                     ),
                 ]);
             }
-            if ($box->openings !== [] && ! $box->mayFaceWorld) {
+            if ($this->toKeeper && $box->openings !== [] && ! $box->mayFaceWorld) {
                 $findings = $findings->and([
                     Finding::warn(
                         'ground.needless_opening',

@@ -134,7 +134,7 @@
                     <x-slim :finding="$due->finding()" /><x-working :working="$due->working()" />
                     <form class="row" method="post" action="{{ route('box.updated', $box) }}">@csrf<button class="ghost">Updated it today</button></form>
                 @else
-                    <p class="soft">Due dates begin with the first update.</p>
+                    <p class="soft">{{ auth()->user()->isKeeper() ? 'Due dates begin with the first update.' : 'Told to keepers only.' }}</p>
                 @endif
             </section>
             <section class="sheet">

@@ -206,6 +206,8 @@ test('a way in to a box that is not meant for it is a finding', function (): voi
         ->toContain('one of them')
         ->and($outlook->lead())
         ->toBe('The one box answers.');
+    $guests = new Outlook([new Standing('larder', heard(), ['8443 tcp'], false, '')], Findings::of(), false);
+    expect($guests->findings()->codes())->toBe([])->and($guests->rest())->toBe('One way in from outside.');
 });
 
 test('an empty burrow teaches the first step', function (): void {

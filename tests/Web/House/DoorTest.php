@@ -64,6 +64,26 @@ test('every page opens to the keeper and to the guest', function (): void {
     }
 });
 
+test('what could be used against the house is told to keepers only', function (): void {
+    $lantern = Box::query()->where('name', 'lantern')->firstOrFail();
+    $words = ['/' => 'past its update', '/upkeep' => 'past its update', "/boxes/{$lantern->id}" => 'Its update is overdue', '/reach' => '203.0.113.27'];
+    foreach ($words as $page => $word) {
+        $this->asKeeper()->get($page)->assertSee($word);
+    }
+    $this->flushSession();
+    foreach ($words as $page => $word) {
+        $this->asGuest()
+            ->get($page)
+            ->assertOk()
+            ->assertDontSee($word)
+            ->assertDontSee('· due')
+            ->assertDontSee('Nothing is due')
+            ->assertDontSee('Nothing is overdue')
+            ->assertDontSee('Due dates begin')
+            ->assertDontSee('203.0.113.27');
+    }
+});
+
 test('a guest changes nothing', function (): void {
     $box = Box::query()->firstOrFail();
     $before = Box::query()->count();

@@ -40,7 +40,7 @@ final class BoxController
             'power' => Power::graph($boxes), 'catalogue' => $this->catalogue]);
     }
 
-    public function show(Box $box, Calendar $calendar): View
+    public function show(Request $request, Box $box, Calendar $calendar): View
     {
         $plan = BoxPlan::of($box->load('jobs'), $this->catalogue);
         $readings = new Readings($box, $plan);
@@ -53,7 +53,7 @@ final class BoxController
             'unplayed' => $box->stage->stands() ? array_values($box->jobs->whereNull('finished_at')->map(fn (BoxJob $job): string => $this->catalogue->role($job->role)->label ?? $job->role)->all()) : [],
             'board' => $this->catalogue->shelf()->boards[$box->board] ?? null,
             'roles' => array_values(array_filter($box->jobs->map(fn ($job): ?Job => $this->catalogue->role($job->role))->all())),
-            'due' => $calendar->of(collect([$box]))[$box->id] ?? null,
+            'due' => $calendar->toldTo($request->user(), collect([$box]))[$box->id] ?? null,
             'copyJudged' => $readings->copy(),
             'heatJudged' => $readings->heat(),
             'twin' => $box->host_key === null ? null : Box::query()->whereKeyNot($box->id)->where('host_key', $box->host_key)->first(),

@@ -9,15 +9,20 @@ use App\Models\JournalEntry;
 use App\Upkeep\Calendar;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 
 /** What is due, soonest first. */
 final class UpkeepController
 {
-    public function index(Calendar $calendar): View
+    public function index(Request $request, Calendar $calendar): View
     {
         $boxes = Box::query()->standing()->with('jobs')->get();
 
-        return view('upkeep.index', ['dues' => $calendar->of($boxes), 'boxes' => $boxes->keyBy('id')]);
+        return view('upkeep.index', [
+            'told' => $request->user()?->isKeeper() === true,
+            'dues' => $calendar->toldTo($request->user(), $boxes),
+            'boxes' => $boxes->keyBy('id'),
+        ]);
     }
 
     public function updated(Box $box): RedirectResponse
