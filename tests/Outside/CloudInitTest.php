@@ -8,6 +8,7 @@ use Burrow\Card\Read\CardDocument;
 use Burrow\Card\Read\CloudAccount;
 use Burrow\Card\Read\CloudAccounts;
 use Burrow\Card\Read\CloudKeys;
+use Burrow\Card\Read\CloudValues;
 use Burrow\Card\Read\NetworkLink;
 use Burrow\Card\Read\UserDataKind;
 use Burrow\Text\Yaml11;
@@ -209,4 +210,29 @@ test('the links of network-config, and which get an address, in either version',
         ksort($really);
         expect([$texts[$i], $ours])->toBe([$texts[$i], $really]);
     }
+});
+
+test('a value that is called wrong is wrong to the schema, and commands called so are not run', function (): void {
+    $values = ['one: two', 'one', '7', 'yes', '[one]', '[[one, two]]', '[one, {two: three}]', '[{path: /etc/one}]', '[{content: one}]', '{one: two}', '[]', '[[one], 7]', '"*/5 * * * *"'];
+    $texts = [];
+    foreach (CloudKeys::top()->all() as $key) {
+        foreach (array_slice($values, 1) as $value) {
+            $texts[] = "{$key}: {$value}\n";
+        }
+    }
+    $texts[] = "runcmd:\n  - echo one\n  - echo \"two\": three\n";
+    $answers = python('tests/Outside/readers/cloud_values.py', $texts);
+    $called = 0;
+    foreach ($texts as $at => $text) {
+        $data = Yaml::parse(Yaml11::toYaml12($text));
+        $faults = array_map(fn (array $fault): string => (string) $fault[0][0], CloudValues::faults($data));
+        foreach ($faults as $key) {
+            $called++;
+            expect(in_array($key, $answers[$at]['schema'], true))->toBeTrue("{$text} is fine to the schema");
+        }
+        if (preg_match('/^(runcmd|bootcmd):/', $text) === 1 && $data[substr($text, 0, 6) === 'runcmd' ? 'runcmd' : 'bootcmd'] !== []) {
+            expect($faults === [])->toBe($answers[$at]['commands'], $text);
+        }
+    }
+    expect($called)->toBeGreaterThan(80);
 });

@@ -8,6 +8,7 @@ use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Read\CardDocument;
 use Burrow\Card\Read\CloudKeys;
+use Burrow\Card\Read\CloudValues;
 use Burrow\Card\Read\PlainScalar;
 use Burrow\Card\Read\UserDataKind;
 use Burrow\Judgement\Finding;
@@ -58,6 +59,7 @@ final class UserDataRule implements CardRule
         }
 
         return $this->keys($document, $document->data)
+            ->and($this->values($document, $document->data))
             ->and($this->name($document, $document->data, $folder, $context))
             ->and($this->timeZone($document, $document->data))
             ->and((new LoginsJudge($document))->judge($document->data))
@@ -84,6 +86,24 @@ final class UserDataRule implements CardRule
         }
 
         return Findings::of(...$findings);
+    }
+
+    /**
+     * @param  array<mixed>  $data
+     * @return list<Finding>
+     */
+    private function values(CardDocument $document, array $data): array
+    {
+        return array_map(
+            fn (array $fault): Finding => Finding::warn(
+                'card.value_kind',
+                '“'.$fault[0][0]."” wants {$fault[1]} here.",
+                'cloud-init notes an error in its log and does nothing of what stands under it; nobody sees that without logging in.',
+                $fault[2],
+                $document->place($fault[0]),
+            ),
+            array_slice(CloudValues::faults($data), 0, self::MOST_UNKNOWN),
+        );
     }
 
     /**

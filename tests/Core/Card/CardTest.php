@@ -249,6 +249,16 @@ test('what is wrong is found in its line', function (callable $make, string $cod
         'user-data:14',
     ],
     'login stays off' => [fn () => card(['user-data' => userData('enable, --now, ssh', 'status, cron')]), 'card.remote_login_unsaid', 'user-data'],
+    'a colon in a command' => [
+        fn () => card(['user-data' => str_replace("runcmd:\n", "runcmd:\n  - echo done: now\n", card()->text('user-data'))]),
+        'card.value_kind',
+        'user-data:20',
+    ],
+    'a file without its path' => [
+        fn () => card(['user-data' => card()->text('user-data')."write_files:\n  - content: one\n"]),
+        'card.value_kind',
+        'user-data:22',
+    ],
     'address of the network' => [
         fn () => card(['network-config' => "version: 2\nethernets:\n  eth0:\n    addresses:\n      - 172.22.8.0/24\n"]),
         'card.address_of_network',
