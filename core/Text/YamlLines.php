@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\Text;
 
+use Symfony\Component\Yaml\Exception\ParseException;
+
 /** Finds the line of a value in a YAML text written in block style, one key a line. */
 final readonly class YamlLines
 {
@@ -95,18 +97,38 @@ final readonly class YamlLines
     {
         $line = $this->lines[$at];
         foreach ($this->hasDash($at) ? [$this->indents[$at] + 2, $this->indents[$at]] : [$this->indents[$at]] as $depth) {
-            $from = $depth + strspn($line, '"\'', $depth, 1);
-            if (substr_compare($line, $key, min($from, strlen($line)), strlen($key)) !== 0) {
+            if (strspn($line, '"\'', $depth, 1) === 1) {
+                if (self::quotedKey(substr($line, $depth)) === $key) {
+                    return $depth;
+                }
+
                 continue;
             }
-            $end = $from + strlen($key);
-            $end += strspn($line, '"\'', $end, 1);
-            if (($line[$end + strspn($line, " \t\r", $end)] ?? '') === ':') {
+            $end = $depth + strlen($key);
+            if (substr_compare($line, $key, min($depth, strlen($line)), strlen($key)) === 0 && ($line[$end + strspn($line, " \t\r", $end)] ?? '') === ':') {
                 return $depth;
             }
         }
 
         return null;
+    }
+
+    /** What a key in quotes says; null when there is no whole one at the beginning. */
+    private static function quotedKey(string $text): ?string
+    {
+        if (preg_match('/^(?:"((?:\\\\.|[^"\\\\])*+)"|\'((?:\'\'|[^\'])*+)\')\s*+:/', $text, $match) !== 1) {
+            return null;
+        }
+        if ($text[0] === "'") {
+            return str_replace("''", "'", $match[2] ?? '');
+        }
+        try {
+            $said = str_contains($match[1], '\\') ? YamlText::parse("\"{$match[1]}\"") : $match[1];
+        } catch (ParseException) {
+            return null;
+        }
+
+        return is_string($said) ? $said : null;
     }
 
     /**

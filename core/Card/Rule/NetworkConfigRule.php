@@ -253,7 +253,9 @@ final class NetworkConfigRule implements CardRule
         }
         $at = $inAuth ? [...$path, 'auth', 'password'] : [...$path, 'password'];
         $place = $document->place($at);
-        if (! is_string($secret) || ! PlainScalar::isText($document->raw($at))) {
+        // Written within a line of others it cannot be looked at alone.
+        $raw = $document->raw($at);
+        if (! is_string($secret) || ($raw !== '' && ! PlainScalar::isText($raw))) {
             return Findings::of(
                 Finding::stop(
                     'card.passphrase_not_text',

@@ -18,6 +18,7 @@ use Burrow\Judgement\Severity;
 use Burrow\Net\Hostname;
 use Burrow\Net\Keyboard;
 use Burrow\Net\SshPublicKey;
+use Burrow\Text\YamlLines;
 use Symfony\Component\Yaml\Yaml;
 
 const CARD_KEY = 'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk';
@@ -485,3 +486,18 @@ test('keyboard layouts are those of xkeyboard-config', function (): void {
 test('names that mean something else are refused', function (string $name): void {
     expect(Hostname::check($name)->codes())->toContain('hostname.reserved');
 })->with(['localhost', 'Router', 'gateway', 'broadcasthost', 'local', 'wpad', 'ip6-localhost']);
+
+test('a key in quotes is found by what it says, and what stands in a line with others is no false alarm', function (): void {
+    $key = str_repeat('8c6a527e', 8);
+    $lines = new YamlLines("a:\n  \"x\\\"y: z\":\n    password: one\n  'it''s':\n    password: two\nb:\n  deeper:\n    password: three\n  password: four\n");
+    expect($lines->locate(['a', 'x"y: z', 'password']))
+        ->toBe(3)
+        ->and($lines->locate(['a', "it's", 'password']))
+        ->toBe(5)
+        ->and($lines->locate(['b', 'password']))
+        ->toBe(9);
+    foreach (["\n      \"a\\\"b\": {password: \"{$key}\"}", " {Thistledown: {password: \"{$key}\"}}"] as $points) {
+        $card = card(['network-config' => "version: 2\nwifis:\n  wlan0:\n    dhcp4: true\n    regulatory-domain: GB\n    access-points:{$points}\n"]);
+        expect((new Linter())->lint($card)->codes())->not->toContain('card.passphrase_not_text')->not->toContain('card.netplan_refuses');
+    }
+});
