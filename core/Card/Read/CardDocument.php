@@ -95,7 +95,12 @@ final readonly class CardDocument
      */
     public function raw(array $path): string
     {
-        $line = $this->lines->line($this->lines->locate($path));
+        $number = $this->lines->locate($path);
+        $line = $this->lines->line($number);
+        // In a line with others the nearest line above is not the value's own.
+        if (trim($this->rawKey($number), '"\'') !== (string) end($path)) {
+            return '';
+        }
 
         return preg_match('/^\s*(?:- )*(?:"(?:\\\\.|[^"])*"|\'[^\']*\'|[^\s:#][^:]*)\s*:\s+(.*)$/', $line, $match) === 1 ? $match[1] : '';
     }

@@ -146,7 +146,7 @@ final class UserDataRule implements CardRule
         }
         $name = $data['hostname'];
         $checked =
-            is_string($name) && PlainScalar::isText($document->raw(['hostname']))
+            is_string($name) && ($name !== '' && $document->raw(['hostname']) === '' || PlainScalar::isText($document->raw(['hostname'])))
                 ? Hostname::check($name)->and(
                     in_array(strtolower($name), $context->names, true)
                         ? [
