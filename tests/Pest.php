@@ -60,7 +60,7 @@ function board(string $id, array $changes = []): BoardClass
 /** @return array<string, mixed> every built-in entry of a kind as a typed value, by id */
 function catalogue(string $kind, ?int $few = null): array
 {
-    $read = $kind === 'job' ? (new JobReader())->role(...) : (new CatalogueReader())->{$kind}(...);
+    $read = $kind === 'job' ? (new JobReader())->job(...) : (new CatalogueReader())->{$kind}(...);
     $folder = 'core/Catalogue/data/'.strtolower($kind);
     $ids = array_map(fn (string $file): string => basename($file, '.yaml'), glob(dirname(__DIR__)."/{$folder}/*.yaml") ?: []);
 
@@ -80,7 +80,7 @@ function plan(
     string $cable = 'usual-1m',
     ?string $drive = 'ssd-500',
     LinkKind $link = LinkKind::Wired,
-    string $role = 'file-store',
+    string $job = 'file-store',
     string $image = 'server-64',
     string $card = 'card-32-a1',
     string $case = 'vented',
@@ -88,7 +88,7 @@ function plan(
     $reader = new CatalogueReader();
 
     return new PlanInput(
-        array_map(fn (string $id) => (new JobReader())->role(entry('job', $id)), explode(' ', $role)),
+        array_map(fn (string $id) => (new JobReader())->job(entry('job', $id)), explode(' ', $job)),
         board($board),
         $reader->supply(entry('supply', $supply)),
         $reader->cable(entry('cable', $cable)),

@@ -150,8 +150,8 @@ final readonly class Checks
     {
         $box = $book->run->box;
         $outcome = Outcome::over('no TCP port to ask', Findings::of());
-        foreach ($book->roles as $role) {
-            $port = $role->servicePort();
+        foreach ($book->jobs as $job) {
+            $port = $job->servicePort();
             if ($port !== null && $port->protocol === Protocol::Tcp) {
                 $outcome = $outcome->with($this->door($box, Ipv4::parse((string) $box->address), $port->port->number));
             }

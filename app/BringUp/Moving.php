@@ -25,10 +25,10 @@ final readonly class Moving
         $this->ports($run, $book);
         $this->store($run);
         $run->update(['finished_at' => now()]);
-        $without = array_map(fn (Job $role): string => $role->id, $book->withoutPlaybook());
-        $played = array_map(fn (Job $role): string => $role->id, $book->roles);
+        $without = array_map(fn (Job $job): string => $job->id, $book->withoutPlaybook());
+        $played = array_map(fn (Job $job): string => $job->id, $book->jobs);
         if ($book->passedOver() === 0) {
-            $box->jobs()->whereIn('role', array_diff($played, $without))->update(['finished_at' => now()]);
+            $box->jobs()->whereIn('job', array_diff($played, $without))->update(['finished_at' => now()]);
         }
         $whole = $box->jobs()->whereNull('finished_at')->doesntExist();
         $name = $box->called();
@@ -38,7 +38,7 @@ final readonly class Moving
             $box->update(['stage' => Stage::Unfinished]);
         }
         $whole
-            ? JournalEntry::write($box, 'in service', "{$name} is in service: ".implode(', ', array_map(fn (Job $role): string => $role->label, $book->roles)).'.')
+            ? JournalEntry::write($box, 'in service', "{$name} is in service: ".implode(', ', array_map(fn (Job $job): string => $job->label, $book->jobs)).'.')
             : JournalEntry::write($box, 'unfinished', "{$name}: ".$book->sentence().($book->missing() === null ? '' : " {$book->missing()->found}"));
     }
 
@@ -46,7 +46,7 @@ final readonly class Moving
     private function ports(Run $run, RunBook $book): void
     {
         $looked = is_array($run->learned['looked'] ?? null) ? $run->learned['looked'] : [];
-        foreach (array_merge(...array_map(fn (Job $role): array => $role->ports, $book->roles)) as $port) {
+        foreach (array_merge(...array_map(fn (Job $job): array => $job->ports, $book->jobs)) as $port) {
             /** @var JobPort $port */
             $met = $looked["{$port->protocol->value}/{$port->port->number}"] ?? null;
             $service = Service::query()->firstOrNew([

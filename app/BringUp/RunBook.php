@@ -32,14 +32,14 @@ final readonly class RunBook
     public Playbook $playbook;
 
     /** @var list<Job> those of the run's jobs that the catalogue still holds */
-    public array $roles;
+    public array $jobs;
 
     public function __construct(public Run $run, Catalogue $catalogue)
     {
-        $jobs = $run->adds === null ? $run->box->jobs : $run->box->jobs->whereIn('role', $run->adds);
-        $this->roles = array_values(array_filter($jobs->map(fn (BoxJob $job): ?Job => $catalogue->role($job->role))->all()));
+        $jobs = $run->adds === null ? $run->box->jobs : $run->box->jobs->whereIn('job', $run->adds);
+        $this->jobs = array_values(array_filter($jobs->map(fn (BoxJob $job): ?Job => $catalogue->job($job->job))->all()));
         $common = $catalogue->commonSteps();
-        $this->playbook = Playbook::for($this->roles, $run->adds === null ? $common['before'] : $common['again'], $common['after']);
+        $this->playbook = Playbook::for($this->jobs, $run->adds === null ? $common['before'] : $common['again'], $common['after']);
     }
 
     public function template(RunStep $step): StepTemplate
@@ -120,13 +120,13 @@ final readonly class RunBook
     /** @return list<Job> jobs of which this run holds no step of their own */
     public function withoutPlaybook(): array
     {
-        return array_values(array_filter($this->roles, fn (Job $role): bool => $role->steps === []));
+        return array_values(array_filter($this->jobs, fn (Job $job): bool => $job->steps === []));
     }
 
     /** What this run does not contain, said at its start and at its end; null when it holds everything. */
     public function missing(): ?Finding
     {
-        $jobs = array_map(fn (Job $role): string => $role->label, $this->withoutPlaybook());
+        $jobs = array_map(fn (Job $job): string => $job->label, $this->withoutPlaybook());
 
         return $jobs === []
             ? null

@@ -51,18 +51,18 @@ final readonly class RunDesk
     /**
      * A box in service gets more to do; it stays in service meanwhile.
      *
-     * @param  list<array{role: string, school: string}>  $jobs
+     * @param  list<array{job: string, school: string}>  $jobs
      */
     public function add(Box $box, array $jobs): Run
     {
         return DB::transaction(function () use ($box, $jobs): Run {
             $box->jobs()->createMany($jobs);
-            $adds = array_column($jobs, 'role');
+            $adds = array_column($jobs, 'job');
             JournalEntry::write(
                 $box,
                 'run',
                 "More to do for {$box->called()}: ".
-                    implode(', ', array_map(fn (string $role): string => $this->catalogue->role($role)->label ?? $role, $adds)).
+                    implode(', ', array_map(fn (string $job): string => $this->catalogue->job($job)->label ?? $job, $adds)).
                     '.',
             );
 

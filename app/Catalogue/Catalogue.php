@@ -49,9 +49,9 @@ final class Catalogue
     /** @var list<array{kind: string, id: string, found: string}> */
     private array $unread = [];
 
-    public function role(string $id): ?Job
+    public function job(string $id): ?Job
     {
-        return $this->shelf()->roles[$id] ?? null;
+        return $this->shelf()->jobs[$id] ?? null;
     }
 
     /** Every entry as a typed value, boards from the slowest to the fastest. */
@@ -65,7 +65,7 @@ final class Catalogue
         uasort($boards, fn (BoardClass $a, BoardClass $b): int => [$a->speed, $a->memory->count] <=> [$b->speed, $b->memory->count]);
 
         return $this->shelf = new Shelf(
-            array_map((new JobReader())->role(...), $this->entries('job')),
+            array_map((new JobReader())->job(...), $this->entries('job')),
             $boards,
             array_map($reader->supply(...), $this->entries('supply')),
             array_map($reader->cable(...), $this->entries('cable')),

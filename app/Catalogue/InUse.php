@@ -18,11 +18,11 @@ final class InUse
     public static function by(string $kind, string $id): array
     {
         $boxes = match ($kind) {
-            'job' => Box::query()->whereHas('jobs', fn ($jobs) => $jobs->where('role', $id))->get(),
+            'job' => Box::query()->whereHas('jobs', fn ($jobs) => $jobs->where('job', $id))->get(),
             'kit' => collect(),
             default => Box::query()->where($kind === 'adapter' ? 'hub' : $kind, $id)->get(),
         };
-        $fields = ['job' => ['role', 'also', 'too'], 'adapter' => ['hub']][$kind] ?? [$kind];
+        $fields = ['job' => ['job', 'also', 'too'], 'adapter' => ['hub']][$kind] ?? [$kind];
         $plans = Plan::query()->get()->filter(
             fn (Plan $plan): bool => array_filter($fields, fn (string $field): bool => ($plan->choices[$field] ?? null) === $id) !== [],
         );
@@ -41,7 +41,7 @@ final class InUse
         return $kind !== 'job' ? [] : array_values(
             Run::query()
                 ->whereNull('finished_at')
-                ->whereHas('box.jobs', fn ($jobs) => $jobs->where('role', $id))
+                ->whereHas('box.jobs', fn ($jobs) => $jobs->where('job', $id))
                 ->with('box')
                 ->limit(self::SHOWN)
                 ->get()

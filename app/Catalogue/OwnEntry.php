@@ -49,7 +49,7 @@ final readonly class OwnEntry
         $reader = new CatalogueReader();
 
         return match ($kind) {
-            'job' => (new JobReader())->role($data),
+            'job' => (new JobReader())->job($data),
             'board' => $reader->board($data),
             'supply' => $reader->supply($data),
             'cable' => $reader->cable($data),

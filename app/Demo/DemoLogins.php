@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\Hash;
 /** The logins that the demo prints for everybody to read. Outside of the demo they open nothing. */
 final class DemoLogins
 {
-    /** name => [password, role] */
+    /** name => [password, right] */
     public const ALL = ['warden' => ['thistledown-demo', 'keeper'], 'desk' => ['reading-room-demo', 'guest']];
 
     public static function isOne(User $user): bool

@@ -89,9 +89,9 @@ final readonly class GroundFacts
                             (string) $box->name,
                             $this->hearings[$box->id],
                             $this->openings($box),
-                            $this->roles($box)->contains(fn (Job $role): bool => $role->facesWorld),
-                            (string) $this->roles($box, finished: true)
-                                ->map(fn (Job $role): string => $role->servesAll)
+                            $this->jobs($box)->contains(fn (Job $job): bool => $job->facesWorld),
+                            (string) $this->jobs($box, finished: true)
+                                ->map(fn (Job $job): string => $job->servesAll)
                                 ->first(fn (string $what): bool => $what !== ''),
                             array_values(
                                 $box->services
@@ -125,14 +125,14 @@ final readonly class GroundFacts
     }
 
     /** @return Collection<int, Job> */
-    private function roles(Box $box, bool $finished = false): Collection
+    private function jobs(Box $box, bool $finished = false): Collection
     {
-        return $box->jobs->filter(fn (BoxJob $job): bool => ! $finished || $job->finished_at !== null)->map(fn ($job): ?Job => $this->catalogue->role($job->role))->filter()->values();
+        return $box->jobs->filter(fn (BoxJob $job): bool => ! $finished || $job->finished_at !== null)->map(fn ($job): ?Job => $this->catalogue->job($job->job))->filter()->values();
     }
 
     private function note(Box $box): string
     {
-        $jobs = $this->roles($box)->map(fn (Job $role): string => $role->short)->implode(', ');
+        $jobs = $this->jobs($box)->map(fn (Job $job): string => $job->short)->implode(', ');
         $due = $this->dues[$box->id] ?? null;
 
         return match (true) {

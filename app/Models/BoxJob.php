@@ -6,7 +6,11 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 
-/** A job of a box, by its id in the catalogue. */
+/**
+ * A job of a box, by its id in the catalogue.
+ *
+ * @property string $job
+ */
 class BoxJob extends Model
 {
     public $timestamps = false;
@@ -18,6 +22,6 @@ class BoxJob extends Model
     /** A box without a name is called by it. */
     public function called(): string
     {
-        return str_replace('-', ' ', $this->role);
+        return str_replace('-', ' ', $this->job);
     }
 }

@@ -19,19 +19,19 @@ final class BoxPlan
     public static function of(Box $box, Catalogue $catalogue): ?PlanInput
     {
         $shelf = $catalogue->shelf();
-        $roles = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $catalogue->role($job->role))->all()));
+        $jobs = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $catalogue->job($job->job))->all()));
         $board = $shelf->boards[$box->board] ?? null;
         $supply = $shelf->supplies[$box->supply ?? ''] ?? null;
         $cable = $shelf->cables[$box->cable ?? ''] ?? null;
         $image = $shelf->images[$box->image ?? 'server-64'] ?? null;
         $card = $shelf->cards[$box->card ?? 'card-32-a1'] ?? null;
         $case = $shelf->cases[$box->case ?? 'vented'] ?? null;
-        if ($roles === [] || $board === null || $supply === null || $cable === null || $image === null || $card === null || $case === null) {
+        if ($jobs === [] || $board === null || $supply === null || $cable === null || $image === null || $card === null || $case === null) {
             return null;
         }
 
         return new PlanInput(
-            $roles,
+            $jobs,
             $board,
             $supply,
             $cable,
@@ -44,7 +44,7 @@ final class BoxPlan
             hub: array_column($shelf->small->hubs(), null, 'id')[$box->hub ?? ''] ?? null,
             cooling: $shelf->coolings[$box->cooling ?? ''] ?? null,
             addOn: $shelf->addOns[$box->addon ?? ''] ?? null,
-            schools: new SchoolChoice(array_filter($box->jobs->pluck('school', 'role')->all(), is_string(...))),
+            schools: new SchoolChoice(array_filter($box->jobs->pluck('school', 'job')->all(), is_string(...))),
             imageFrom: ImageOrigin::tryFrom($box->image_from ?? '') ?? ImageOrigin::Author,
             plugged: array_values(array_intersect_key(SheetFields::peripherals($catalogue), array_flip(explode(',', $box->plugged ?? '')))),
         );

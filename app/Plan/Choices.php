@@ -38,8 +38,8 @@ final readonly class Choices
     public function input(): PlanInput
     {
         $shelf = $this->catalogue->shelf();
-        $new = array_map(fn (string $id): Job => $shelf->roles[$id], $this->jobs());
-        $there = $this->host()->plan->roles ?? [];
+        $new = array_map(fn (string $id): Job => $shelf->jobs[$id], $this->jobs());
+        $there = $this->host()->plan->jobs ?? [];
         $plan = new PlanInput(
             [...$there, ...$new],
             $shelf->boards[$this->chosen['board']],
@@ -124,7 +124,7 @@ final readonly class Choices
             array_map(fn (string $name): string => $this->chosen[$name], array_keys(SheetFields::JOBS)),
             fn (string $id): bool => $id !== 'none',
         );
-        $there = array_map(fn (Job $role): string => $role->id, $this->host()->plan->roles ?? []);
+        $there = array_map(fn (Job $job): string => $job->id, $this->host()->plan->jobs ?? []);
 
         /** @var non-empty-list<string> */
         return array_values(array_unique(array_diff($jobs, $there) ?: $jobs));
@@ -162,10 +162,10 @@ final readonly class Choices
     }
 
     /** The field that holds the school of a job, or null when the job is the host's own. */
-    public function schoolField(Job $role): ?string
+    public function schoolField(Job $job): ?string
     {
-        foreach (SheetFields::JOBS as $job => $school) {
-            if ($this->chosen[$job] === $role->id) {
+        foreach (SheetFields::JOBS as $field => $school) {
+            if ($this->chosen[$field] === $job->id) {
                 return $school;
             }
         }

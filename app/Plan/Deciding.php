@@ -55,7 +55,7 @@ final readonly class Deciding
             $answer = PlanAnswer::to($choices->input());
             $stops = array_filter($this->findings($choices)->list, fn (Finding $finding): bool => $finding->severity === Severity::Stop);
             $overruled = implode(' ', array_map(fn (Finding $finding): string => $finding->found, $stops));
-            $jobs = array_map(fn (string $id): string => $this->catalogue->role($id)->label ?? $id, $choices->jobs());
+            $jobs = array_map(fn (string $id): string => $this->catalogue->job($id)->label ?? $id, $choices->jobs());
             $box = $choices->onDesk() ? null : $choices->hostBox() ?? $this->newBox($choices);
             $seat = $choices->onDesk() ? $choices->get('desk') : $choices->host()->name ?? 'a box of its own';
             if ($choices->host() !== null && $box !== null) {
@@ -111,13 +111,13 @@ final readonly class Deciding
         return $box;
     }
 
-    /** @return list<array{role: string, school: string}> */
+    /** @return list<array{job: string, school: string}> */
     private function jobs(Choices $choices): array
     {
         $plan = $choices->input();
-        $new = array_filter($plan->roles, fn (Job $role): bool => in_array($role->id, $choices->jobs(), true));
+        $new = array_filter($plan->jobs, fn (Job $job): bool => in_array($job->id, $choices->jobs(), true));
 
-        return array_map(fn (Job $role): array => ['role' => $role->id, 'school' => $plan->school($role)->id], array_values($new));
+        return array_map(fn (Job $job): array => ['job' => $job->id, 'school' => $plan->school($job)->id], array_values($new));
     }
 
     /**
@@ -129,7 +129,7 @@ final readonly class Deciding
     {
         $tried = [];
         foreach (Plan::query()->orderBy('id')->get() as $plan) {
-            if (($plan->choices['role'] ?? '') === $decided->get('role')) {
+            if (($plan->choices['job'] ?? '') === $decided->get('job')) {
                 $choices = Choices::from(Request::create('/', 'GET', $plan->choices), $this->catalogue, $household);
                 $tried[] = [
                     'sentence' => PlanAnswer::to($choices->input())->sentence(),

@@ -18,7 +18,7 @@ use Illuminate\Http\Request;
 final class SheetFields
 {
     private const USUAL = [
-        'role' => 'file-store',
+        'job' => 'file-store',
         'board' => 'flint',
         'supply' => 'supply-3a',
         'cable' => 'usual-1m',
@@ -58,7 +58,7 @@ final class SheetFields
     ];
 
     /** A box begins with one job and gets its second within the hour: field of a job => field of its school. */
-    public const JOBS = ['role' => 'school', 'also' => 'school_also', 'too' => 'school_too'];
+    public const JOBS = ['job' => 'school', 'also' => 'school_also', 'too' => 'school_too'];
 
     /** For a job that has no other school. */
     private const READY_MADE = 'appliance-64';
@@ -83,11 +83,11 @@ final class SheetFields
         }
         if (
             ! $request->has('drive') &&
-            array_filter(array_keys(self::JOBS), fn (string $job): bool => $catalogue->role($chosen[$job])->needsDisk ?? false) === []
+            array_filter(array_keys(self::JOBS), fn (string $job): bool => $catalogue->job($chosen[$job])->needsDisk ?? false) === []
         ) {
             $chosen['drive'] = 'none';
         }
-        $first = $catalogue->role($chosen['role'])?->schools;
+        $first = $catalogue->job($chosen['job'])?->schools;
         if (
             ! $request->has('image') &&
             $first !== null &&
@@ -104,7 +104,7 @@ final class SheetFields
             $chosen[$name] = is_numeric($typed) && $typed >= $least && $typed <= $most ? $typed : $usual;
         }
         foreach (self::JOBS as $job => $name) {
-            $schools = array_map(fn (School $school): string => $school->id, $catalogue->role($chosen[$job])->schools ?? []);
+            $schools = array_map(fn (School $school): string => $school->id, $catalogue->job($chosen[$job])->schools ?? []);
             $typed = $request->string($name)->value();
             $chosen[$name] = in_array($typed, $schools, true) ? $typed : '';
         }
@@ -140,10 +140,10 @@ final class SheetFields
             'client' => $so->client,
             'plugged' => implode(',', array_map(fn (Peripheral $one): string => $one->what, $plan->plugged)),
         ];
-        foreach (array_keys(self::JOBS) as $at => $job) {
-            $role = $plan->roles[$at] ?? null;
-            $fields[$job] = $role->id ?? 'none';
-            $fields[self::JOBS[$job]] = $role === null ? '' : $plan->school($role)->id;
+        foreach (array_keys(self::JOBS) as $at => $name) {
+            $job = $plan->jobs[$at] ?? null;
+            $fields[$name] = $job->id ?? 'none';
+            $fields[self::JOBS[$name]] = $job === null ? '' : $plan->school($job)->id;
         }
         $numbers = [
             'room' => $so->roomCelsius,
@@ -171,8 +171,8 @@ final class SheetFields
     public static function peripherals(Catalogue $catalogue): array
     {
         $all = [];
-        foreach ($catalogue->shelf()->roles as $role) {
-            foreach ($role->peripherals as $peripheral) {
+        foreach ($catalogue->shelf()->jobs as $job) {
+            foreach ($job->peripherals as $peripheral) {
                 $all[$peripheral->what] ??= $peripheral;
             }
         }
@@ -228,12 +228,12 @@ final class SheetFields
     {
         $known = [];
         // The field of the first job is called so in the addresses that people have kept.
-        foreach (['role' => 'job', 'board', 'supply', 'cable', 'image', 'card', 'case', 'drive', 'cooling', 'addon'] as $field => $kind) {
+        foreach (['job' => 'job', 'board', 'supply', 'cable', 'image', 'card', 'case', 'drive', 'cooling', 'addon'] as $field => $kind) {
             $known[is_string($field) ? $field : $kind] = array_map(strval(...), array_keys($catalogue->entries($kind)));
         }
         $known += [
-            'also' => $known['role'],
-            'too' => $known['role'],
+            'also' => $known['job'],
+            'too' => $known['job'],
             'hub' => array_column($catalogue->shelf()->small->hubs(), 'id'),
             'link' => array_column(LinkKind::cases(), 'value'),
             'on' => array_column(Duty::cases(), 'value'),

@@ -47,7 +47,7 @@ final readonly class VariantRows
         $labels = fn (array $entries): string => implode(', ', array_column($entries, 'label'));
 
         return [
-            'Jobs' => fn (PlanInput $plan): string => $labels($plan->roles),
+            'Jobs' => fn (PlanInput $plan): string => $labels($plan->jobs),
             'Board' => fn (PlanInput $plan): string => $plan->board->label,
             'Supply' => fn (PlanInput $plan): string => $plan->supply->label,
             'Supply cable' => fn (PlanInput $plan): string => $plan->cable->label,
@@ -58,7 +58,7 @@ final readonly class VariantRows
             'Hub' => fn (PlanInput $plan): string => $plan->hub()->label ?? 'none',
             'Cooling' => fn (PlanInput $plan): string => $plan->cooling->label ?? 'none',
             'Add-on' => fn (PlanInput $plan): string => $plan->addOn->label ?? 'none',
-            'Schools' => fn (PlanInput $plan): string => $labels(array_map(fn (Job $role) => $plan->school($role), $plan->roles)),
+            'Schools' => fn (PlanInput $plan): string => $labels(array_map(fn (Job $job) => $plan->school($job), $plan->jobs)),
             'Network' => fn (PlanInput $plan): string => $plan->link->label(),
         ];
     }

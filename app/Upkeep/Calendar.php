@@ -55,10 +55,10 @@ final readonly class Calendar
     private function cadences(Box $box): array
     {
         $cadences = [];
-        foreach ($box->jobs as $job) {
-            $role = $this->catalogue->role($job->role);
-            if ($role !== null) {
-                $cadences[$role->short] = $role->cadenceDays;
+        foreach ($box->jobs as $held) {
+            $job = $this->catalogue->job($held->job);
+            if ($job !== null) {
+                $cadences[$job->short] = $job->cadenceDays;
             }
         }
 

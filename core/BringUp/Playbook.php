@@ -19,14 +19,14 @@ final readonly class Playbook
     /**
      * A step that several jobs share, by its id, is played once.
      *
-     * @param  list<Job>  $roles
+     * @param  list<Job>  $jobs
      * @param  non-empty-list<StepTemplate>  $before
      * @param  list<StepTemplate>  $after
      */
-    public static function for(array $roles, array $before, array $after): self
+    public static function for(array $jobs, array $before, array $after): self
     {
         $steps = [];
-        foreach ([...$before, ...array_merge(...array_map(fn (Job $role): array => $role->steps, $roles)), ...$after] as $step) {
+        foreach ([...$before, ...array_merge(...array_map(fn (Job $job): array => $job->steps, $jobs)), ...$after] as $step) {
             $steps[$step->id] ??= $step;
         }
 

@@ -20,7 +20,7 @@ use Burrow\Catalogue\Part\Supply;
 final readonly class Shelf
 {
     /**
-     * @param  array<string, Job>  $roles
+     * @param  array<string, Job>  $jobs
      * @param  array<string, BoardClass>  $boards
      * @param  array<string, Supply>  $supplies
      * @param  array<string, Cable>  $cables
@@ -32,7 +32,7 @@ final readonly class Shelf
      * @param  array<string, AddOn>  $addOns
      */
     public function __construct(
-        public array $roles,
+        public array $jobs,
         public array $boards,
         public array $supplies,
         public array $cables,

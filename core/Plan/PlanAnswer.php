@@ -257,7 +257,7 @@ final readonly class PlanAnswer implements JsonSerializable
                 ),
             ]);
         }
-        $wanted = array_sum(array_map(fn (Job $role): float => $role->networkMegabits, $plan->roles));
+        $wanted = array_sum(array_map(fn (Job $job): float => $job->networkMegabits, $plan->jobs));
         $brings = CopyRate::ofLink($plan);
         if ($brings !== null && $brings->isBelow(Rate::megabitsPerSecond($wanted))) {
             $findings = $findings->and([

@@ -64,14 +64,14 @@ final readonly class PlanFile
             }
         }
         foreach ($data['jobs'] as $index => $job) {
-            if (! isset($shelf->roles[$job])) {
+            if (! isset($shelf->jobs[$job])) {
                 $findings = $findings->and([
-                    self::unknown('job', $job, array_keys($shelf->roles), Place::file($file, $lines->locate(['jobs', $index]))),
+                    self::unknown('job', $job, array_keys($shelf->jobs), Place::file($file, $lines->locate(['jobs', $index]))),
                 ]);
             }
         }
         foreach ($data['schools'] ?? [] as $job => $school) {
-            $known = array_map(fn (School $one): string => $one->id, $shelf->roles[$job]->schools ?? []);
+            $known = array_map(fn (School $one): string => $one->id, $shelf->jobs[$job]->schools ?? []);
             if (! in_array($job, $data['jobs'], true)) {
                 $findings = $findings->and([
                     Finding::stop(
@@ -94,7 +94,7 @@ final readonly class PlanFile
 
         return new self(
             new PlanInput(
-                array_map(fn (string $job): Job => $shelf->roles[$job], $data['jobs']),
+                array_map(fn (string $job): Job => $shelf->jobs[$job], $data['jobs']),
                 $shelf->boards[$data['board']],
                 $shelf->supplies[$data['supply']],
                 $shelf->cables[$data['cable']],
@@ -151,10 +151,10 @@ final readonly class PlanFile
         return Yaml::dump(
             array_filter(
                 [
-                    'jobs' => array_map(fn (Job $role): string => $role->id, $plan->roles),
+                    'jobs' => array_map(fn (Job $job): string => $job->id, $plan->jobs),
                     'schools' => array_combine(
-                        array_map(fn (Job $role): string => $role->id, $plan->roles),
-                        array_map(fn (Job $role): string => $plan->school($role)->id, $plan->roles),
+                        array_map(fn (Job $job): string => $job->id, $plan->jobs),
+                        array_map(fn (Job $job): string => $plan->school($job)->id, $plan->jobs),
                     ),
                     'board' => $plan->board->id,
                     'supply' => $plan->supply->id,

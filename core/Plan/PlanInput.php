@@ -32,14 +32,14 @@ use Burrow\Quantity\Bytes;
 final readonly class PlanInput
 {
     /**
-     * @param  non-empty-list<Job>  $roles
+     * @param  non-empty-list<Job>  $jobs
      * @param  SmallParts  $small  what the catalogue has of adapters and hubs
      * @param  ?Adapter  $hub  a powered hub that was chosen; one that the sockets call for is taken all the same
      * @param  list<Feed>  $along  other boxes on the same supply
      * @param  list<Peripheral>  $plugged  beside what the jobs have plugged in
      */
     public function __construct(
-        public array $roles,
+        public array $jobs,
         public BoardClass $board,
         public Supply $supply,
         public Cable $cable,
@@ -70,36 +70,36 @@ final readonly class PlanInput
 
     public function needsDisk(): bool
     {
-        return array_filter($this->roles, fn (Job $role): bool => $role->needsDisk) !== [];
+        return array_filter($this->jobs, fn (Job $job): bool => $job->needsDisk) !== [];
     }
 
-    public function school(Job $role): School
+    public function school(Job $job): School
     {
-        return $this->schools->of($role, $this->image->readyMade);
+        return $this->schools->of($job, $this->image->readyMade);
     }
 
     /** Memory of a job when busy, with what its school takes on top. */
-    public function memoryOf(Job $role): Bytes
+    public function memoryOf(Job $job): Bytes
     {
-        return $role->memoryBusy->plus($this->school($role)->memory);
+        return $job->memoryBusy->plus($this->school($job)->memory);
     }
 
     /** Memory of all jobs when busy. */
     public function memoryOfJobs(): Bytes
     {
-        return array_reduce($this->roles, fn (Bytes $sum, Job $role): Bytes => $sum->plus($this->memoryOf($role)), Bytes::of(0));
+        return array_reduce($this->jobs, fn (Bytes $sum, Job $job): Bytes => $sum->plus($this->memoryOf($job)), Bytes::of(0));
     }
 
     /** Written by all jobs in a day. */
     public function writesPerDay(): Bytes
     {
-        return array_reduce($this->roles, fn (Bytes $sum, Job $role): Bytes => $sum->plus($role->writesPerDay), Bytes::of(0));
+        return array_reduce($this->jobs, fn (Bytes $sum, Job $job): Bytes => $sum->plus($job->writesPerDay), Bytes::of(0));
     }
 
     /** @return list<Peripheral> */
     public function peripherals(): array
     {
-        return array_merge($this->plugged, ...array_map(fn (Job $role): array => $role->peripherals, $this->roles));
+        return array_merge($this->plugged, ...array_map(fn (Job $job): array => $job->peripherals, $this->jobs));
     }
 
     /** The socket adapter that makes a wired link where the board has none. */

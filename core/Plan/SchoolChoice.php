@@ -21,11 +21,11 @@ final readonly class SchoolChoice
         $this->id = http_build_query($chosen);
     }
 
-    public function of(Job $role, bool $readyMadeImage): School
+    public function of(Job $job, bool $readyMadeImage): School
     {
-        $schools = $role->schools;
+        $schools = $job->schools;
         foreach ($schools as $school) {
-            if ($school->id === ($this->chosen[$role->id] ?? null)) {
+            if ($school->id === ($this->chosen[$job->id] ?? null)) {
                 return $school;
             }
         }
@@ -38,8 +38,8 @@ final readonly class SchoolChoice
         return $schools[0];
     }
 
-    public function choosing(Job $role, School $school): self
+    public function choosing(Job $job, School $school): self
     {
-        return new self(array_replace($this->chosen, [$role->id => $school->id]), ucfirst($role->label).' as '.$school->label);
+        return new self(array_replace($this->chosen, [$job->id => $school->id]), ucfirst($job->label).' as '.$school->label);
     }
 }

@@ -50,7 +50,7 @@ final readonly class Seat
             ),
             ...array_values(array_filter(array_map(fn (Host $host): ?self => self::shared($plan, $host), $hosts))),
             ...$plan->desk === null ? [] : [self::desk($plan)],
-            ...count($plan->roles) === 1 && $plan->roles[0]->bought !== null ? [self::bought($plan)] : [],
+            ...count($plan->jobs) === 1 && $plan->jobs[0]->bought !== null ? [self::bought($plan)] : [],
         ];
     }
 
@@ -68,13 +68,13 @@ final readonly class Seat
     /** What the box has to bear already does not speak against the new jobs; null when it does them all already. */
     private static function shared(PlanInput $plan, Host $host): ?self
     {
-        $there = array_map(fn (Job $role): string => $role->id, $host->plan->roles);
-        $new = array_values(array_filter($plan->roles, fn (Job $role): bool => ! in_array($role->id, $there, true)));
+        $there = array_map(fn (Job $job): string => $job->id, $host->plan->jobs);
+        $new = array_values(array_filter($plan->jobs, fn (Job $job): bool => ! in_array($job->id, $there, true)));
         if ($new === []) {
             return null;
         }
         $before = $host->plan->with(circumstances: $plan->circumstances);
-        $together = $before->with(roles: [...$host->plan->roles, ...$new], drive: $host->plan->drive ?? ($plan->needsDisk() ? $plan->drive : null));
+        $together = $before->with(jobs: [...$host->plan->jobs, ...$new], drive: $host->plan->drive ?? ($plan->needsDisk() ? $plan->drive : null));
         $known = array_map(self::key(...), PlanAnswer::findings($before)->list);
         $disk = $host->plan->drive === null && $together->drive !== null ? $together->drive->price : Money::of(0);
 
@@ -102,7 +102,7 @@ final readonly class Seat
     {
         $desk = $plan->desk ?? throw new \LogicException('No desk computer in this plan.');
         $always = $plan->circumstances->duty === Duty::AroundTheClock;
-        $needed = array_filter($plan->roles, fn (Job $role): bool => $role->servesAll !== '' || $role->facesWorld) !== [];
+        $needed = array_filter($plan->jobs, fn (Job $job): bool => $job->servesAll !== '' || $job->facesWorld) !== [];
         $hours = $always ? max(0.0, 24 - $desk->hours) : 0.0;
         $more = Money::of((($desk->watts * $hours * 365.25) / 1000) * $plan->circumstances->pricePerKilowattHour);
         $findings = array_filter([
@@ -144,7 +144,7 @@ final readonly class Seat
 
     private static function bought(PlanInput $plan): self
     {
-        $bought = $plan->roles[0]->bought ?? throw new \LogicException('Nothing to be bought for this job.');
+        $bought = $plan->jobs[0]->bought ?? throw new \LogicException('Nothing to be bought for this job.');
         $year = Money::of($bought->power->kilowattHoursPerYear() * $plan->circumstances->duty->share() * $plan->circumstances->pricePerKilowattHour);
 
         return new self(

@@ -15,26 +15,26 @@ final readonly class Usage
         $findings = Findings::of();
         $client = $plan->circumstances->client;
         $duty = $plan->circumstances->duty;
-        foreach ($plan->roles as $role) {
+        foreach ($plan->jobs as $job) {
             // A desktop computer and a phone have a browser; and where nobody said from what, nothing is wrong with it.
             $ways = array_filter([$client, in_array($client, ['desktop', 'phone'], true) ? 'browser' : '']);
-            if ($ways !== [] && array_intersect($ways, $role->clients) === []) {
+            if ($ways !== [] && array_intersect($ways, $job->clients) === []) {
                 $findings = $findings->and([
                     Finding::warn(
                         'plan.client_not_served',
-                        ucfirst($role->label)." is not used from a {$client}.",
-                        'What you want to use it from decides the job, before any part: it serves '.implode(', ', $role->clients).'.',
+                        ucfirst($job->label)." is not used from a {$client}.",
+                        'What you want to use it from decides the job, before any part: it serves '.implode(', ', $job->clients).'.',
                         'Choose another job or another way of using it.',
                     ),
                 ]);
             }
-            if ($duty !== Duty::AroundTheClock && ($role->servesAll !== '' || $role->facesWorld)) {
+            if ($duty !== Duty::AroundTheClock && ($job->servesAll !== '' || $job->facesWorld)) {
                 $findings = $findings->and([
                     Finding::warn(
                         'plan.not_always_on',
-                        ucfirst($role->label).' on a box that is not on around the clock: '.$duty->label().'.',
-                        $role->servesAll !== ''
-                            ? "Whenever it is off, the house is without {$role->servesAll}."
+                        ucfirst($job->label).' on a box that is not on around the clock: '.$duty->label().'.',
+                        $job->servesAll !== ''
+                            ? "Whenever it is off, the house is without {$job->servesAll}."
                             : 'Whoever is outside cannot know when it is there.',
                         'Let it run around the clock, or give the job to a box that does.',
                     ),

@@ -23,7 +23,7 @@ use Illuminate\Database\Seeder;
 /** The Thistledown Seed Library: six boxes in service, one of them silent. */
 class DemoSeeder extends Seeder
 {
-    /** name => [role, board, last number of the address, days since its update, ports beside those of remote login] */
+    /** name => [job, board, last number of the address, days since its update, ports beside those of remote login] */
     private const BOXES = [
         'sieve' => ['dns-filter', 'cobble', 10, 4, [['53', 'tcp', 'name lookups'], ['53', 'udp', 'name lookups'], ['80', 'tcp', 'its own page']]],
         'larder' => ['file-store', 'flint', 11, 12, [['445', 'tcp', 'file share']]],
@@ -35,8 +35,8 @@ class DemoSeeder extends Seeder
 
     public function run(): void
     {
-        foreach (DemoLogins::ALL as $name => [$password, $role]) {
-            User::query()->create(['name' => $name, 'password' => $password, 'role' => $role]);
+        foreach (DemoLogins::ALL as $name => [$password, $right]) {
+            User::query()->create(['name' => $name, 'password' => $password, 'role' => $right]);
         }
         $network = Network::query()->create([
             'name' => 'Thistledown Seed Library',
@@ -154,7 +154,7 @@ class DemoSeeder extends Seeder
     }
 
     /** @param  list<array{string, string, string}>  $ports */
-    private function box(Network $network, string $name, string $role, string $board, int $number, int $days, array $ports): Box
+    private function box(Network $network, string $name, string $job, string $board, int $number, int $days, array $ports): Box
     {
         $box = Box::query()->create([
             'network_id' => $network->id,
@@ -170,7 +170,7 @@ class DemoSeeder extends Seeder
                 'seedpress' => 'the workshop switch',
             ][$name] ?? null,
             'drive' => in_array($name, ['larder', 'lantern'], true) ? 'ssd-500' : null,
-            'image' => ['pebble' => 'server-32'][$board] ?? ($role === 'print-host' ? 'server-64-2023' : 'server-64'),
+            'image' => ['pebble' => 'server-32'][$board] ?? ($job === 'print-host' ? 'server-64-2023' : 'server-64'),
             'link' => $board === 'pebble' ? 'wireless' : 'wired',
             'address' => "172.22.8.{$number}",
             'mac' => sprintf('02:4b:1e:77:00:%02x', $number),
@@ -184,7 +184,7 @@ class DemoSeeder extends Seeder
             'updated_system_at' => now()->subDays($days),
             'card_written_at' => now()->subDays(201 - $number),
         ]);
-        $box->jobs()->create(['role' => $role, 'finished_at' => $box->in_service_at]);
+        $box->jobs()->create(['job' => $job, 'finished_at' => $box->in_service_at]);
         foreach ([['22', 'tcp', 'remote login'], ...$ports] as [$port, $protocol, $purpose]) {
             Service::query()->create([
                 'box_id' => $box->id,

@@ -117,7 +117,7 @@ try {
     }
     echo json_encode([
         'box' => array_intersect_key($rows("SELECT * FROM boxes WHERE id = {$id}")[0], array_flip(['name', 'stage', 'board', 'supply', 'cable', 'drive', 'address', 'mac', 'user', 'login', 'on_bench'])),
-        'jobs' => $rows("SELECT role, school, finished_at IS NOT NULL AS finished FROM box_jobs WHERE box_id = {$id}"),
+        'jobs' => $rows("SELECT job, school, finished_at IS NOT NULL AS finished FROM box_jobs WHERE box_id = {$id}"),
         'steps' => $rows("SELECT step, position, state FROM run_steps WHERE run_id = {$runId} ORDER BY position"),
         'services' => $rows("SELECT port, protocol, purpose, state FROM services WHERE box_id = {$id} ORDER BY port"),
         'stores' => $rows("SELECT label, bytes, mount_point, share FROM stores WHERE box_id = {$id}"),

@@ -26,7 +26,7 @@ function newBox(array $with = []): Box
         'link' => 'wired',
         ...$with,
     ]);
-    $box->jobs()->create(['role' => 'file-store']);
+    $box->jobs()->create(['job' => 'file-store']);
 
     return $box->refresh();
 }

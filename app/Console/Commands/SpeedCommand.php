@@ -129,7 +129,7 @@ final class SpeedCommand extends Command
         $catalogue = app(Catalogue::class);
         $plan = Choices::from(
             Request::create('/', 'GET', [
-                'role' => 'media-library',
+                'job' => 'media-library',
                 'board' => 'cobble',
                 'supply' => 'charger-1a',
                 'case' => 'closed',

@@ -15,8 +15,8 @@ use Burrow\Quantity\Watts;
 /** Turns a job's YAML, once its JSON Schema has passed it, into a Job. */
 final readonly class JobReader
 {
-    /** @param  array<string, mixed>  $entry an entry valid under role.schema.json */
-    public function role(array $entry): Job
+    /** @param  array<string, mixed>  $entry an entry valid under job.schema.json */
+    public function job(array $entry): Job
     {
         /** @var array{id: string, label: string, short: string, summary: string, needs: array{disk: bool, memory_idle_mib: int, memory_busy_mib: int, speed: int|float, bits: int, writes_gb_day: int|float, peripherals?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>, network_mbit?: int|float, addon?: string}, screen?: bool, bought?: array{label: string, price: int|float, watts: int|float, hands_min: int|float, risk: string}, heavy?: bool, restarts?: bool, household_files?: bool, clients: list<string>, syncs?: bool, verify: list<string>, schools: list<array{id: string, label: string, hands_min: int|float, wait_min: int|float, disk_gb: int|float, update: string, risk: string, bits?: int, memory_mib?: int|float, maturity?: string, way_out?: string}>, faces_world: bool, cadence_days: int, ports: list<array{port: int, protocol: string, purpose: string, may_face_world: bool}>, packages?: list<string>, playbook?: list<array<string, mixed>>, back_up: list<string>, cautions?: list<string>, serves_all?: string} $entry */
         return new Job(

@@ -28,7 +28,7 @@ final readonly class MemoryPicture
         $fit = MemoryFit::of($plan);
         $all = max($fit->has()->count, $fit->needed()->count);
         $end = (self::WIDTH * $fit->has()->count) / $all;
-        $parts = [['system', $plan->image->memoryIdle], ...array_map(fn ($role): array => [$role->short, $plan->memoryOf($role)], $plan->roles)];
+        $parts = [['system', $plan->image->memoryIdle], ...array_map(fn ($job): array => [$job->short, $plan->memoryOf($job)], $plan->jobs)];
         $x = 0.0;
         $pieces = [];
         foreach ($parts as [$label, $amount]) {

@@ -26,42 +26,42 @@ final readonly class Company
     public static function findings(PlanInput $plan): Findings
     {
         $findings = Findings::of();
-        foreach ($plan->roles as $role) {
-            foreach ($plan->roles as $other) {
-                $finding = $role === $other ? null : self::together($role, $other);
+        foreach ($plan->jobs as $job) {
+            foreach ($plan->jobs as $other) {
+                $finding = $job === $other ? null : self::together($job, $other);
                 if ($finding !== null) {
                     $findings = $findings->and([$finding]);
                 }
             }
         }
 
-        return $findings->and(self::ports($plan->roles));
+        return $findings->and(self::ports($plan->jobs));
     }
 
     /**
      * Remote login is the system's own service: jobs that name it share it.
      *
-     * @param  list<Job>  $roles
+     * @param  list<Job>  $jobs
      * @return list<Finding>
      */
-    private static function ports(array $roles): array
+    private static function ports(array $jobs): array
     {
         $wanted = [];
-        foreach ($roles as $role) {
-            foreach ($role->ports as $use) {
+        foreach ($jobs as $job) {
+            foreach ($job->ports as $use) {
                 if ($use->port->number !== self::REMOTE_LOGIN) {
-                    $wanted["{$use->port->number}/{$use->protocol->value}"][] = $role->label;
+                    $wanted["{$use->port->number}/{$use->protocol->value}"][] = $job->label;
                 }
             }
         }
         $findings = [];
-        foreach (array_filter($wanted, fn (array $jobs): bool => count($jobs) > 1) as $port => $jobs) {
+        foreach (array_filter($wanted, fn (array $labels): bool => count($labels) > 1) as $port => $labels) {
             $number = (int) $port;
             $mayMove = $number >= self::SYSTEM_PORTS || in_array($number, self::PAGES, true);
             for ($free = max(self::MOVED, $number + 1); isset($wanted["{$free}/tcp"]) || isset($wanted["{$free}/udp"]); $free++);
             $findings[] = Finding::warn(
                 'plan.company_of_ports',
-                ucfirst(implode(' and ', $jobs))." both want {$port}.",
+                ucfirst(implode(' and ', $labels))." both want {$port}.",
                 'One address, protocol and port can be held once; the second service does not start.',
                 $mayMove
                     ? "Move one of them to {$free} when you install it, or give it a box of its own."
@@ -72,24 +72,24 @@ final readonly class Company
         return $findings;
     }
 
-    private static function together(Job $role, Job $other): ?Finding
+    private static function together(Job $job, Job $other): ?Finding
     {
-        $pair = ucfirst($role->label)." and {$other->label} on one box.";
+        $pair = ucfirst($job->label)." and {$other->label} on one box.";
 
         return match (true) {
-            $role->servesAll !== '' && ($other->restarts || $other->heavy) => Finding::warn(
+            $job->servesAll !== '' && ($other->restarts || $other->heavy) => Finding::warn(
                 'plan.company_of_a_filter',
                 $pair,
-                "When the {$other->label} is restarted or overloaded, the whole house is without {$role->servesAll}.",
+                "When the {$other->label} is restarted or overloaded, the whole house is without {$job->servesAll}.",
                 'Give the filter a box of its own; the smallest board will do.',
             ),
-            $role->id === 'print-host' && $other->heavy => Finding::warn(
+            $job->id === 'print-host' && $other->heavy => Finding::warn(
                 'plan.company_of_a_printer',
                 $pair,
                 'A print stutters when something else takes the processor.',
                 'Give the printer a board of its own.',
             ),
-            $role->facesWorld && $other->householdFiles => Finding::warn(
+            $job->facesWorld && $other->householdFiles => Finding::warn(
                 'plan.company_of_files',
                 $pair,
                 'What can be reached from outside should not hold the household\'s files.',

@@ -79,7 +79,7 @@ final readonly class ImageFit
                 'Take a newer image.',
             );
         }
-        if ($image->wizard && array_filter($this->plan->roles, fn (Job $role): bool => $role->screen) === []) {
+        if ($image->wizard && array_filter($this->plan->jobs, fn (Job $job): bool => $job->screen) === []) {
             $findings[] = Finding::stop(
                 'plan.image_wizard',
                 "{$image->label}: it waits for answers on a screen.",
@@ -130,7 +130,7 @@ final readonly class ImageFit
     /** @return list<Finding> */
     private function desktop(): array
     {
-        return $this->plan->image->desktop && array_filter($this->plan->roles, fn (Job $role): bool => $role->screen) === []
+        return $this->plan->image->desktop && array_filter($this->plan->jobs, fn (Job $job): bool => $job->screen) === []
             ? [
                 Finding::note(
                     'plan.plain_before_desktop',
@@ -166,20 +166,20 @@ final readonly class ImageFit
             ],
             default => [],
         };
-        foreach ($this->plan->roles as $role) {
-            $school = $this->plan->school($role);
+        foreach ($this->plan->jobs as $job) {
+            $school = $this->plan->school($job);
             $has = min($board->processor->bits, $image->bits);
-            if ($role->bits > $has) {
+            if ($job->bits > $has) {
                 $findings[] = Finding::stop(
                     'plan.needs_64_bit',
-                    ucfirst($role->label).' needs 64 bits.',
+                    ucfirst($job->label).' needs 64 bits.',
                     'Its programs are made for nothing else any more.',
                     'Take a 64-bit board and a 64-bit image.',
                 );
             } elseif ($school->bits > $has) {
                 $findings[] = Finding::warn(
                     'plan.school_64_bit',
-                    ucfirst($role->label).", {$school->label}: made for 64 bits.",
+                    ucfirst($job->label).", {$school->label}: made for 64 bits.",
                     'The 32-bit kind is no longer made for most of them, or months behind.',
                     'Another school, or a 64-bit image.',
                 );
@@ -193,7 +193,7 @@ final readonly class ImageFit
     private function schools(): array
     {
         $image = $this->plan->image;
-        $ready = array_filter($this->plan->roles, fn (Job $role): bool => $this->plan->school($role)->isReadyMade());
+        $ready = array_filter($this->plan->jobs, fn (Job $job): bool => $this->plan->school($job)->isReadyMade());
 
         return match (true) {
             $image->readyMade && $ready === [] => [
@@ -212,7 +212,7 @@ final readonly class ImageFit
                     'Take a ready-made image, or another school.',
                 ),
             ],
-            array_filter($ready, fn (Job $role): bool => ! $image->carries($role)) !== [] => [
+            array_filter($ready, fn (Job $job): bool => ! $image->carries($job)) !== [] => [
                 Finding::stop(
                     'plan.image_of_another_job',
                     "{$image->label}: it is made for another job.",
@@ -220,7 +220,7 @@ final readonly class ImageFit
                     'Take the ready-made image of the job, or another school.',
                 ),
             ],
-            $image->readyMade && count($this->plan->roles) > 1 => [
+            $image->readyMade && count($this->plan->jobs) > 1 => [
                 Finding::warn(
                     'plan.appliance_shared',
                     'A second job on a ready-made image.',

@@ -57,8 +57,8 @@ final readonly class MemoryFit
     public function neededAtRest(): Bytes
     {
         return array_reduce(
-            $this->plan->roles,
-            fn (Bytes $sum, Job $role): Bytes => $sum->plus($role->memoryIdle)->plus($this->plan->school($role)->memory),
+            $this->plan->jobs,
+            fn (Bytes $sum, Job $job): Bytes => $sum->plus($job->memoryIdle)->plus($this->plan->school($job)->memory),
             $this->plan->image->memoryIdle,
         );
     }
@@ -120,12 +120,12 @@ final readonly class MemoryFit
     {
         $has = $this->has()->binary();
         $jobs = array_map(
-            fn (Job $role): Line => Line::given(
-                $role->label.', when busy',
-                $this->plan->memoryOf($role)->binary(),
-                $this->plan->school($role)->label,
+            fn (Job $job): Line => Line::given(
+                $job->label.', when busy',
+                $this->plan->memoryOf($job)->binary(),
+                $this->plan->school($job)->label,
             ),
-            $this->plan->roles,
+            $this->plan->jobs,
         );
 
         return Working::of(

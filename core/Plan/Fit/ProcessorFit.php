@@ -26,7 +26,7 @@ final readonly class ProcessorFit
     /** Speed that all jobs want together: the dearest in full, each further one by half, as they are rarely busy at once. */
     public function wanted(): float
     {
-        $speeds = array_map(fn (Job $role): float => $role->speed, $this->plan->roles);
+        $speeds = array_map(fn (Job $job): float => $job->speed, $this->plan->jobs);
         rsort($speeds);
 
         return $speeds[0] + array_sum(array_slice($speeds, 1)) / 2;
@@ -52,8 +52,8 @@ final readonly class ProcessorFit
             number_format($this->wanted(), 1, '.', '').' of '.number_format($this->plan->board->speed, 1, '.', ''),
             Source::catalogue('relative speeds, single-core board = 1'),
             ...array_map(
-                fn (Job $role): Line => Line::given($role->label, (string) $role->speed, 'runs well from this speed on'),
-                $this->plan->roles,
+                fn (Job $job): Line => Line::given($job->label, (string) $job->speed, 'runs well from this speed on'),
+                $this->plan->jobs,
             ),
             ...[
                 Line::computed('together', 'the dearest + half of each other', number_format($this->wanted(), 1, '.', '')),
@@ -64,7 +64,7 @@ final readonly class ProcessorFit
 
     public function finding(): Finding
     {
-        $what = count($this->plan->roles) === 1 ? $this->plan->roles[0]->label : count($this->plan->roles).' jobs together';
+        $what = count($this->plan->jobs) === 1 ? $this->plan->jobs[0]->label : count($this->plan->jobs).' jobs together';
         $board = $this->plan->board->label;
 
         return match ($this->level()) {

@@ -30,8 +30,8 @@ final readonly class SpaceFit
     public function needed(): Bytes
     {
         return array_reduce(
-            $this->plan->roles,
-            fn (Bytes $sum, Job $role): Bytes => $sum->plus($this->plan->school($role)->disk),
+            $this->plan->jobs,
+            fn (Bytes $sum, Job $job): Bytes => $sum->plus($this->plan->school($job)->disk),
             $this->plan->image->unpacked->plus(Bytes::giga(self::AIR_GIGABYTES)),
         );
     }
@@ -59,8 +59,8 @@ final readonly class SpaceFit
             Source::catalogue('image and schools')->and(Source::commonPractice()),
             Line::given('image, unpacked', $this->plan->image->unpacked->decimal(), 'catalogue'),
             ...array_map(
-                fn (Job $role): Line => Line::given($role->label, $this->plan->school($role)->disk->decimal(), $this->plan->school($role)->label),
-                $this->plan->roles,
+                fn (Job $job): Line => Line::given($job->label, $this->plan->school($job)->disk->decimal(), $this->plan->school($job)->label),
+                $this->plan->jobs,
             ),
             ...[Line::given('updates and logs', Bytes::giga(self::AIR_GIGABYTES)->decimal(), 'common practice')],
         );

@@ -32,7 +32,7 @@ final readonly class LineCopy
     /** Only jobs that send the household's files out over the line. */
     public function applies(): bool
     {
-        return array_filter($this->plan->roles, fn (Job $role): bool => $role->syncs) !== [];
+        return array_filter($this->plan->jobs, fn (Job $job): bool => $job->syncs) !== [];
     }
 
     public function first(): Duration

@@ -26,7 +26,7 @@ final readonly class TunnelRate
     /** Null when no job is reached from outside. */
     public static function of(PlanInput $plan): ?self
     {
-        return array_filter($plan->roles, fn (Job $role): bool => $role->facesWorld) === [] ? null : new self($plan);
+        return array_filter($plan->jobs, fn (Job $job): bool => $job->facesWorld) === [] ? null : new self($plan);
     }
 
     /** Every byte passes the network twice, and encrypting it costs about half of serving it: memory. */

@@ -32,8 +32,8 @@ final readonly class InstallTime
     public function hands(): Duration
     {
         return array_reduce(
-            $this->plan->roles,
-            fn (Duration $sum, Job $role): Duration => $sum->plus($this->plan->school($role)->hands),
+            $this->plan->jobs,
+            fn (Duration $sum, Job $job): Duration => $sum->plus($this->plan->school($job)->hands),
             Duration::seconds(0),
         );
     }
@@ -41,16 +41,16 @@ final readonly class InstallTime
     public function waiting(): Duration
     {
         return array_reduce(
-            $this->plan->roles,
-            fn (Duration $sum, Job $role): Duration => $sum->plus($this->waitingFor($role)),
+            $this->plan->jobs,
+            fn (Duration $sum, Job $job): Duration => $sum->plus($this->waitingFor($job)),
             Duration::seconds(0),
         );
     }
 
     /** Building goes with the board's speed; downloads and questions do not. */
-    public function waitingFor(Job $role): Duration
+    public function waitingFor(Job $job): Duration
     {
-        $school = $this->plan->school($role);
+        $school = $this->plan->school($job);
 
         return $school->isBuiltOnTheBox()
             ? Duration::seconds(($school->waiting->seconds * self::BUILT_AT_SPEED) / $this->plan->board->speed)
@@ -59,11 +59,11 @@ final readonly class InstallTime
 
     public function finding(): Finding
     {
-        foreach ($this->plan->roles as $role) {
-            if ($this->plan->school($role)->isBuiltOnTheBox() && $this->waitingFor($role)->seconds > self::LONG_HOURS * 3600) {
+        foreach ($this->plan->jobs as $job) {
+            if ($this->plan->school($job)->isBuiltOnTheBox() && $this->waitingFor($job)->seconds > self::LONG_HOURS * 3600) {
                 return Finding::warn(
                     'plan.build_long',
-                    "Building the {$role->label} on the {$this->plan->board->label} takes {$this->waitingFor($role)}.",
+                    "Building the {$job->label} on the {$this->plan->board->label} takes {$this->waitingFor($job)}.",
                     'It is built anew at each update, and a build that runs out of memory starts from nothing.',
                     'Its package, or a faster board.',
                 );
@@ -81,15 +81,15 @@ final readonly class InstallTime
             "{$this->hands()} hands, {$this->waiting()} waiting",
             Source::catalogue('schools')->and(Source::commonPractice()),
             ...array_map(
-                fn (Job $role): Line => Line::computed(
-                    $role->label,
-                    $this->plan->school($role)->label.
-                        ($this->plan->school($role)->isBuiltOnTheBox()
-                            ? ', '.$this->plan->school($role)->waiting.' × '.self::BUILT_AT_SPEED.' ÷ '.$this->plan->board->speed
+                fn (Job $job): Line => Line::computed(
+                    $job->label,
+                    $this->plan->school($job)->label.
+                        ($this->plan->school($job)->isBuiltOnTheBox()
+                            ? ', '.$this->plan->school($job)->waiting.' × '.self::BUILT_AT_SPEED.' ÷ '.$this->plan->board->speed
                             : ''),
-                    "{$this->plan->school($role)->hands} + {$this->waitingFor($role)}",
+                    "{$this->plan->school($job)->hands} + {$this->waitingFor($job)}",
                 ),
-                $this->plan->roles,
+                $this->plan->jobs,
             ),
         );
     }

@@ -154,10 +154,10 @@ final readonly class WaysOut
     public function changesTo(PlanInput $plan): array
     {
         $schools = [];
-        foreach ($plan->roles as $role) {
-            foreach ($role->schools as $school) {
-                if ($school !== $plan->school($role)) {
-                    $schools[] = $plan->schools->choosing($role, $school);
+        foreach ($plan->jobs as $job) {
+            foreach ($job->schools as $school) {
+                if ($school !== $plan->school($job)) {
+                    $schools[] = $plan->schools->choosing($job, $school);
                 }
             }
         }

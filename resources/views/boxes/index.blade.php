@@ -9,7 +9,7 @@
                 @foreach ($boxes as $box)
                     <tr>
                         <td><a href="{{ route('box', $box) }}" data-stop><b>{{ $box->called() }}</b></a></td>
-                        <td>{{ $box->jobs->map(fn($job) => $catalogue->role($job->role)?->label ?? $job->role)->implode(', ') }}</td>
+                        <td>{{ $box->jobs->map(fn($job) => $catalogue->job($job->job)?->label ?? $job->job)->implode(', ') }}</td>
                         <td class="mono">{{ $box->address ?? '—' }}</td>
                         <td>{{ ucfirst($box->board) }}</td>
                         <td>

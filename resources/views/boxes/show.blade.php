@@ -7,7 +7,7 @@
                 default => ucfirst($hearing->words()) . '.',
             } }}
         </b>
-        {{ ucfirst(collect($roles)->map(fn($role) => $role->label)->implode(', ')) . ($box->address ? " at {$box->address}" : '') }}.
+        {{ ucfirst(collect($jobs)->map(fn($job) => $job->label)->implode(', ')) . ($box->address ? " at {$box->address}" : '') }}.
         @if ($due)
             {{ $due->isOverdue() ? 'Its update is overdue.' : 'Next update ' . ($due->daysLeft === 0 ? 'today.' : "in {$due->daysLeft} days.") }}
         @endif

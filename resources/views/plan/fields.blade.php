@@ -7,16 +7,16 @@
         <x-choice name="client" label="From what will you use it?" :options="\App\Plan\SheetFields::CLIENTS" :chosen="$choices->get('client')" />
         <x-choice name="on" label="When is it on?" :options="collect(\Burrow\Plan\Duty::cases())->mapWithKeys(fn($duty) => [$duty->value => $duty->label()])->all()" :chosen="$choices->get('on')" />
     </div>
-    <x-choice name="role" label="Job" :options="$labels($shelf->roles)" :chosen="$choices->get('role')" />
+    <x-choice name="job" label="Job" :options="$labels($shelf->jobs)" :chosen="$choices->get('job')" />
     <div class="pair">
-        <x-choice name="also" label="and also" :options="$none('nothing else', $shelf->roles)" :chosen="$choices->get('also')" />
-        <x-choice name="too" label="and too" :options="$none('nothing else', $shelf->roles)" :chosen="$choices->get('too')" />
+        <x-choice name="also" label="and also" :options="$none('nothing else', $shelf->jobs)" :chosen="$choices->get('also')" />
+        <x-choice name="too" label="and too" :options="$none('nothing else', $shelf->jobs)" :chosen="$choices->get('too')" />
     </div>
     @if ($choices->onDesk())
         <p class="told">As a program on <b>{{ $choices->get('desk') }}</b>: no board, no card. <a
                 href="{{ route('plan', ['seat' => 'own'] + $choices->toArray()) }}">Give it a box of its own</a></p>
     @elseif ($host !== null)
-        <p class="told">On <b>{{ $host->name }}</b>, beside {{ implode(', ', array_map(fn($role) => $role->label, $host->plan->roles)) }};
+        <p class="told">On <b>{{ $host->name }}</b>, beside {{ implode(', ', array_map(fn($job) => $job->label, $host->plan->jobs)) }};
             its parts are what they are. <a href="{{ route('plan', ['seat' => 'own'] + $choices->toArray()) }}">Give it a box of its own</a></p>
         @if ($host->plan->drive === null)
             <x-choice name="drive" label="Disk to go with it" :options="$labels($shelf->drives) + ['none' => 'no disk']" :chosen="$choices->get('drive')" />

@@ -1,47 +1,47 @@
 <div class="sheet">
-    <h2>What {{ count($answer->plan->roles) === 1 ? 'the job brings with it' : 'the jobs bring with them' }}</h2>
-    @foreach ($answer->plan->roles as $role)
-        @if (count($answer->plan->roles) > 1)
-            <h3>{{ ucfirst($role->label) }}</h3>
+    <h2>What {{ count($answer->plan->jobs) === 1 ? 'the job brings with it' : 'the jobs bring with them' }}</h2>
+    @foreach ($answer->plan->jobs as $job)
+        @if (count($answer->plan->jobs) > 1)
+            <h3>{{ ucfirst($job->label) }}</h3>
         @endif
         <dl class="facts">
             <dt>ports</dt>
             <dd>
-                @foreach ($role->ports as $port)
+                @foreach ($job->ports as $port)
                     <span class="mono">{{ $port->port->number }}/{{ $port->protocol->value }}</span> {{ $port->purpose }},
                     {{ $port->mayFaceWorld ? 'may be opened to the outside' : 'for the house only' }}{{ $loop->last ? '' : ';' }}
                 @endforeach
             </dd>
             <dt>updates</dt>
-            <dd>every {{ $role->cadenceDays }} days</dd>
+            <dd>every {{ $job->cadenceDays }} days</dd>
             <dt>back up</dt>
-            <dd>{{ implode('; ', $role->backUp) }}</dd>
+            <dd>{{ implode('; ', $job->backUp) }}</dd>
             <dt>it works when</dt>
-            <dd>{{ implode('; ', $role->verify) }}</dd>
-            @if ($role->cautions !== [])
+            <dd>{{ implode('; ', $job->verify) }}</dd>
+            @if ($job->cautions !== [])
                 <dt>caution</dt>
-                <dd>{{ implode(' ', $role->cautions) }}</dd>
+                <dd>{{ implode(' ', $job->cautions) }}</dd>
             @endif
         </dl>
     @endforeach
 </div>
 <div class="sheet scroll">
     <h2>Schools of installing</h2>
-    @foreach ($answer->plan->roles as $role)
-        @php($field = $choices->schoolField($role))
-        @if (count($answer->plan->roles) > 1)
-            <h3>{{ ucfirst($role->label) }}</h3>
+    @foreach ($answer->plan->jobs as $job)
+        @php($field = $choices->schoolField($job))
+        @if (count($answer->plan->jobs) > 1)
+            <h3>{{ ucfirst($job->label) }}</h3>
         @endif
-        @php($waiting = fn($school) => \Burrow\Plan\Time\InstallTime::of($answer->plan->with(schools: $answer->plan->schools->choosing($role, $school)))->waitingFor($role))
+        @php($waiting = fn($school) => \Burrow\Plan\Time\InstallTime::of($answer->plan->with(schools: $answer->plan->schools->choosing($job, $school)))->waitingFor($job))
         <table class="list schools">
             <thead>
                 <tr>
                     <th scope="col"><span class="unseen">What</span></th>
-                    @foreach ($role->schools as $school)
+                    @foreach ($job->schools as $school)
                         <th scope="col">
                             <label>
                                 @if ($field !== null)
-                                    <input type="radio" form="plan" name="{{ $field }}" value="{{ $school->id }}" @checked($school === $answer->plan->school($role))>
+                                    <input type="radio" form="plan" name="{{ $field }}" value="{{ $school->id }}" @checked($school === $answer->plan->school($job))>
                                 @endif
                                 <span>{{ ucfirst($school->label) }}</span>
                             </label>
@@ -62,7 +62,7 @@
                 ] as $what => $cell)
                     <tr>
                         <th scope="row">{{ $what }}</th>
-                        @foreach ($role->schools as $school)
+                        @foreach ($job->schools as $school)
                             <td>{{ $cell($school) }}</td>
                         @endforeach
                     </tr>

@@ -1,5 +1,5 @@
 <x-page title="Shopping list" place="boxes">
-    <x-slot:say><b>{{ ucfirst(implode(' and ', array_map(fn($role) => $role->label, $answer->plan->roles))) }} on a {{ $answer->plan->board->label }}.</b>
+    <x-slot:say><b>{{ ucfirst(implode(' and ', array_map(fn($job) => $job->label, $answer->plan->jobs))) }} on a {{ $answer->plan->board->label }}.</b>
         {{ $answer->sentence() }}</x-slot:say>
     <p class="row below unprinted"><button class="act" type="button" data-print>Print it</button> <a class="ghost" href="{{ route('plan', $choices->toArray()) }}">Back to the
             plan</a></p>
@@ -38,7 +38,7 @@
             @endforeach
         </div>
     @endif
-    @php($cautions = array_unique(array_merge(...array_map(fn($role) => $role->cautions, $answer->plan->roles))))
+    @php($cautions = array_unique(array_merge(...array_map(fn($job) => $job->cautions, $answer->plan->jobs))))
     @if ($cautions !== [])
         <div class="sheet">
             <h2>Cautions</h2>

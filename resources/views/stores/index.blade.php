@@ -2,7 +2,7 @@
     <x-slot:say><b>{{ $stores->count() === 1 ? 'One disk keeps files.' : $stores->count() . ' disks keep files.' }}</b> Two disks are not a backup; a third copy belongs
         elsewhere.</x-slot:say>
     @if ($stores->isEmpty())
-        <x-empty title="No store yet" href="/plan?role=file-store" link="Plan a file store">A store is a disk that a box keeps the household's files on.</x-empty>
+        <x-empty title="No store yet" href="/plan?job=file-store" link="Plan a file store">A store is a disk that a box keeps the household's files on.</x-empty>
     @else
         <div class="sheet scroll">
             <x-list :heads="['Box', 'Disk', 'Mounted at', 'Share', 'File system']">

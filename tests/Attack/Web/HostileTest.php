@@ -114,7 +114,7 @@ test('no page breaks, whatever its address carries', function (): void {
     ) {
         foreach (nasty() as $value) {
             $query = http_build_query(
-                array_fill_keys(['q', 'role', 'board', 'link', 'room', 'copy', 'edit', 'page', 'differences', 'name', 'address'], $value),
+                array_fill_keys(['q', 'job', 'board', 'link', 'room', 'copy', 'edit', 'page', 'differences', 'name', 'address'], $value),
             );
             $status = $this->get("{$path}?{$query}")->getStatusCode();
             expect([$path, $status < 500])->toBe([$path, true]);
@@ -170,7 +170,7 @@ test('the choices of a sheet survive their own address', function (): void {
     $pick = fn (string $kind): string => (string) array_rand($catalogue->entries($kind));
     for ($i = 0; $i < 60; $i++) {
         $query = [
-            'role' => $pick('job'),
+            'job' => $pick('job'),
             'also' => mt_rand(0, 1) ? $pick('job') : 'none',
             'board' => $pick('board'),
             'supply' => $pick('supply'),

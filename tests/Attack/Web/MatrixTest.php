@@ -53,7 +53,7 @@ function tableSums(): array
 
 beforeEach(function (): void {
     newRun();
-    Plan::query()->create(['choices' => ['role' => 'file-store']]);
+    Plan::query()->create(['choices' => ['job' => 'file-store']]);
     CatalogueEntry::query()->create(['kind' => 'board', 'slug' => 'flint-own', 'yaml' => str_replace('id: flint', 'id: flint-own', (string) file_get_contents('core/Catalogue/data/board/flint.yaml'))]);
 });
 

@@ -81,7 +81,7 @@ test('own entries with the largest and smallest numbers that their schema takes 
             if (App\Catalogue\OwnEntry::read($kind, $yaml)->data !== null) {
                 CatalogueEntry::query()->updateOrCreate(['kind' => $kind, 'slug' => $id], ['yaml' => $yaml]);
                 app()->forgetInstance(Catalogue::class);
-                foreach (['/plan', '/plan?role='.$id.'&board='.$id.'&supply='.$id.'&cable='.$id.'&drive='.$id.'&image='.$id.'&card='.$id.'&case='.$id.'&cooling='.$id.'&addon='.$id.'&hub='.$id, '/catalogue?kind='.$kind, '/'] as $page) {
+                foreach (['/plan', '/plan?job='.$id.'&board='.$id.'&supply='.$id.'&cable='.$id.'&drive='.$id.'&image='.$id.'&card='.$id.'&case='.$id.'&cooling='.$id.'&addon='.$id.'&hub='.$id, '/catalogue?kind='.$kind, '/'] as $page) {
                     $answer = $this->asKeeper()->get($page);
                     expect(["{$kind} {$number} {$page}", $answer->getStatusCode() < 500 ? '' : substr((string) $answer->exception, 0, 300)])->toBe(["{$kind} {$number} {$page}", '']);
                 }
@@ -135,7 +135,7 @@ test('an own entry in use is not taken away, and its users are named', function 
         expect(app(Catalogue::class)->import($kind, $yaml($kind, $id))->findings->codes())->toBe([]);
     }
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'board' => 'flint-own', 'supply' => 'supply-own']);
-    $box->jobs()->update(['role' => 'store-own']);
+    $box->jobs()->update(['job' => 'store-own']);
     $run = app(RunDesk::class)->begin($box->refresh());
     foreach (['board/flint-own', 'supply/supply-own', 'job/store-own'] as $entry) {
         $this->asKeeper()->delete("/catalogue/{$entry}")->assertSessionHas('told', fn (?string $told): bool => str_contains((string) $told, 'wren'));
@@ -151,11 +151,11 @@ test('an own entry in use is not taken away, and its users are named', function 
 test('the pages survive whatever a run, a box or a plan holds', function (Closure $spoil): void {
     $run = newRun();
     $run->steps()->limit(3)->update(['state' => 'done']);
-    DB::table('plans')->insert(['choices' => '{"role":"file-store"}', 'created_at' => now(), 'updated_at' => now()]);
+    DB::table('plans')->insert(['choices' => '{"job":"file-store"}', 'created_at' => now(), 'updated_at' => now()]);
     $spoil($run);
     allOpen('what it holds');
 })->with([
-    'a job that is gone' => [fn (Run $run) => $run->box->jobs()->update(['role' => 'gone'])],
+    'a job that is gone' => [fn (Run $run) => $run->box->jobs()->update(['job' => 'gone'])],
     'no job at all' => [fn (Run $run) => $run->box->jobs()->delete()],
     'parts that are gone' => [fn (Run $run) => DB::table('boxes')->update(array_fill_keys(['board', 'supply', 'cable', 'drive', 'image', 'card', 'case', 'hub', 'cooling', 'addon'], 'gone'))],
     'parts that were never said' => [fn (Run $run) => DB::table('boxes')->update(array_fill_keys(['supply', 'cable', 'drive', 'image', 'card', 'case', 'hub', 'cooling', 'addon'], null))],
@@ -177,7 +177,7 @@ test('the pages survive whatever a run, a box or a plan holds', function (Closur
     'an image of no kind' => [fn (Run $run) => DB::table('image_records')->update(['kind' => 'gone', 'origin' => 'x', 'unpacked_bytes' => 0])],
     'a card that wrote at no rate' => [fn (Run $run) => DB::table('media')->update(['write_mbyte' => 0, 'bytes' => 0, 'kind' => 'x'])],
     'readings of no sense' => [fn (Run $run) => DB::table('measurements')->update(['megabytes' => 0, 'idle' => 7, 'board_celsius' => -300, 'room_celsius' => 900])],
-    'plans of another form' => [fn (Run $run) => DB::table('plans')->update(['choices' => '{"role":["x"],"board":{"a":1},"room":"x"}'])],
+    'plans of another form' => [fn (Run $run) => DB::table('plans')->update(['choices' => '{"job":["x"],"board":{"a":1},"room":"x"}'])],
     'plans that are no list' => [fn (Run $run) => DB::table('plans')->update(['choices' => '"x"'])],
     'decisions of another form' => [fn (Run $run) => DB::table('decisions')->insert(['box_id' => $run->box_id, 'seat' => '', 'sentence' => '', 'overruled' => '', 'choices' => '3', 'tried' => '[{"x":1},2]', 'by' => '', 'created_at' => now()])],
     'a time zone that is none' => [fn (Run $run) => DB::table('networks')->update(['time_zone' => 'Nowhere/Atall'])],

@@ -17,12 +17,12 @@ use Burrow\Net\Mac;
 use Burrow\Net\SshPublicKey;
 use Symfony\Component\Yaml\Yaml;
 
-function playbook(string $role = 'file-store'): Playbook
+function playbook(string $job = 'file-store'): Playbook
 {
     $common = Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'));
     $reader = new JobReader();
 
-    return Playbook::for([$reader->role(entry('job', $role))], $reader->steps($common['before']), $reader->steps($common['after']));
+    return Playbook::for([$reader->job(entry('job', $job))], $reader->steps($common['before']), $reader->steps($common['after']));
 }
 
 function lease(string $mac, string $address, ?string $name): Lease
@@ -31,8 +31,8 @@ function lease(string $mac, string $address, ?string $name): Lease
 }
 
 test('a playbook has every step once, the cable first and power before any wait', function (): void {
-    foreach (['file-store', 'dns-filter', 'tunnel-endpoint'] as $role) {
-        $ids = array_map(fn (StepTemplate $step) => $step->id, playbook($role)->steps);
+    foreach (['file-store', 'dns-filter', 'tunnel-endpoint'] as $job) {
+        $ids = array_map(fn (StepTemplate $step) => $step->id, playbook($job)->steps);
         expect($ids)->toBe(array_values(array_unique($ids)))->and($ids[0])->toBe('cable')->and($ids[1])->toBe('first-boot');
     }
 });

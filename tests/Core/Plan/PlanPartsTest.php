@@ -80,7 +80,7 @@ function desk(mixed ...$but): DeskComputer
 
 test('what hangs on the USB sockets has a budget of its own', function (): void {
     // 1.0 A of a spinning disk that starts, 0.1 A printer, 0.4 A camera: more than the 1.2 A that the sockets give together.
-    $plan = plan('cobble', 'supply-5a', 'stout-05m', 'spin-1t', role: 'print-host', image: 'server-64-2023');
+    $plan = plan('cobble', 'supply-5a', 'stout-05m', 'spin-1t', job: 'print-host', image: 'server-64-2023');
     $fed = $plan->with(hub: hub());
     expect(BusBudget::of($plan)->finding()->code)
         ->toBe('plan.bus_current')
@@ -97,7 +97,7 @@ test('what hangs on the USB sockets has a budget of its own', function (): void 
         ->not->toContain('plan.spinning_on_board')
         ->and(BusBudget::of(plan('marl', image: 'server-32'))->finding()->code)
         ->toBe('plan.bus_current')
-        ->and(BusBudget::of(plan(drive: null, role: 'dns-filter'))->applies())
+        ->and(BusBudget::of(plan(drive: null, job: 'dns-filter'))->applies())
         ->toBeFalse();
 });
 
@@ -110,9 +110,9 @@ test('a hub never raises what the supply must give, a device never lowers what t
     mt_srand(7);
     foreach (array_keys(catalogue('board')) as $board) {
         $drives = array_keys(catalogue('drive'));
-        $plan = plan($board, drive: $drives[mt_rand(0, count($drives) - 1)], role: 'file-store');
+        $plan = plan($board, drive: $drives[mt_rand(0, count($drives) - 1)], job: 'file-store');
         expect(SupplyFit::of($plan->with(hub: hub()))->peak()->amps)->toBeLessThanOrEqual(SupplyFit::of($plan)->peak()->amps);
-        $more = $plan->with(roles: [...$plan->roles, catalogue('job')['print-host']], hub: hub());
+        $more = $plan->with(jobs: [...$plan->jobs, catalogue('job')['print-host']], hub: hub());
         expect(BusBudget::of($more)->fromBoard()->amps)
             ->toBe(0.0)
             ->and(Burrow\Plan\Power\UsbDevices::of($more)->together()->amps)
@@ -150,7 +150,7 @@ test('a network adapter shares the bus of the disk', function (): void {
 });
 
 test('one supply for several boxes is a budget for each output and for all', function (): void {
-    $plan = fn (string $supply, float ...$amps): PlanInput => plan('lodestone', $supply, 'stout-05m', null, role: 'dns-filter')->with(
+    $plan = fn (string $supply, float ...$amps): PlanInput => plan('lodestone', $supply, 'stout-05m', null, job: 'dns-filter')->with(
         along: array_map(fn (float $one): Feed => new Feed('box of '.$one, Amps::of($one)), $amps),
     );
     expect(SharedSupply::of(plan()))
@@ -168,7 +168,7 @@ test('one supply for several boxes is a budget for each output and for all', fun
 });
 
 test('an add-on takes power over the network cable where the board cannot', function (): void {
-    $board = plan('cobble', 'poe-type-1', drive: null, role: 'dns-filter');
+    $board = plan('cobble', 'poe-type-1', drive: null, job: 'dns-filter');
     expect(SupplyFit::of($board)->findings()->codes())
         ->toContain('plan.poe_not_taken')
         ->and(SupplyFit::of($board->with(addOn: catalogue('addOn')['network-power']))->findings()->codes())
@@ -178,7 +178,7 @@ test('an add-on takes power over the network cable where the board cannot', func
 test('an add-on wants its header, and room in the case', function (string $board, ?string $addOn, string $case, array $codes): void {
     expect(
         AddOnFit::findings(
-            plan($board, role: 'audio-player', case: $case)->with(addOn: $addOn === null ? null : catalogue('addOn')[$addOn]),
+            plan($board, job: 'audio-player', case: $case)->with(addOn: $addOn === null ? null : catalogue('addOn')[$addOn]),
         )->codes(),
     )->toBe($codes);
 })->with([
@@ -218,8 +218,8 @@ test('who packed the image', function (ImageOrigin $from, ?string $code, ?Severi
     [ImageOrigin::Stranger, 'plan.image_from_stranger', Severity::Stop],
 ]);
 
-test('images, schools and what is plugged in go together or do not', function (string $role, string $image, array $schools, array $codes): void {
-    expect(ImageFit::of(plan('flint', role: $role, image: $image)->with(schools: new SchoolChoice($schools)))->findings()->codes())->toBe($codes);
+test('images, schools and what is plugged in go together or do not', function (string $job, string $image, array $schools, array $codes): void {
+    expect(ImageFit::of(plan('flint', job: $job, image: $image)->with(schools: new SchoolChoice($schools)))->findings()->codes())->toBe($codes);
 })->with([
     'plain image, package' => ['dns-filter', 'server-64', [], []],
     'a wizard and no screen' => ['general-server', 'desktop-wizard', [], ['plan.image_wizard', 'plan.plain_before_desktop']],
@@ -240,21 +240,21 @@ test('a 64-bit kernel does not start a 32-bit board, whatever its programs', fun
 });
 
 test('a school brings its own memory, disk and time', function (): void {
-    $with = fn (string $school): PlanInput => plan(drive: null, role: 'dns-filter')->with(schools: new SchoolChoice(['dns-filter' => $school]));
+    $with = fn (string $school): PlanInput => plan(drive: null, job: 'dns-filter')->with(schools: new SchoolChoice(['dns-filter' => $school]));
     expect(MemoryFit::of($with('container'))->needed()->count - MemoryFit::of($with('package'))->needed()->count)
         ->toBe(60 * 1024 ** 2)
         ->and(InstallTime::of($with('package'))->hands()->seconds)
         ->toBe(25 * 60.0)
         ->and(InstallTime::of($with('container'))->waiting()->seconds)
         ->toBe(20 * 60.0)
-        ->and($with('no such school')->school($with('package')->roles[0])->id)
+        ->and($with('no such school')->school($with('package')->jobs[0])->id)
         ->toBe('package');
 });
 
 // Common practice: an hour to an hour and a quarter of building on a quad-core board.
 test('building on the box goes with its speed', function (): void {
     $on = fn (string $board): InstallTime => InstallTime::of(
-        plan($board, role: 'radio-receiver')->with(schools: new SchoolChoice(['radio-receiver' => 'source'])),
+        plan($board, job: 'radio-receiver')->with(schools: new SchoolChoice(['radio-receiver' => 'source'])),
     );
     expect($on('cobble')->waiting()->seconds / 60)
         ->toBeBetween(60.0, 75.0)
@@ -267,8 +267,8 @@ test('building on the box goes with its speed', function (): void {
 });
 
 test('a drive wears by what may be written to it', function (): void {
-    $wear = fn (string $drive): ?DriveWear => DriveWear::of(plan(drive: $drive, role: 'tv-recorder'));
-    $perDay = plan(role: 'tv-recorder')->writesPerDay()->count / 1e9;
+    $wear = fn (string $drive): ?DriveWear => DriveWear::of(plan(drive: $drive, job: 'tv-recorder'));
+    $perDay = plan(job: 'tv-recorder')->writesPerDay()->count / 1e9;
     expect($wear('ssd-500')?->years())
         ->toEqualWithDelta(180000 / $perDay / 365.25, 1e-9)
         ->and($wear('stick-64')?->finding()->code)
@@ -281,7 +281,7 @@ test('a drive wears by what may be written to it', function (): void {
 
 test('a day\'s change and catching up after a trip', function (): void {
     $line = fn (float $daily, float $up = 10, float $far = 50, float $relay = 0): LineCopy => new LineCopy(
-        plan(role: 'travelling-store')->with(
+        plan(job: 'travelling-store')->with(
             circumstances: new Circumstances(
                 upMegabits: $up,
                 dailyChange: Bytes::giga($daily),
@@ -313,7 +313,7 @@ test('a day\'s change and catching up after a trip', function (): void {
 
 test('a tunnel is limited by the line, or by a slow processor', function (): void {
     $rate = fn (string $board, float $up): ?TunnelRate => TunnelRate::of(
-        plan($board, drive: null, role: 'tunnel-endpoint')->with(circumstances: new Circumstances(upMegabits: $up)),
+        plan($board, drive: null, job: 'tunnel-endpoint')->with(circumstances: new Circumstances(upMegabits: $up)),
     );
     expect($rate('flint', 10)?->finding()->code)
         ->toBe('plan.tunnel_rate')
@@ -329,14 +329,14 @@ test('a tunnel is limited by the line, or by a slow processor', function (): voi
 });
 
 test('a link that brings less than the jobs want', function (): void {
-    expect(PlanAnswer::findingsOfParts(plan('pebble', link: LinkKind::Wireless, role: 'media-library', image: 'server-32'))->codes())
+    expect(PlanAnswer::findingsOfParts(plan('pebble', link: LinkKind::Wireless, job: 'media-library', image: 'server-32'))->codes())
         ->toContain('plan.link_slow')
-        ->and(PlanAnswer::findingsOfParts(plan('flint', role: 'media-library'))->codes())
+        ->and(PlanAnswer::findingsOfParts(plan('flint', job: 'media-library'))->codes())
         ->not->toContain('plan.link_slow');
 });
 
 test('kits against singles', function (): void {
-    $parts = PartsList::of(plan('cobble', 'supply-2a5', 'usual-1m', null, role: 'dns-filter', case: 'closed'));
+    $parts = PartsList::of(plan('cobble', 'supply-2a5', 'usual-1m', null, job: 'dns-filter', case: 'closed'));
     $starter = KitOffer::among(array_values(catalogue('kit')), $parts, [])[0];
     // Board 35, supply 6, card 9, case 8, lead 4: 62 one by one, 58 as a kit.
     expect($starter->kit->id)
@@ -405,11 +405,11 @@ test('a reader goes with the sockets of the desk computer', function (): void {
 });
 
 test('where it could run: a box of its own, another box, the desk computer, bought', function (): void {
-    $plan = plan('flint', drive: null, role: 'dns-filter')->with(desk: desk(sleeps: true, restarts: true));
+    $plan = plan('flint', drive: null, job: 'dns-filter')->with(desk: desk(sleeps: true, restarts: true));
     $hosts = [
         new Host('larder', plan('flint')),
-        new Host('culvert', plan('pebble', link: LinkKind::Wireless, role: 'tunnel-endpoint', image: 'server-32')),
-        new Host('sieve', plan(role: 'dns-filter')),
+        new Host('culvert', plan('pebble', link: LinkKind::Wireless, job: 'tunnel-endpoint', image: 'server-32')),
+        new Host('sieve', plan(job: 'dns-filter')),
     ];
     $seats = array_column(Seat::all($plan, $hosts), null, 'label');
     expect(array_keys($seats))
@@ -432,23 +432,23 @@ test('where it could run: a box of its own, another box, the desk computer, boug
 });
 
 test('a job that nobody waits for may sleep with the desk computer, with a warning', function (): void {
-    $plan = plan(drive: null, role: 'control-surface')->with(desk: desk(sleeps: true), circumstances: new Circumstances(duty: Duty::PluggedIn));
+    $plan = plan(drive: null, job: 'control-surface')->with(desk: desk(sleeps: true), circumstances: new Circumstances(duty: Duty::PluggedIn));
     $seats = array_column(Seat::all($plan, []), null, 'kind');
     expect($seats['desk']->worst())->toBe(Severity::Warn)->and($seats['desk']->perYear->cents)->toBe(0);
 });
 
 test('what a box has to bear already does not speak against a new job', function (): void {
     // The host's own camera is not known to its image; that is no news.
-    $host = new Host('seedpress', plan('flint', role: 'print-host', image: 'server-64'));
-    $seats = array_column(Seat::all(plan(drive: null, role: 'control-surface'), [$host]), null, 'label');
+    $host = new Host('seedpress', plan('flint', job: 'print-host', image: 'server-64'));
+    $seats = array_column(Seat::all(plan(drive: null, job: 'control-surface'), [$host]), null, 'label');
     expect($seats['seedpress']->findings->codes())
         ->not->toContain('plan.peripheral_unknown')
-        ->and(Seat::all(plan(role: 'print-host'), [$host]))
+        ->and(Seat::all(plan(job: 'print-host'), [$host]))
         ->toHaveCount(1);
 });
 
 test('a disk for a new job on a box without one has its price', function (): void {
-    $seats = array_column(Seat::all(plan(), [new Host('lantern', plan(drive: null, role: 'control-surface'))]), null, 'label');
+    $seats = array_column(Seat::all(plan(), [new Host('lantern', plan(drive: null, job: 'control-surface'))]), null, 'label');
     expect($seats['lantern']->price->cents)->toBe(4800);
 });
 
@@ -492,14 +492,14 @@ test('a plan written down is read back as the same plan', function (): void {
     $shelf = shelf();
     $one = fn (array $of): mixed => array_values($of)[mt_rand(0, count($of) - 1)];
     for ($i = 0; $i < 40; $i++) {
-        $roles = array_values(array_unique([$one($shelf->roles), $one($shelf->roles)], SORT_REGULAR));
+        $jobs = array_values(array_unique([$one($shelf->jobs), $one($shelf->jobs)], SORT_REGULAR));
         $schools = array_reduce(
-            $roles,
-            fn (SchoolChoice $sum, $role): SchoolChoice => $sum->choosing($role, $one($role->schools)),
+            $jobs,
+            fn (SchoolChoice $sum, $job): SchoolChoice => $sum->choosing($job, $one($job->schools)),
             new SchoolChoice(),
         );
         $plan = new PlanInput(
-            $roles,
+            $jobs,
             $one($shelf->boards),
             $one($shelf->supplies),
             $one($shelf->cables),

@@ -153,7 +153,7 @@ test('raising any link never lowers the rate', function (): void {
 });
 
 test('memory is judged in levels', function (int $mebibytes, string $code): void {
-    $input = plan(role: 'automation-hub');
+    $input = plan(job: 'automation-hub');
     $small = $input->with(board: board('flint', ['memory_mib' => $mebibytes]));
     expect(MemoryFit::of($small)->findings()->list[0]->code)->toBe($code);
 })->with([[300, 'plan.memory_short'], [512, 'plan.memory_swaps'], [850, 'plan.memory_tight'], [1100, 'plan.memory_tight'], [4096, 'plan.memory_fits']]);
@@ -230,7 +230,7 @@ test('the tunnel is no faster than the box\'s own link', function (): void {
 
 test('a machine that takes no card wants a drive, and a disk wants to hold what is copied', function (): void {
     $codes = fn (PlanInput $plan): array => PlanAnswer::to($plan)->findings->codes();
-    expect($codes(plan('old-laptop', 'brick-19v', 'fixed-15m', null, role: 'general-server')))
+    expect($codes(plan('old-laptop', 'brick-19v', 'fixed-15m', null, job: 'general-server')))
         ->toContain('plan.nothing_to_start_from')
         ->and($codes(plan()->with(circumstances: new Circumstances(copy: Bytes::giga(600)))))
         ->toContain('plan.disk_too_small')
@@ -244,6 +244,6 @@ test('a hub has as many sockets as it has', function (): void {
 });
 
 test('nobody said from what: nothing is wrong with that; a desktop and a phone have a browser', function (): void {
-    $codes = fn (string $client): array => Usage::findings(plan(role: 'print-host', drive: null)->with(circumstances: new Circumstances(client: $client)))->codes();
+    $codes = fn (string $client): array => Usage::findings(plan(job: 'print-host', drive: null)->with(circumstances: new Circumstances(client: $client)))->codes();
     expect($codes(''))->not->toContain('plan.client_not_served')->and($codes('desktop'))->not->toContain('plan.client_not_served')->and($codes('television'))->toContain('plan.client_not_served');
 });

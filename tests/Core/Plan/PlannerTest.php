@@ -61,16 +61,16 @@ test('adding a job never lowers memory use or the speed wanted', function (): vo
         shuffle($names);
         $few = implode(' ', array_slice($names, 0, $n = mt_rand(1, 4)));
         $more = implode(' ', array_slice($names, 0, $n + 1));
-        expect(MemoryFit::of(plan(role: $more))->needed()->count)
-            ->toBeGreaterThanOrEqual(MemoryFit::of(plan(role: $few))->needed()->count)
-            ->and(ProcessorFit::of(plan(role: $more))->wanted())
-            ->toBeGreaterThanOrEqual(ProcessorFit::of(plan(role: $few))->wanted());
+        expect(MemoryFit::of(plan(job: $more))->needed()->count)
+            ->toBeGreaterThanOrEqual(MemoryFit::of(plan(job: $few))->needed()->count)
+            ->and(ProcessorFit::of(plan(job: $more))->wanted())
+            ->toBeGreaterThanOrEqual(ProcessorFit::of(plan(job: $few))->wanted());
     }
 });
 
 test('four levels of memory and of speed', function (): void {
     $memory = fn (int $mebibytes): Level => MemoryFit::of(
-        plan(role: 'automation-hub')->with(board: board('flint', ['memory_mib' => $mebibytes])),
+        plan(job: 'automation-hub')->with(board: board('flint', ['memory_mib' => $mebibytes])),
     )->level();
     // 94 + 900 MiB are wanted, and 60 for its container.
     expect([$memory(2048), $memory(850), $memory(512), $memory(300)])->toBe([
@@ -79,13 +79,13 @@ test('four levels of memory and of speed', function (): void {
         Level::Unusable,
         Level::DoesNotRun,
     ]);
-    $speed = fn (float $speed): Level => ProcessorFit::of(plan(role: 'media-library')->with(board: board('flint', ['speed' => $speed])))->level();
+    $speed = fn (float $speed): Level => ProcessorFit::of(plan(job: 'media-library')->with(board: board('flint', ['speed' => $speed])))->level();
     expect([$speed(15), $speed(8), $speed(4), $speed(1)])->toBe([Level::RunsWell, Level::RunsSlowly, Level::Unusable, Level::DoesNotRun]);
 });
 
 // Common practice: a desktop needs 4 GB; with 2 GB it stutters, with less it fails. A private cloud drive crawls on the smallest board.
 test('desktop and memory', function (string $board, ?string $code): void {
-    $codes = MemoryFit::of(plan($board, image: 'desktop-64', role: 'general-server'))->findings()->codes();
+    $codes = MemoryFit::of(plan($board, image: 'desktop-64', job: 'general-server'))->findings()->codes();
     expect($code === null ? count($codes) : in_array($code, $codes, true))->toBe($code === null ? 1 : true);
 })->with([['flint', null], ['flint-2', 'plan.image_memory_unusable'], ['cobble', 'plan.image_memory_short']]);
 
@@ -119,9 +119,9 @@ test('bits and dates decide which image starts a board', function (string $board
 ]);
 
 test('an image whose release is no longer kept is told, and is never a way out', function (): void {
-    expect(ImageFit::of(plan('marl', image: 'server-32-old', role: 'dns-filter'))->findings()->codes())->toContain('plan.image_without_updates');
+    expect(ImageFit::of(plan('marl', image: 'server-32-old', job: 'dns-filter'))->findings()->codes())->toContain('plan.image_without_updates');
     foreach (['pebble', 'marl'] as $board) {
-        $ways = (new WaysOut(shelf()))->from(plan($board, image: 'server-64', role: 'dns-filter', drive: null));
+        $ways = (new WaysOut(shelf()))->from(plan($board, image: 'server-64', job: 'dns-filter', drive: null));
         expect($ways)->not->toBe([]);
         foreach ($ways as $way) {
             expect($way->plan->image->getsUpdates)->toBeTrue();
@@ -130,33 +130,33 @@ test('an image whose release is no longer kept is told, and is never a way out',
 });
 
 test('a ready-made image is for the jobs that it names', function (): void {
-    $radio = plan(image: 'appliance-radio', role: 'audio-player');
+    $radio = plan(image: 'appliance-radio', job: 'audio-player');
     expect(ImageFit::of($radio)->findings()->codes())->toContain('plan.image_of_another_job');
     foreach ((new WaysOut(shelf()))->from($radio) as $way) {
         expect($way->plan->image->id)->not->toBe('appliance-radio');
     }
-    expect(ImageFit::of(plan(image: 'appliance-radio', role: 'radio-receiver'))->findings()->codes())->not->toContain('plan.image_of_another_job');
+    expect(ImageFit::of(plan(image: 'appliance-radio', job: 'radio-receiver'))->findings()->codes())->not->toContain('plan.image_of_another_job');
 });
 
 test('a job that needs 64 bits says so on either lack', function (): void {
-    expect(ImageFit::of(plan('shale', image: 'server-32', role: 'cloud-drive'))->findings()->codes())
+    expect(ImageFit::of(plan('shale', image: 'server-32', job: 'cloud-drive'))->findings()->codes())
         ->toContain('plan.needs_64_bit')
-        ->and(ImageFit::of(plan('flint', image: 'server-32', role: 'cloud-drive'))->findings()->codes())
+        ->and(ImageFit::of(plan('flint', image: 'server-32', job: 'cloud-drive'))->findings()->codes())
         ->toContain('plan.needs_64_bit')
-        ->and(ImageFit::of(plan('flint', image: 'server-64', role: 'cloud-drive'))->findings()->codes())
+        ->and(ImageFit::of(plan('flint', image: 'server-64', job: 'cloud-drive'))->findings()->codes())
         ->not->toContain('plan.needs_64_bit');
 });
 
 test('a database on a card wears it out, on a drive it does not', function (): void {
-    $onCard = plan(drive: null, role: 'automation-hub', card: 'card-16');
+    $onCard = plan(drive: null, job: 'automation-hub', card: 'card-16');
     expect(CardWear::of($onCard)->finding()->code)
         ->toBe('plan.card_wears_out')
         // 16 GB × 300 cycles ÷ 8 ÷ (8 + 0.15) GB a day.
         ->and(CardWear::of($onCard)->years())
         ->toEqualWithDelta((16 * 300) / 8 / 8.15 / 365.25, 1e-9)
-        ->and(CardWear::of(plan(drive: null, role: 'automation-hub', card: 'card-64-endurance'))->finding()->code)
+        ->and(CardWear::of(plan(drive: null, job: 'automation-hub', card: 'card-64-endurance'))->finding()->code)
         ->toBe('plan.card_lasts')
-        ->and(CardWear::of(plan(role: 'tv-recorder', drive: 'ssd-500', card: 'card-16'))->finding()->code)
+        ->and(CardWear::of(plan(job: 'tv-recorder', drive: 'ssd-500', card: 'card-16'))->finding()->code)
         ->toBe('plan.card_lasts');
 });
 
@@ -208,7 +208,7 @@ test('a supply for another inlet is refused before anything else', function (): 
 });
 
 test('what the jobs have plugged in counts, and a printer may feed back', function (): void {
-    $printer = SupplyFit::of(plan('cobble', 'supply-2a5', 'stout-05m', null, role: 'print-host'));
+    $printer = SupplyFit::of(plan('cobble', 'supply-2a5', 'stout-05m', null, job: 'print-host'));
     expect($printer->peak()->amps)
         ->toEqualWithDelta(4.6 / 5.1 + 0.5, 1e-9)
         ->and($printer->findings()->codes())
@@ -218,7 +218,7 @@ test('what the jobs have plugged in counts, and a printer may feed back', functi
 test('which jobs should not share a box', function (string $jobs, array $codes): void {
     $found = array_values(
         array_filter(
-            PlanAnswer::findings(plan('basalt', 'supply-5a', 'stout-05m', role: $jobs))->codes(),
+            PlanAnswer::findings(plan('basalt', 'supply-5a', 'stout-05m', job: $jobs))->codes(),
             fn (string $code): bool => str_starts_with($code, 'plan.company'),
         ),
     );
@@ -236,7 +236,7 @@ test('which jobs should not share a box', function (string $jobs, array $codes):
 
 test('a clash of ports names one that is free, unless clients know only the usual one', function (string $jobs, string $advice): void {
     $clashes = array_filter(
-        PlanAnswer::findings(plan('basalt', 'supply-5a', 'stout-05m', role: $jobs))->list,
+        PlanAnswer::findings(plan('basalt', 'supply-5a', 'stout-05m', job: $jobs))->list,
         fn (Finding $finding): bool => $finding->code === 'plan.company_of_ports',
     );
     expect(array_column($clashes, 'do'))->each->toContain($advice);
@@ -249,7 +249,7 @@ test('a clash of ports names one that is free, unless clients know only the usua
 
 test('from what it is used comes before any part', function (): void {
     $from = fn (string $client, string $job): array => PlanAnswer::findings(
-        plan(role: $job)->with(circumstances: new Circumstances(client: $client)),
+        plan(job: $job)->with(circumstances: new Circumstances(client: $client)),
     )->codes();
     expect($from('television', 'file-store'))
         ->toContain('plan.client_not_served')
@@ -258,7 +258,7 @@ test('from what it is used comes before any part', function (): void {
 });
 
 test('who serves all stays on', function (): void {
-    $on = fn (Duty $duty, string $job): array => PlanAnswer::findings(plan(role: $job)->with(circumstances: new Circumstances(duty: $duty)))->codes();
+    $on = fn (Duty $duty, string $job): array => PlanAnswer::findings(plan(job: $job)->with(circumstances: new Circumstances(duty: $duty)))->codes();
     expect($on(Duty::PluggedIn, 'dns-filter'))
         ->toContain('plan.not_always_on')
         ->and($on(Duty::Travelling, 'travelling-store'))
@@ -276,7 +276,7 @@ test('writing an image takes what people measure', function (): void {
 });
 
 test('a first copy over the line, a battery, and a subscription that ends', function (): void {
-    $plan = plan(role: 'travelling-store')->with(
+    $plan = plan(job: 'travelling-store')->with(
         circumstances: new Circumstances(copy: Bytes::giga(500), upMegabits: 10, batteryWattHours: 60, subscription: Money::of(10)),
     );
     // 500 GB at 10 Mb/s ÷ 8 × 0.9.
@@ -340,11 +340,11 @@ test('a spreadsheet takes no cell for a formula', function (): void {
 });
 
 test('a retired machine is mentioned when it is the better buy', function (): void {
-    expect(OldMachine::finding(plan(role: 'media-library'), shelf()->boards)?->code)
+    expect(OldMachine::finding(plan(job: 'media-library'), shelf()->boards)?->code)
         ->toBe('plan.old_machine')
-        ->and(OldMachine::finding(plan(role: 'dns-filter'), shelf()->boards))
+        ->and(OldMachine::finding(plan(job: 'dns-filter'), shelf()->boards))
         ->toBeNull()
-        ->and(OldMachine::finding(plan('old-laptop', 'brick-19v', 'fixed-15m', role: 'media-library'), shelf()->boards))
+        ->and(OldMachine::finding(plan('old-laptop', 'brick-19v', 'fixed-15m', job: 'media-library'), shelf()->boards))
         ->toBeNull();
 });
 
@@ -366,11 +366,11 @@ test('ways out agree with an exhaustive search', function (
     string $supply,
     string $cable,
     ?string $drive,
-    string $role,
+    string $job,
     string $image,
     string $case,
 ): void {
-    $plan = plan($board, $supply, $cable, $drive, LinkKind::Wired, $role, $image, 'card-32-a1', $case);
+    $plan = plan($board, $supply, $cable, $drive, LinkKind::Wired, $job, $image, 'card-32-a1', $case);
     $shelf = shelf(3);
     $id = fn (mixed $part): string => $part instanceof LinkKind ? $part->value : $part->id ?? 'none';
     $trouble = function (PlanInput $plan): array {
@@ -417,26 +417,26 @@ test('ways out agree with an exhaustive search', function (
 ]);
 
 test('every job fits some plan from the catalogue', function (): void {
-    foreach (jobs() as $job) {
-        $role = (new JobReader())->role(entry('job', $job));
-        $client = new Circumstances(client: $role->clients[0]);
-        $ready = $role->schools[0]->isReadyMade() && count($role->schools) === 1;
-        $plan = plan('basalt', 'supply-5a', 'stout-05m', role: $job, case: 'fan', image: $ready ? 'appliance-64' : 'server-64')->with(
+    foreach (jobs() as $id) {
+        $job = (new JobReader())->job(entry('job', $id));
+        $client = new Circumstances(client: $job->clients[0]);
+        $ready = $job->schools[0]->isReadyMade() && count($job->schools) === 1;
+        $plan = plan('basalt', 'supply-5a', 'stout-05m', job: $id, case: 'fan', image: $ready ? 'appliance-64' : 'server-64')->with(
             circumstances: $client,
         );
-        expect([$job => PlanAnswer::findings($plan)->blocks()])->toBe([$job => false]);
+        expect([$id => PlanAnswer::findings($plan)->blocks()])->toBe([$id => false]);
     }
 });
 
 test('memory is drawn to scale, and what does not fit sticks out', function (): void {
-    $picture = MemoryPicture::of(plan('cobble', role: 'file-store dns-filter'));
+    $picture = MemoryPicture::of(plan('cobble', job: 'file-store dns-filter'));
     expect(array_map(fn ($piece) => $piece['label'], $picture->pieces))
         ->toBe(['system', 'files', 'names'])
         ->and($picture->end)
         ->toBe((float) MemoryPicture::WIDTH)
         ->and($picture->pieces[1]['width'] / $picture->pieces[2]['width'])
         ->toEqualWithDelta(160 / 180, 1e-6);
-    $over = MemoryPicture::of(plan('marl', role: 'cloud-drive'));
+    $over = MemoryPicture::of(plan('marl', job: 'cloud-drive'));
     expect($over->end)->toBeLessThan((float) MemoryPicture::WIDTH)->and($over->pieces[1]['over'])->toBeTrue();
 });
 
@@ -468,18 +468,18 @@ test('what lies in the drawer is not bought again', function (): void {
 });
 
 test('jobs that should not share a box do not hide the ways out', function (): void {
-    expect((new WaysOut(shelf()))->from(plan('flint', 'supply-2a5', 'stout-05m', role: 'dns-filter container-host')))->not->toBe([]);
+    expect((new WaysOut(shelf()))->from(plan('flint', 'supply-2a5', 'stout-05m', job: 'dns-filter container-host')))->not->toBe([]);
 });
 
 test('room on the card is the image, the jobs and air', function (): void {
     // 2.7 GB for the image, 10 GB for a recorder built from source, 2 GB of air.
-    expect(SpaceFit::of(plan(role: 'tv-recorder'))->needed()->count)
+    expect(SpaceFit::of(plan(job: 'tv-recorder'))->needed()->count)
         ->toBe(14700000000)
-        ->and(SpaceFit::of(plan(role: 'tv-recorder', card: 'card-16'))->finding()->code)
+        ->and(SpaceFit::of(plan(job: 'tv-recorder', card: 'card-16'))->finding()->code)
         ->toBe('plan.card_holds')
-        ->and(SpaceFit::of(plan(role: 'tv-recorder automation-hub', card: 'card-16'))->finding()->code)
+        ->and(SpaceFit::of(plan(job: 'tv-recorder automation-hub', card: 'card-16'))->finding()->code)
         ->toBe('plan.card_too_small')
-        ->and(PlanAnswer::findings(plan('old-laptop', 'brick-19v', 'fixed-15m', card: 'card-16', role: 'tv-recorder automation-hub'))->codes())
+        ->and(PlanAnswer::findings(plan('old-laptop', 'brick-19v', 'fixed-15m', card: 'card-16', job: 'tv-recorder automation-hub'))->codes())
         ->not->toContain('plan.card_too_small');
 });
 

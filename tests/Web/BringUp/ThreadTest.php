@@ -28,7 +28,7 @@ test('the plan sheet answers with a fragment, and with the whole page without ht
 });
 
 test('unknown choices become the usual ones', function (): void {
-    $this->asKeeper()->get('/plan?board=tea&role[]=x&link=air')->assertOk()->assertSee('Fits, with 94 %');
+    $this->asKeeper()->get('/plan?board=tea&job[]=x&link=air')->assertOk()->assertSee('Fits, with 94 %');
 });
 
 test('a plan that is stopped wants a reason, and the reason is kept', function (): void {
@@ -499,7 +499,7 @@ test('jobs that share a step play it once', function (): void {
         ->post('/catalogue', ['kind' => 'job', 'yaml' => $own])
         ->assertRedirectContains('/catalogue?kind=');
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden']);
-    $box->jobs()->create(['role' => 'second-store']);
+    $box->jobs()->create(['job' => 'second-store']);
     $this->post("/boxes/{$box->id}/run")->assertRedirect();
     expect($box->refresh()->run?->steps()->where('step', 'disk-find')->count())->toBe(1);
 });

@@ -74,7 +74,7 @@ test('what was passed over is taken up again, and done it puts the box into serv
 
 test('a job without a playbook is said at the start and at the end, and its box is not finished', function (): void {
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'login' => 'key']);
-    $box->jobs()->update(['role' => 'cluster-node']);
+    $box->jobs()->update(['job' => 'cluster-node']);
     $run = app(RunDesk::class)->begin($box->refresh());
     $this->asKeeper()->get("/runs/{$run->id}")->assertSee('does not install: cluster node');
     $box = playOut($run, 'done');
@@ -85,7 +85,7 @@ test('a job without a playbook is said at the start and at the end, and its box 
 
 test('a filter that was never installed is no stand-in for the one there is', function (): void {
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'stage' => Stage::Unfinished]);
-    $box->jobs()->update(['role' => 'dns-filter']);
+    $box->jobs()->update(['job' => 'dns-filter']);
     $this->asKeeper()->get('/')->assertSee('One box for names, no stand-in');
     $box->update(['stage' => Stage::InService]);
     $box->jobs()->update(['finished_at' => now()]);

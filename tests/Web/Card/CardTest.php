@@ -362,8 +362,8 @@ test('several cards at once: names and addresses count up around what is taken',
     $instances = Box::query()->where('name', 'like', 'bed-%')->pluck('instance')->all();
     expect(count(array_unique($instances)))
         ->toBe(4)
-        ->and(Box::query()->where('name', 'bed-2')->firstOrFail()->jobs->pluck('role')->all())
-        ->toBe($box->jobs->pluck('role')->all());
+        ->and(Box::query()->where('name', 'bed-2')->firstOrFail()->jobs->pluck('job')->all())
+        ->toBe($box->jobs->pluck('job')->all());
     preg_match_all('~href="data:application/zip;base64,([^"]+)"~', (string) $page->getContent(), $zips);
     $file = scratch().'/cards.zip';
     file_put_contents($file, base64_decode(end($zips[1])));

@@ -129,7 +129,7 @@ test('after the login one is where one wanted to be, and never elsewhere', funct
     $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo', 'to' => $to])->assertRedirect($lands);
 })->with([
     ['/ports', '/ports'],
-    ['/plan?board=flint&role=file-store', '/plan?board=flint&role=file-store'],
+    ['/plan?board=flint&job=file-store', '/plan?board=flint&job=file-store'],
     ['//evil.example/', '/'],
     ['/\\evil.example/', '/'],
     ['https://evil.example/', '/'],

@@ -40,7 +40,7 @@ test('the number of queries does not grow with the boxes', function (string $pag
                 'address' => '172.22.'.(9 + intdiv($made, 250)).'.'.(($made % 250) + 1),
                 'updated_system_at' => now(),
             ]);
-            $box->jobs()->create(['role' => 'file-store']);
+            $box->jobs()->create(['job' => 'file-store']);
             $box->services()->create(['port' => 445, 'protocol' => 'tcp', 'purpose' => 'file share']);
             if ($made % 50 === 0) {
                 Opening::query()->create([

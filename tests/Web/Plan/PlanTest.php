@@ -11,12 +11,12 @@ use Burrow\Household\Stage;
 
 test('several jobs on one box are judged and kept together', function (): void {
     $this->asKeeper()
-        ->get('/plan?role=file-store&also=dns-filter&too=dns-filter')
+        ->get('/plan?job=file-store&also=dns-filter&too=dns-filter')
         ->assertSee('fast enough for 2 jobs together')
         ->assertSee('names 180 MiB');
-    $this->post('/plan', ['role' => 'file-store', 'also' => 'dns-filter'])->assertRedirect();
+    $this->post('/plan', ['job' => 'file-store', 'also' => 'dns-filter'])->assertRedirect();
     $box = Box::query()->where('stage', Stage::Planned)->firstOrFail();
-    expect($box->jobs->pluck('role')->all())
+    expect($box->jobs->pluck('job')->all())
         ->toBe(['file-store', 'dns-filter'])
         ->and($box->only(['image', 'card', 'case']))
         ->toBe(['image' => 'server-64', 'card' => 'card-32-a1', 'case' => 'vented']);
@@ -24,7 +24,7 @@ test('several jobs on one box are judged and kept together', function (): void {
 
 test('the run of a box with two jobs goes through both', function (): void {
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden']);
-    $box->jobs()->create(['role' => 'dns-filter']);
+    $box->jobs()->create(['job' => 'dns-filter']);
     $this->asKeeper()
         ->post("/boxes/{$box->id}/run")
         ->assertRedirect();
@@ -62,7 +62,7 @@ test('numbers out of bounds and nonsense become the usual ones', function (): vo
 });
 
 test('the plan leaves as YAML that the terminal reads, and its parts as CSV', function (): void {
-    $query = '?role=dns-filter&board=pebble&supply=supply-2a5&cable=stout-05m&drive=none&link=wireless&image=server-32&case=open';
+    $query = '?job=dns-filter&board=pebble&supply=supply-2a5&cable=stout-05m&drive=none&link=wireless&image=server-32&case=open';
     $folder = scratch();
     file_put_contents(
         "{$folder}/plan.yaml",
@@ -177,22 +177,22 @@ test('a temperature is logged and judged', function (): void {
 });
 
 test('a school is chosen on the sheet, kept with the job, and goes back to the usual one when it is not of that job', function (): void {
-    $this->asKeeper()->get('/plan?role=dns-filter&school=container')->assertSee('value="container" checked', false)->assertSee('names 240 MiB');
-    $this->post('/plan', ['role' => 'dns-filter', 'school' => 'container']);
+    $this->asKeeper()->get('/plan?job=dns-filter&school=container')->assertSee('value="container" checked', false)->assertSee('names 240 MiB');
+    $this->post('/plan', ['job' => 'dns-filter', 'school' => 'container']);
     expect(Box::query()->where('stage', Stage::Planned)->firstOrFail()->jobs->first()->school)->toBe('container');
-    $this->get('/plan?role=dns-filter&school=sorcery')->assertSee('value="package" checked', false);
+    $this->get('/plan?job=dns-filter&school=sorcery')->assertSee('value="package" checked', false);
 });
 
 test('a job with nothing but a ready-made school begins with its image, and a disk that no job needs is left out', function (): void {
     $this->asKeeper()
-        ->get('/plan?role=media-player&client=television')
+        ->get('/plan?job=media-player&client=television')
         ->assertSee('<option value="appliance-64" selected', false)
         ->assertDontSee('plan.school_wants_image')
         ->assertSee('<option value="none" selected>no disk', false);
 });
 
 test('boxes on one supply come from the record', function (): void {
-    $page = $this->asKeeper()->get('/plan?supply=outputs-4&board=lodestone&role=dns-filter&cable=stout-05m&along%5B%5D=sieve&along%5B%5D=nobody');
+    $page = $this->asKeeper()->get('/plan?supply=outputs-4&board=lodestone&job=dns-filter&cable=stout-05m&along%5B%5D=sieve&along%5B%5D=nobody');
     $page
         ->assertSee('value="sieve" checked', false)
         ->assertSee('One supply for 2 boxes: with this one go sieve.')
@@ -202,19 +202,19 @@ test('boxes on one supply come from the record', function (): void {
 
 test('a box in service takes on another job and stays in service', function (): void {
     $larder = Box::query()->where('name', 'larder')->firstOrFail();
-    $this->asKeeper()->get('/plan?role=dns-filter')->assertSee('with larder');
-    $this->get('/plan?role=dns-filter&seat=%40larder&board=pebble')
+    $this->asKeeper()->get('/plan?job=dns-filter')->assertSee('with larder');
+    $this->get('/plan?job=dns-filter&seat=%40larder&board=pebble')
         ->assertSee('its parts are what they are')
         ->assertSee('Give it to larder')
         ->assertSee('fast enough for 2 jobs together')
         ->assertDontSee('<select id="board"', false);
-    $this->post('/plan', ['role' => 'dns-filter', 'seat' => '@larder', 'board' => 'pebble', 'because' => 'it has room to spare'])->assertRedirect();
+    $this->post('/plan', ['job' => 'dns-filter', 'seat' => '@larder', 'board' => 'pebble', 'because' => 'it has room to spare'])->assertRedirect();
     $run = $larder->refresh()->run;
     expect($larder->stage)
         ->toBe(Stage::InService)
         ->and($larder->board)
         ->toBe('flint')
-        ->and($larder->jobs()->pluck('school', 'role')->all())
+        ->and($larder->jobs()->pluck('school', 'job')->all())
         ->toBe(['file-store' => null, 'dns-filter' => 'package'])
         ->and($run?->adds)
         ->toBe(['dns-filter'])
@@ -222,7 +222,7 @@ test('a box in service takes on another job and stays in service', function (): 
         ->toContain('login', 'upgrade')
         ->not->toContain('first-boot', 'disk-make');
     // A second plan for it waits until the run is over.
-    $this->post('/plan', ['role' => 'audio-player', 'client' => 'phone', 'seat' => '@larder', 'because' => 'x'])->assertRedirect("/runs/{$run?->id}");
+    $this->post('/plan', ['job' => 'audio-player', 'client' => 'phone', 'seat' => '@larder', 'because' => 'x'])->assertRedirect("/runs/{$run?->id}");
     expect($larder->jobs()->count())->toBe(2);
     $last = $run?->steps->last();
     $run?->steps()
@@ -234,10 +234,10 @@ test('a box in service takes on another job and stays in service', function (): 
 
 test('a program on the desk computer leaves a decision and no box', function (): void {
     $this->asKeeper()
-        ->post('/plan', ['role' => 'dns-filter', 'seat' => 'desk', 'desk' => 'the reading room desk'])
+        ->post('/plan', ['job' => 'dns-filter', 'seat' => 'desk', 'desk' => 'the reading room desk'])
         ->assertSessionHasErrors('because');
     $this->post('/plan', [
-        'role' => 'dns-filter',
+        'job' => 'dns-filter',
         'seat' => 'desk',
         'desk' => 'the reading room desk',
         'because' => 'only for a week',
@@ -257,7 +257,7 @@ test('a program on the desk computer leaves a decision and no box', function ():
 test('a decision keeps what was tried, dropped and overruled, and the box shows it', function (): void {
     $this->asKeeper()->post('/plan/keep', ['board' => 'cobble']);
     $this->post('/plan/keep', ['board' => 'granite']);
-    $this->post('/plan/keep', ['board' => 'flint', 'role' => 'dns-filter']);
+    $this->post('/plan/keep', ['board' => 'flint', 'job' => 'dns-filter']);
     $this->delete('/plan/variants/'.Plan::query()->firstOrFail()->id, ['reason' => 'too slow for the seed scans']);
     $this->post('/plan', ['board' => 'flint', 'supply' => 'charger-1a', 'because' => 'only on the table']);
     $box = Box::query()->where('stage', Stage::Planned)->firstOrFail();
@@ -266,7 +266,7 @@ test('a decision keeps what was tried, dropped and overruled, and the box shows 
         ->toBe(['too slow for the seed scans', ''])
         ->and($decision->overruled)
         ->toContain('The supply gives 1.00 A')
-        ->and(Plan::query()->pluck('choices')->pluck('role')->all())
+        ->and(Plan::query()->pluck('choices')->pluck('job')->all())
         ->toBe(['dns-filter']);
     $this->get("/boxes/{$box->id}")
         ->assertSee('Why it is as it is')
@@ -292,12 +292,12 @@ test('a plan with readings and a desk computer leaves as YAML with the same verd
     $folder = scratch();
     file_put_contents(
         "{$folder}/plan.yaml",
-        $this->asKeeper()->get('/plan/plan.yaml?role=print-host&image=server-64-2023&client=browser&hub=hub-7&drive=none')->getContent(),
+        $this->asKeeper()->get('/plan/plan.yaml?job=print-host&image=server-64-2023&client=browser&hub=hub-7&drive=none')->getContent(),
     );
     $told = run('env -u DB_SOCKET -u DB_PASSWORD -u APP_ENV -u APP_KEY '.escapeshellarg(getcwd().'/burrow').' plan plan.yaml', folder: $folder);
     preg_match(
         '~<p class="say" id="verdict"[^>]*><b>(.+?)</b>~',
-        (string) $this->get('/plan?role=print-host&image=server-64-2023&client=browser&hub=hub-7&drive=none')->getContent(),
+        (string) $this->get('/plan?job=print-host&image=server-64-2023&client=browser&hub=hub-7&drive=none')->getContent(),
         $page,
     );
     expect(strtok($told['out'], "\n"))
@@ -308,7 +308,7 @@ test('a plan with readings and a desk computer leaves as YAML with the same verd
 
 test('the shopping list goes on paper', function (): void {
     $this->asKeeper()->post('/plan/drawer', ['part' => 'Network cable']);
-    $this->get('/plan/paper?role=print-host')
+    $this->get('/plan/paper?job=print-host')
         ->assertOk()
         ->assertSeeInOrder([
             'Shopping list',
@@ -323,7 +323,7 @@ test('the shopping list goes on paper', function (): void {
 
 test('kits stand against singles', function (): void {
     $this->asKeeper()
-        ->get('/plan?board=cobble&supply=supply-2a5&case=closed&drive=none&role=dns-filter')
+        ->get('/plan?board=cobble&supply=supply-2a5&case=closed&drive=none&job=dns-filter')
         ->assertSee('Kits against singles')
         ->assertSee('Starter kit with the four-core board')
         ->assertSee('saves 4.00');
@@ -371,7 +371,7 @@ test('a catalogue entry of an older form, without what came later, still works',
 
 test('a plan from elsewhere comes onto the sheet, or says what is wrong with it by line', function (): void {
     $yaml = (string) $this->asKeeper()
-        ->get('/plan/plan.yaml?role=print-host&board=cobble&hub=hub-4&plugged=radio+stick&daily=3&school=package')
+        ->get('/plan/plan.yaml?job=print-host&board=cobble&hub=hub-4&plugged=radio+stick&daily=3&school=package')
         ->getContent();
     $page = $this->followingRedirects()
         ->post('/plan/plan.yaml', ['yaml' => $yaml])
@@ -416,7 +416,7 @@ test('what is plugged in and where the power comes from are kept with the box', 
 });
 
 test('the same plan kept again is the same box, called by its job until it has a name', function (): void {
-    $plan = ['role' => 'file-store', 'drive' => 'ssd-500'];
+    $plan = ['job' => 'file-store', 'drive' => 'ssd-500'];
     $this->asKeeper()->post('/plan', $plan)->assertRedirect();
     $box = Box::query()->latest('id')->firstOrFail();
     $boxes = Box::query()->count();
@@ -431,7 +431,7 @@ test('the same plan kept again is the same box, called by its job until it has a
         ->and($box->called())
         ->toBe('the new file store');
     $this->post('/plan', ['card' => 'card-16'] + $plan);
-    $this->post('/plan', ['role' => 'dns-filter']);
+    $this->post('/plan', ['job' => 'dns-filter']);
     expect(Box::query()->count())->toBe($boxes + 2);
 
     $box->update(['name' => 'wren', 'stage' => Stage::Named]);

@@ -63,8 +63,8 @@ final class CardController
 
     public function make(Request $request, Box $box): View|RedirectResponse
     {
-        $roles = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $this->catalogue->role($job->role))->all()));
-        if ($box->name === null || $roles === []) {
+        $jobs = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $this->catalogue->job($job->job))->all()));
+        if ($box->name === null || $jobs === []) {
             return redirect()->route('box.name', $box);
         }
         $network = Network::home();
@@ -77,7 +77,7 @@ final class CardController
         if ((int) $card->typed['series_count'] > 1) {
             return $this->series($box, $image, $card, $known, $network);
         }
-        $settings = $card->settings($box, $network, self::packages($roles));
+        $settings = $card->settings($box, $network, self::packages($jobs));
         $order = $card->order($image);
         $set = CardSet::of($settings, $order);
         if ($set->findings->blocks()) {
@@ -145,9 +145,9 @@ final class CardController
                 $copy
                     ->fill(['name' => $member['name']->label, 'address' => (string) $member['address'], 'stage' => Stage::Named, 'version' => 1])
                     ->save();
-                $copy->jobs()->createMany($box->jobs->map(fn (BoxJob $job): array => $job->only(['role', 'school']))->all());
-                $roles = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $this->catalogue->role($job->role))->all()));
-                $settings = $card->settings($copy, $network, self::packages($roles));
+                $copy->jobs()->createMany($box->jobs->map(fn (BoxJob $job): array => $job->only(['job', 'school']))->all());
+                $jobs = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $this->catalogue->job($job->job))->all()));
+                $settings = $card->settings($copy, $network, self::packages($jobs));
                 $set = CardSet::of($settings, $card->order($image));
                 $this->written($copy, $settings);
 
@@ -193,12 +193,12 @@ final class CardController
     }
 
     /**
-     * @param  list<Job>  $roles
+     * @param  list<Job>  $jobs
      * @return list<string>
      */
-    private static function packages(array $roles): array
+    private static function packages(array $jobs): array
     {
-        return array_values(array_unique(array_merge(...array_map(fn (Job $role): array => $role->packages, $roles))));
+        return array_values(array_unique(array_merge(...array_map(fn (Job $job): array => $job->packages, $jobs))));
     }
 
     private function again(Box $box, ImageKind $image, CardRequest $card, Findings $findings): View

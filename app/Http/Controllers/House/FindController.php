@@ -39,7 +39,7 @@ final class FindController
                             ->orWhere('address', 'like', $like)
                             ->orWhere('mac', 'like', $like)
                             ->orWhereIn('board', $this->called($this->catalogue->shelf()->boards, $sought))
-                            ->orWhereHas('jobs', fn ($jobs) => $jobs->whereIn('role', $this->called($this->catalogue->shelf()->roles, $sought))),
+                            ->orWhereHas('jobs', fn ($jobs) => $jobs->whereIn('job', $this->called($this->catalogue->shelf()->jobs, $sought))),
                     )
                     ->orderBy('name')
                     ->limit(self::MOST)

@@ -49,7 +49,7 @@ final class PlanController
         $seats = Seat::all(
             $choices->host() === null
                 ? $plan
-                : $plan->with(roles: array_values(array_filter($plan->roles, fn (Job $role): bool => in_array($role->id, $choices->jobs(), true)))),
+                : $plan->with(jobs: array_values(array_filter($plan->jobs, fn (Job $job): bool => in_array($job->id, $choices->jobs(), true)))),
             $household->hosts(),
         );
 
