@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\BringUp\RunController;
+use Burrow\BringUp\Step\BenchHelp;
 use Illuminate\Support\Facades\Route;
 
 // Looking.
@@ -15,6 +16,6 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/boxes/{box}/run', [RunController::class, 'begin'])->name('run.begin');
     Route::post('/runs/{run}/resume', [RunController::class, 'resume'])->name('run.resume');
     Route::post('/runs/{run}/steps/{step}/{action}', [RunController::class, 'act'])
-        ->whereIn('action', ['start', 'done', 'check', 'skip', 'reopen', 'type', 'reserve'])
+        ->whereIn('action', ['start', 'done', 'check', 'skip', 'reopen', ...array_column(BenchHelp::cases(), 'value')])
         ->name('run.act');
 });

@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use Burrow\BringUp\Playbook\PlaybookReader;
+use Burrow\BringUp\Playbook\RunSteps;
+use Burrow\BringUp\Step\Step;
 use Burrow\Catalogue\CatalogueReader;
 use Burrow\Catalogue\Job\JobReader;
 use Burrow\Catalogue\Part\BoardClass;
@@ -47,9 +50,60 @@ function scratch(): string
 /** An entry of the built-in catalogue, straight from its file. */
 function entry(string $kind, string $id): array
 {
-    $folder = "core/Catalogue/data/{$kind}";
+    $file = $kind === 'playbook' ? 'core/BringUp/playbooks/'.str_replace('.', '/', $id) : "core/Catalogue/data/{$kind}/{$id}";
 
-    return Yaml::parse((string) file_get_contents(dirname(__DIR__)."/{$folder}/{$id}.yaml"));
+    return Yaml::parse((string) file_get_contents(dirname(__DIR__)."/{$file}.yaml"));
+}
+
+/** @return array<string, string> id => file of every built-in entry of a kind */
+function entryFiles(string $kind): array
+{
+    $files = [];
+    foreach (glob($kind === 'playbook' ? 'core/BringUp/playbooks/*/*.yaml' : "core/Catalogue/data/{$kind}/*.yaml") ?: [] as $file) {
+        if (! str_contains($file, '/shared/')) {
+            $files[($kind === 'playbook' ? basename(dirname($file)).'.' : '').basename($file, '.yaml')] = $file;
+        }
+    }
+
+    return $files;
+}
+
+/** The JSON Schema of a kind of entry, or of a plan. */
+function schemaText(string $kind): string
+{
+    return (string) file_get_contents(match ($kind) {
+        'plan' => 'core/Plan/schema/plan.schema.json',
+        'playbook' => 'core/BringUp/playbooks/playbook.schema.json',
+        default => "core/Catalogue/schema/{$kind}.schema.json",
+    });
+}
+
+function playbooks(): PlaybookReader
+{
+    $parts = array_map(fn (string $file): array => Yaml::parse((string) file_get_contents($file)), glob('core/BringUp/playbooks/shared/*.yaml') ?: []);
+
+    return new PlaybookReader(array_column($parts, 'steps', 'id'), Yaml::parse((string) file_get_contents('core/BringUp/playbooks/usual.yaml')));
+}
+
+/** The steps of a run for one job. */
+function playbook(string $id = 'file-store.package'): RunSteps
+{
+    [$job, $school] = explode('.', $id);
+
+    return RunSteps::of([isset(entryFiles('playbook')[$id]) ? playbooks()->playbook(entry('playbook', $id)) : playbooks()->bare($job, $school)]);
+}
+
+/** @return array<string, Step> every step of every built-in playbook and shared part */
+function everyStep(): array
+{
+    $steps = [];
+    foreach ([...array_keys(entryFiles('playbook')), 'none.package'] as $id) {
+        foreach (playbook($id)->list as $step) {
+            $steps["{$id} {$step->id}"] = $step;
+        }
+    }
+
+    return $steps;
 }
 
 function board(string $id, array $changes = []): BoardClass

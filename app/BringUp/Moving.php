@@ -8,7 +8,6 @@ use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Run;
 use App\Models\Service;
-use App\Models\Store;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Catalogue\Job\JobPort;
 use Burrow\Household\Stage;
@@ -23,12 +22,10 @@ final readonly class Moving
     {
         $box = $run->box;
         $this->ports($run, $book);
-        $this->store($run);
         $run->update(['finished_at' => now()]);
-        $without = array_map(fn (Job $job): string => $job->id, $book->withoutPlaybook());
         $played = array_map(fn (Job $job): string => $job->id, $book->jobs);
         if ($book->passedOver() === 0) {
-            $box->jobs()->whereIn('job', array_diff($played, $without))->update(['finished_at' => now()]);
+            $box->jobs()->whereIn('job', array_diff($played, $book->withoutPlaybook()))->update(['finished_at' => now()]);
         }
         $whole = $box->jobs()->whereNull('finished_at')->doesntExist();
         $name = $box->called();
@@ -54,22 +51,5 @@ final readonly class Moving
             ]);
             $service->fill(is_array($met) ? ['state' => $met['state'] ?? null, 'looked_at' => $met['at'] ?? null] : [])->save();
         }
-    }
-
-    private function store(Run $run): void
-    {
-        if ($run->learnedText('uuid') === null) {
-            return;
-        }
-        Store::query()->firstOrCreate(
-            ['box_id' => $run->box_id, 'uuid' => $run->learnedText('uuid')],
-            [
-                'label' => RunBook::STORE['store_label'],
-                'serial' => $run->learnedText('disk_serial'),
-                'bytes' => (int) $run->learnedText('disk_bytes'),
-                'mount_point' => RunBook::STORE['mount_point'],
-                'share' => RunBook::STORE['share'],
-            ],
-        );
     }
 }

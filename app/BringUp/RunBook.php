@@ -5,81 +5,94 @@ declare(strict_types=1);
 namespace App\BringUp;
 
 use App\Catalogue\Catalogue;
+use App\Catalogue\Playbooks;
 use App\Models\Box;
 use App\Models\BoxJob;
 use App\Models\Run;
 use App\Models\RunStep;
 use Burrow\BringUp\Countdown;
-use Burrow\BringUp\Playbook;
-use Burrow\BringUp\Values;
+use Burrow\BringUp\Playbook\Playbook;
+use Burrow\BringUp\Playbook\PlaybookReader;
+use Burrow\BringUp\Playbook\RunSteps;
+use Burrow\BringUp\Playbook\Values;
+use Burrow\BringUp\Step\BringUpFindings;
+use Burrow\BringUp\Step\RunFacts;
+use Burrow\BringUp\Step\Step;
 use Burrow\Catalogue\Job\Job;
-use Burrow\Catalogue\Job\StepTemplate;
 use Burrow\Judgement\Finding;
-use Burrow\Stores\FstabLine;
-use Burrow\Stores\SmbShare;
+use Burrow\Net\Ipv4;
 use DateTimeImmutable;
 
-/** A run seen together with its playbook: which template a step plays, and the values that fill it. */
+/** A run seen together with its playbook: what a step plays, and the values that fill it. */
 final readonly class RunBook
 {
-    public const STORE = ['store_label' => 'store', 'mount_point' => '/srv/store', 'share' => 'store'];
-
     /** A time teaches when it lies between these shares of the shortest and the longest that is usual. */
     private const SOONEST = 0.25;
 
     private const LATEST = 1.5;
 
-    public Playbook $playbook;
+    public RunSteps $steps;
 
     /** @var list<Job> those of the run's jobs that the catalogue still holds */
     public array $jobs;
 
-    public function __construct(public Run $run, Catalogue $catalogue)
+    private Catalogue $catalogue;
+
+    /** @var list<string> ids of the run's jobs whose playbook nobody has written yet */
+    private array $without;
+
+    public function __construct(public Run $run, Playbooks $playbooks)
     {
-        $jobs = $run->adds === null ? $run->box->jobs : $run->box->jobs->whereIn('job', $run->adds);
-        $this->jobs = array_values(array_filter($jobs->map(fn (BoxJob $job): ?Job => $catalogue->job($job->job))->all()));
-        $common = $catalogue->commonSteps();
-        $this->playbook = Playbook::for($this->jobs, $run->adds === null ? $common['before'] : $common['again'], $common['after']);
+        $this->catalogue = $catalogue = $playbooks->catalogue;
+        $held = ($run->adds === null ? $run->box->jobs : $run->box->jobs->whereIn('job', $run->adds))->values();
+        $known = $held->filter(fn (BoxJob $one): bool => $catalogue->job($one->job) !== null);
+        $this->jobs = array_values(array_filter($held->map(fn (BoxJob $one): ?Job => $catalogue->job($one->job))->all()));
+        $this->without = array_values(
+            $known->filter(fn (BoxJob $one): bool => $playbooks->for($one) === null)->map(fn (BoxJob $one): string => $one->job)->all(),
+        );
+        $books = array_values($known->map(fn (BoxJob $one): Playbook => $playbooks->for($one) ?? $playbooks->bare($one))->all());
+        $this->steps = RunSteps::of($books === [] ? [$playbooks->bare(new BoxJob(['job' => '']))] : $books, $run->adds !== null);
     }
 
-    public function template(RunStep $step): StepTemplate
+    public function step(RunStep $step): Step
     {
-        return $this->playbook->step($step->step) ?? StepTemplate::gone($step->step);
+        return $this->steps->step($step->step) ?? PlaybookReader::gone($step->step);
     }
 
-    public function values(): Values
+    public function facts(): RunFacts
     {
         $box = $this->run->box;
-        $known = [
-            'host' => $box->name,
-            'user' => $box->user,
-            'address' => $box->address,
-            'mac' => $box->mac,
-            'fingerprint' => $box->host_key,
-            'disk' => $this->run->learnedText('disk'),
-            'disk_serial' => $this->run->learnedText('disk_serial'),
-            'disk_bytes' => $this->run->learnedText('disk_bytes'),
-            'disk_partition' => $this->run->learnedText('disk_partition'),
-            ...self::STORE,
-        ];
-        $uuid = $this->run->learnedText('uuid');
-        $blocks = array_filter([
-            'fstab_line' => $uuid === null ? null : (string) new FstabLine($uuid, self::STORE['mount_point']),
-            'smb_share' => $box->user === null ? null : (string) new SmbShare(self::STORE['share'], self::STORE['mount_point'], $box->user),
-        ]);
+        $before = $this->run->learned['leases_before'] ?? [];
 
-        return new Values(array_filter($known, is_string(...)), $blocks);
+        return new RunFacts(
+            (string) $box->name,
+            $box->user,
+            Ipv4::tryParse((string) $box->address),
+            $box->mac,
+            $box->host_key,
+            $box->host_key_at?->toDateTimeImmutable(),
+            $box->card_written_at?->toDateTimeImmutable(),
+            ($this->catalogue->shelf()->drives[$box->drive ?? ''] ?? null)?->capacity,
+            $this->jobs,
+            is_array($before) ? array_values(array_filter($before, is_string(...))) : [],
+            array_filter($this->run->learned, is_string(...)),
+        );
+    }
+
+    public function values(Step $step): Values
+    {
+        return Values::of($this->facts(), $step);
     }
 
     /** Null for a step that does not wait or has not begun. */
     public function countdown(RunStep $step): ?Countdown
     {
-        $template = $this->template($step);
-        if ($template->waitTo === null || $step->began_at === null) {
+        $played = $this->step($step);
+        if ($played->waitTo === null || $step->began_at === null) {
             return null;
         }
 
-        return Countdown::of($template, $step->began_at->toDateTimeImmutable(), new DateTimeImmutable(), $this->measured($template), $this->speed());
+        return Countdown::of($played, $step->began_at->toDateTimeImmutable(), new DateTimeImmutable(), $this->measured($played), $this->speed());
     }
 
     /** @return list<string> ids of the steps that are over */
@@ -105,8 +118,8 @@ final readonly class RunBook
         }
         $finished = $this->finished();
         $step = count($finished) + 1;
-        $hands = $this->playbook->handsLeft($finished);
-        $waiting = $this->playbook->waitLeft($finished);
+        $hands = $this->steps->handsLeft($finished);
+        $waiting = $this->steps->waitLeft($finished);
 
         return "Step {$step} of {$steps}. {$hands} of your hands left, {$waiting} of waiting.";
     }
@@ -117,25 +130,21 @@ final readonly class RunBook
         return $this->run->steps->where('state', RunStep::SKIPPED)->count();
     }
 
-    /** @return list<Job> jobs of which this run holds no step of their own */
+    /** @return list<string> ids of the jobs of which this run holds no step of their own */
     public function withoutPlaybook(): array
     {
-        return array_values(array_filter($this->jobs, fn (Job $job): bool => $job->steps === []));
+        return $this->without;
     }
 
     /** What this run does not contain, said at its start and at its end; null when it holds everything. */
     public function missing(): ?Finding
     {
-        $jobs = array_map(fn (Job $job): string => $job->label, $this->withoutPlaybook());
+        $labels = array_values(array_map(
+            fn (Job $job): string => $job->label,
+            array_filter($this->jobs, fn (Job $job): bool => in_array($job->id, $this->without, true)),
+        ));
 
-        return $jobs === []
-            ? null
-            : Finding::warn(
-                'bringup.no_playbook',
-                'This run brings the box up, and does not install: '.implode(', ', $jobs).'.',
-                'The playbook of '.(count($jobs) === 1 ? 'this job' : 'these jobs').' holds no steps of its own yet, so nothing of it will be installed or tried.',
-                'After the last step the box stands there, pinned and up to date, and counts as not finished.',
-            );
+        return $labels === [] ? null : BringUpFindings::noPlaybook($labels);
     }
 
     private function speed(): float
@@ -151,13 +160,13 @@ final readonly class RunBook
      *
      * @return list<float>
      */
-    private function measured(StepTemplate $template): array
+    private function measured(Step $played): array
     {
         $box = $this->run->box;
-        $longest = (($template->waitTo->seconds ?? 0) * self::LATEST) / $this->speed();
-        $shortest = (($template->waitFrom->seconds ?? 0) * self::SOONEST) / $this->speed();
+        $longest = (($played->waitTo->seconds ?? 0) * self::LATEST) / $this->speed();
+        $shortest = (($played->waitFrom->seconds ?? 0) * self::SOONEST) / $this->speed();
         $times = RunStep::query()
-            ->where('step', $template->id)
+            ->where('step', $played->id)
             ->where('state', RunStep::DONE)
             ->whereNotNull('began_at')
             ->where('run_id', '!=', $this->run->id)

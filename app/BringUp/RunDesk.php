@@ -6,13 +6,14 @@ namespace App\BringUp;
 
 use App\Bench\BenchAway;
 use App\Bench\BenchClient;
-use App\Catalogue\Catalogue;
+use App\Catalogue\Playbooks;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Run;
 use App\Models\RunStep;
-use Burrow\BringUp\DoorState;
-use Burrow\Catalogue\Job\StepTemplate;
+use App\Models\Store;
+use Burrow\BringUp\Step\DoorState;
+use Burrow\BringUp\Step\Outcome;
 use Burrow\Household\Stage;
 use Burrow\Intake\Intake;
 use Burrow\Intake\Leases\Lease;
@@ -24,7 +25,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class RunDesk
 {
-    public function __construct(private Catalogue $catalogue, private BenchClient $bench, private Intake $intake)
+    public function __construct(private Playbooks $playbooks, private BenchClient $bench, private Intake $intake)
     {
     }
 
@@ -62,7 +63,7 @@ final readonly class RunDesk
                 $box,
                 'run',
                 "More to do for {$box->called()}: ".
-                    implode(', ', array_map(fn (string $job): string => $this->catalogue->job($job)->label ?? $job, $adds)).
+                    implode(', ', array_map(fn (string $job): string => $this->playbooks->catalogue->job($job)->label ?? $job, $adds)).
                     '.',
             );
 
@@ -100,8 +101,8 @@ final readonly class RunDesk
     /** Every step of the playbook in its order; those that are there already stay as they are. */
     private function layOut(Run $run): Run
     {
-        foreach ((new RunBook($run, $this->catalogue))->playbook->steps as $position => $template) {
-            $step = RunStep::query()->firstOrNew(['run_id' => $run->id, 'step' => $template->id], ['state' => RunStep::OPEN]);
+        foreach ((new RunBook($run, $this->playbooks))->steps->list as $position => $played) {
+            $step = RunStep::query()->firstOrNew(['run_id' => $run->id, 'step' => $played->id], ['state' => RunStep::OPEN]);
             $step->fill(['position' => $position])->save();
         }
 
@@ -153,9 +154,9 @@ final readonly class RunDesk
     }
 
     /** Writes down what came of a step; the outcome was worked out before, outside the transaction. */
-    public function settle(RunStep $step, int $version, StepTemplate $template, Outcome $outcome): void
+    public function settle(RunStep $step, int $version, Outcome $outcome): void
     {
-        $this->change($step, $version, function (RunStep $step) use ($template, $outcome): void {
+        $this->change($step, $version, function (RunStep $step) use ($outcome): void {
             $step->findings = array_map(
                 fn ($finding): array => [
                     'severity' => $finding->severity->value,
@@ -174,7 +175,7 @@ final readonly class RunDesk
             $step->state = RunStep::DONE;
             $step->outcome = mb_strimwidth($outcome->words, 0, 190, '…');
             $step->finished_at = now();
-            $this->learn($step->run, $template, $outcome);
+            $this->learn($step->run, $outcome);
         });
     }
 
@@ -224,38 +225,39 @@ final readonly class RunDesk
 
     private function title(RunStep $step): string
     {
-        return (new RunBook($step->run, $this->catalogue))->template($step)->title;
+        return (new RunBook($step->run, $this->playbooks))->step($step)->title;
     }
 
-    private function learn(Run $run, StepTemplate $template, Outcome $outcome): void
+    private function learn(Run $run, Outcome $outcome): void
     {
-        $learned = array_filter($outcome->learned, is_string(...));
+        $learned = $outcome->learned;
         $box = $run->box;
-        if (isset($learned['mac'])) {
-            $box->mac = $learned['mac'];
-        }
-        if (isset($learned['host_key']) && $learned['host_key'] !== $box->host_key) {
-            $box->host_key = $learned['host_key'];
+        $box->mac = $learned->mac ?? $box->mac;
+        if ($learned->hostKey !== null && $learned->hostKey !== $box->host_key) {
+            $box->host_key = $learned->hostKey;
             $box->host_key_at = now();
-            JournalEntry::write($box, 'host key', "Host key kept: {$learned['host_key']}");
+            JournalEntry::write($box, 'host key', "Host key kept: {$learned->hostKey}");
         }
-        if ($template->probe === 'pinned') {
+        if ($learned->pinned) {
             $box->pinned_at = now();
             JournalEntry::write($box, 'address', "{$box->called()} is pinned to {$box->address} by a reservation in the router.");
         }
-        if ($template->id === 'upgrade') {
+        if ($learned->updated) {
             $box->updated_system_at = now();
             JournalEntry::write($box, 'update', "System brought up to date: {$outcome->words}.");
         }
         $box->save();
-        $run->update(['learned' => [...$run->learned, ...$learned]]);
+        if ($learned->store !== null) {
+            Store::query()->firstOrCreate(['box_id' => $box->id, 'uuid' => $learned->store['uuid']], $learned->store);
+        }
+        $run->update(['learned' => [...$run->learned, ...$outcome->values]]);
     }
 
     private function finishIfLast(RunStep $step): void
     {
         $run = $step->run->load('steps');
         if ($run->current() === null) {
-            (new Moving())->in($run, new RunBook($run, $this->catalogue));
+            (new Moving())->in($run, new RunBook($run, $this->playbooks));
         }
     }
 

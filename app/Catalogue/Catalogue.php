@@ -8,7 +8,6 @@ use App\Models\CatalogueEntry;
 use Burrow\Catalogue\CatalogueReader;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Catalogue\Job\JobReader;
-use Burrow\Catalogue\Job\StepTemplate;
 use Burrow\Catalogue\Part\BoardClass;
 use Burrow\Catalogue\Part\Kit;
 use Burrow\Catalogue\Part\SmallParts;
@@ -17,7 +16,6 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Illuminate\Database\QueryException;
 use RuntimeException;
-use Symfony\Component\Yaml\Yaml;
 
 /**
  * The built-in entries with the household's own beside them. An own entry with the id of a built-in one goes
@@ -28,6 +26,7 @@ final class Catalogue
     /** kind => [what one of them is called, what all of them are called] */
     public const KINDS = [
         'job' => ['job', 'Jobs'],
+        'playbook' => ['playbook', 'Playbooks'],
         'board' => ['board class', 'Boards'],
         'supply' => ['supply', 'Supplies'],
         'cable' => ['supply cable', 'Supply cables'],
@@ -85,33 +84,22 @@ final class Catalogue
         return array_map((new CatalogueReader())->kit(...), array_values($this->entries('kit')));
     }
 
-    /** @return array{before: non-empty-list<StepTemplate>, again: non-empty-list<StepTemplate>, after: list<StepTemplate>} "again": those of "before" that also come before a job added later */
-    public function commonSteps(): array
-    {
-        $file = self::path('BringUp/data/common.yaml');
-        /** @var array{before: non-empty-list<array<string, mixed>>, again: list<string>, after: list<array<string, mixed>>} $data */
-        $data = self::parsed('common-steps', [$file])[$file];
-        $reader = new JobReader();
-        /** @var non-empty-list<StepTemplate> $before */
-        $before = $reader->steps($data['before']);
-
-        /** @var non-empty-list<StepTemplate> $again */
-        $again = array_values(array_filter($before, fn (StepTemplate $step): bool => in_array($step->id, $data['again'], true)));
-
-        return ['before' => $before, 'again' => $again, 'after' => $reader->steps($data['after'])];
-    }
-
     public static function schema(string $kind): string
     {
-        return self::text(self::path(($kind === 'plan' ? 'Plan' : 'Catalogue')."/schema/{$kind}.schema.json"));
+        return self::text(self::path(match ($kind) {
+            'plan' => 'Plan/schema/plan.schema.json',
+            'playbook' => 'BringUp/playbooks/playbook.schema.json',
+            default => "Catalogue/schema/{$kind}.schema.json",
+        }));
     }
 
     /** The YAML of a built-in entry as it was written, or null. */
     public function builtIn(string $kind, string $id): ?string
     {
-        $file = self::folder($kind).'/'.basename($id).'.yaml';
+        // Looked up among the files that are there, so that no id leads out of their folder.
+        $file = array_search($id, array_map(fn (string $path): string => self::idOf($kind, $path), self::builtInFiles($kind)), true);
 
-        return is_file($file) ? self::text($file) : null;
+        return $file === false ? null : self::text(self::builtInFiles($kind)[$file]);
     }
 
     /** Takes in an entry of the household's own when its schema passes it and it can be built. */
@@ -205,7 +193,7 @@ final class Catalogue
         $state = implode("\n", array_map(fn (CatalogueEntry $row): string => "{$row->kind}/{$row->slug}\n{$row->yaml}", $rows));
 
         /** @var array{entries: array<string, array<string, array<string, mixed>>>, unread: list<array{kind: string, id: string, found: string}>} */
-        return self::kept('own-entries', $state, function () use ($rows): array {
+        return Kept::made('own-entries', $state, function () use ($rows): array {
             $read = ['entries' => [], 'unread' => []];
             foreach ($rows as $row) {
                 $entry = OwnEntry::read($row->kind, $row->yaml);
@@ -239,66 +227,28 @@ final class Catalogue
     {
         $files = [];
         foreach (array_keys(self::KINDS) as $kind) {
-            foreach (glob(self::folder($kind).'/*.yaml') ?: [] as $file) {
-                $files[$file] = $kind;
-            }
+            $files += array_fill_keys(self::builtInFiles($kind), $kind);
         }
         $entries = [];
-        foreach (self::parsed('catalogue', array_keys($files)) as $file => $data) {
+        foreach (Kept::files('catalogue', array_keys($files)) as $file => $data) {
             $entries[$files[$file]][is_string($data['id'] ?? null) ? $data['id'] : ''] = $data;
         }
 
         return $entries;
     }
 
-    /**
-     * Files parsed once and kept until one of them changes: as PHP, which the opcode cache holds ready.
-     *
-     * @param  list<string>  $files
-     * @return array<string, array<string, mixed>> by file
-     */
-    private static function parsed(string $what, array $files): array
+    /** @return list<string> */
+    private static function builtInFiles(string $kind): array
     {
-        $state = implode(' ', array_map(fn (string $file): string => $file.filemtime($file), $files));
+        // A playbook lies in its job's folder; what playbooks share is none.
+        $files = glob(self::path($kind === 'playbook' ? 'BringUp/playbooks/*/*.yaml' : "Catalogue/data/{$kind}/*.yaml")) ?: [];
 
-        /** @var array<string, array<string, mixed>> */
-        return self::kept(
-            $what,
-            $state,
-            fn (): array => array_map(fn (string $file): mixed => Yaml::parse(self::text($file)), array_combine($files, $files)),
-        );
+        return array_values(array_filter($files, fn (string $file): bool => ! str_contains($file, '/playbooks/shared/')));
     }
 
-    /**
-     * What takes long to work out, kept as PHP until its state is another one.
-     *
-     * @param  callable(): array<mixed>  $make
-     * @return array<mixed>
-     */
-    private static function kept(string $what, string $state, callable $make): array
+    private static function idOf(string $kind, string $file): string
     {
-        $kept = storage_path("framework/cache/{$what}-".md5($state).'.php');
-        $data = is_file($kept) ? require $kept : null;
-        if (is_array($data)) {
-            return $data;
-        }
-        $data = $make();
-        array_map(fn (string $old): bool => @unlink($old), glob(storage_path("framework/cache/{$what}-*.php")) ?: []);
-        // Whole or not at all: another request may be reading, and the disk may be full.
-        $new = $kept.'.'.bin2hex(random_bytes(4));
-        $code = '<?php return '.var_export($data, true).';';
-        if (@file_put_contents($new, $code) === strlen($code)) {
-            rename($new, $kept);
-        } else {
-            @unlink($new);
-        }
-
-        return $data;
-    }
-
-    private static function folder(string $kind): string
-    {
-        return self::path("Catalogue/data/{$kind}");
+        return ($kind === 'playbook' ? basename(dirname($file)).'.' : '').basename($file, '.yaml');
     }
 
     private static function path(string $file): string

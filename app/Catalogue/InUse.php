@@ -19,7 +19,7 @@ final class InUse
     {
         $boxes = match ($kind) {
             'job' => Box::query()->whereHas('jobs', fn ($jobs) => $jobs->where('job', $id))->get(),
-            'kit' => collect(),
+            'kit', 'playbook' => collect(),
             default => Box::query()->where($kind === 'adapter' ? 'hub' : $kind, $id)->get(),
         };
         $fields = ['job' => ['job', 'also', 'too'], 'adapter' => ['hub']][$kind] ?? [$kind];
@@ -35,13 +35,17 @@ final class InUse
         ], 0, self::SHOWN));
     }
 
-    /** @return list<string> boxes whose unfinished run plays the steps of this job */
+    /** @return list<string> boxes whose unfinished run plays the steps of this job, or of this playbook */
     public static function byRuns(string $kind, string $id): array
     {
-        return $kind !== 'job' ? [] : array_values(
+        [$job, $school] = [...explode('.', $id, 2), ''];
+
+        return ! in_array($kind, ['job', 'playbook'], true) ? [] : array_values(
             Run::query()
                 ->whereNull('finished_at')
-                ->whereHas('box.jobs', fn ($jobs) => $jobs->where('job', $id))
+                ->whereHas('box.jobs', fn ($jobs) => $school === ''
+                    ? $jobs->where('job', $job)
+                    : $jobs->where('job', $job)->where(fn ($of) => $of->where('school', $school)->orWhereNull('school')))
                 ->with('box')
                 ->limit(self::SHOWN)
                 ->get()

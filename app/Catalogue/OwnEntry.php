@@ -50,6 +50,7 @@ final readonly class OwnEntry
 
         return match ($kind) {
             'job' => (new JobReader())->job($data),
+            'playbook' => Playbooks::reader()->playbook($data),
             'board' => $reader->board($data),
             'supply' => $reader->supply($data),
             'cable' => $reader->cable($data),

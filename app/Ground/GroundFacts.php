@@ -13,7 +13,7 @@ use App\Models\Opening;
 use App\Models\Service;
 use App\Models\User;
 use App\Upkeep\Calendar;
-use Burrow\BringUp\DoorState;
+use Burrow\BringUp\Step\DoorState;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Ground\Draw\ChamberState;
 use Burrow\Ground\Draw\Dwelling;

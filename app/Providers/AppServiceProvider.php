@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Bench\BenchClient;
 use App\Catalogue\Catalogue;
+use App\Catalogue\Playbooks;
 use App\House\Place;
 use App\Probe\TcpProbe;
 use App\Session\LoginsOnly;
@@ -22,6 +23,7 @@ class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(Catalogue::class);
+        $this->app->singleton(Playbooks::class);
         $this->app->singleton(Intake::class, fn (): Intake => Intake::standard());
         $this->app->singleton(BenchClient::class, fn (): BenchClient => new BenchClient(config()->string('burrow.bench_socket')));
         $this->app->singleton(TcpProbe::class, fn (): TcpProbe => new TcpProbe(config()->float('burrow.probe_timeout')));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp;
 
-use Burrow\Catalogue\Job\StepTemplate;
+use Burrow\BringUp\Step\Step;
 use Burrow\Quantity\Duration;
 use DateTimeImmutable;
 use InvalidArgumentException;
@@ -27,7 +27,7 @@ final readonly class Countdown
      *
      * @throws InvalidArgumentException for a step that does not wait
      */
-    public static function of(StepTemplate $step, DateTimeImmutable $began, DateTimeImmutable $now, array $measured = [], float $speed = 1): self
+    public static function of(Step $step, DateTimeImmutable $began, DateTimeImmutable $now, array $measured = [], float $speed = 1): self
     {
         if ($step->waitTo === null || $step->waitFrom === null) {
             throw new InvalidArgumentException("The step “{$step->id}” is no wait.");

@@ -2,12 +2,11 @@
 
 declare(strict_types=1);
 
-use Burrow\BringUp\Values;
+use Burrow\BringUp\Playbook\Values;
 use Burrow\Card\Target\WriteCommands;
 use Burrow\Catalogue\Part\DeskSystem;
 use Burrow\Intake\Disks\BlockDevice;
 use Burrow\Quantity\Bytes;
-use Symfony\Component\Yaml\Yaml;
 
 // Every command that can destroy is typed into a real bash, with tools that only write down that they were called.
 
@@ -23,11 +22,8 @@ function destructiveCommands(): array
         'disk_serial' => THE_DISK['serial'], 'disk_bytes' => THE_DISK['bytes'], 'store_label' => 'store', 'mount_point' => '/srv/store', 'share' => 'store',
     ], ['fstab_line' => 'UUID=x /srv/store ext4 defaults,nofail 0 2', 'smb_share' => "[store]\n   path = /srv/store"]);
     $steps = [];
-    $common = Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'));
-    foreach (['common' => [...$common['before'], ...$common['after']]] + array_map(fn (string $file): array => Yaml::parse((string) file_get_contents($file))['playbook'] ?? [], array_combine($files = glob('core/Catalogue/data/job/*.yaml') ?: [], $files)) as $book => $list) {
-        foreach ($list as $step) {
-            $steps[basename($book, '.yaml').' '.$step['id']] = (string) $values->fill($step['command'] ?? '');
-        }
+    foreach (everyStep() as $id => $step) {
+        $steps[$id] = (string) $values->fill($step->command);
     }
     $disk = new BlockDevice('sdq', Bytes::of((int) THE_DISK['bytes']), null, THE_DISK['serial'], 'usb', true, false, [], [], '/dev/disk/by-id/usb-disk');
     foreach ([DeskSystem::Lsblk, DeskSystem::Diskutil] as $system) {
@@ -70,7 +66,7 @@ function wiped(string $text, array $disk, string $failing = ''): array
 }
 
 test('there is something to try', function (): void {
-    expect(array_keys(destructiveCommands()))->toContain('file-store disk-make', 'capacity')->and(count(destructiveCommands()))->toBeGreaterThanOrEqual(4);
+    expect(array_keys(destructiveCommands()))->toContain('file-store.package disk-make', 'capacity')->and(count(destructiveCommands()))->toBeGreaterThanOrEqual(4);
 });
 
 test('nothing is wiped when the disk is another one', function (string $name): void {
@@ -91,7 +87,7 @@ test('nothing is wiped when the disk is another one', function (string $name): v
 })->with(fn (): array => array_map(fn (string $name): array => [$name], array_keys(destructiveCommands())));
 
 test('a chain stops at the first tool that fails', function (): void {
-    $text = destructiveCommands()['file-store disk-make'];
+    $text = destructiveCommands()['file-store.package disk-make'];
     expect(wiped($text, THE_DISK))
         ->toBe(['parted', 'mkfs.ext4'])
         ->and(wiped($text, THE_DISK, failing: 'parted'))

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Probe\HostKeyProbe;
 use App\Probe\Target;
 use App\Probe\TcpProbe;
-use Burrow\BringUp\DoorState;
+use Burrow\BringUp\Step\DoorState;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Linter;
 use Burrow\Card\Write\DeclarativeWriter;

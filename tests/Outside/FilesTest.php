@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-use Burrow\BringUp\Values;
+use Burrow\BringUp\Playbook\Values;
+use Burrow\BringUp\Step\StepPlace;
 use Burrow\Card\Write\CardFile;
 use Burrow\Card\Write\DeclarativeWriter;
 use Burrow\Card\Write\FirstBoot;
@@ -201,11 +202,9 @@ test('the commands of the playbook are shell that parses', function (): void {
         ),
         ['fstab_line' => 'UUID=x', 'smb_share' => "[store]\n  path = x"],
     );
-    foreach (
-        [...Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'))['before'], ...entry('job', 'file-store')['playbook']] as $step
-    ) {
-        if ($step['kind'] === 'box') {
-            expect(run('bash -n', (string) $values->fill($step['command']))['exit'])->toBe(0);
+    foreach (everyStep() as $id => $step) {
+        if ($step->kind->place() === StepPlace::Box) {
+            expect([$id, run('bash -n', (string) $values->fill($step->command))['exit']])->toBe([$id, 0]);
         }
     }
 });

@@ -8,13 +8,6 @@ use Symfony\Component\Yaml\Yaml;
 
 // Our schemas and entries, judged by Python's jsonschema and PyYAML beside our own reader.
 
-function schemaText(string $kind): string
-{
-    $folder = $kind === 'plan' ? 'Plan' : 'Catalogue';
-
-    return (string) file_get_contents("core/{$folder}/schema/{$kind}.schema.json");
-}
-
 /**
  * @param  list<array{schema: string, yaml: string}>  $cases
  * @return list<bool> valid or not, by Python
@@ -43,7 +36,7 @@ function builtIn(): array
 {
     $all = [];
     foreach (array_keys(Catalogue::KINDS) as $kind) {
-        foreach (glob("core/Catalogue/data/{$kind}/*.yaml") ?: [] as $file) {
+        foreach (entryFiles($kind) as $file) {
             $all[] = [$kind, (string) file_get_contents($file)];
         }
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\View\Components;
 
 use App\BringUp\RunBook;
-use App\Catalogue\Catalogue;
+use App\Catalogue\Playbooks;
 use App\Models\Run;
 use Burrow\BringUp\Countdown;
 use Illuminate\Contracts\View\View;
@@ -23,14 +23,14 @@ final class Page extends Component
 
     public readonly int $stepNumber;
 
-    public function __construct(Request $request, Catalogue $catalogue, public string $title, public string $place = '')
+    public function __construct(Request $request, Playbooks $playbooks, public string $title, public string $place = '')
     {
         $theme = $request->cookie('theme');
         $this->theme = in_array($theme, ['chalk', 'den'], true) ? $theme : '';
         $this->run = Run::inProgress();
         $step = $this->run?->current();
         $this->stepNumber = ($step->position ?? 0) + 1;
-        $this->countdown = $this->run === null || $step === null ? null : (new RunBook($this->run, $catalogue))->countdown($step);
+        $this->countdown = $this->run === null || $step === null ? null : (new RunBook($this->run, $playbooks))->countdown($step);
     }
 
     public function render(): View

@@ -24,7 +24,6 @@ final readonly class Job
      * @param  bool  $screen  the box has a screen
      * @param  list<JobPort>  $ports
      * @param  list<string>  $packages  Debian packages installed at first boot
-     * @param  list<StepTemplate>  $steps  the steps of its playbook that come after the box is up to date
      * @param  list<string>  $backUp
      * @param  list<string>  $cautions
      * @param  string  $servesAll  what every other box depends on it for ("names"), or empty
@@ -52,7 +51,6 @@ final readonly class Job
         public int $cadenceDays,
         public array $ports,
         public array $packages,
-        public array $steps,
         public array $backUp,
         public array $cautions,
         public string $servesAll,

@@ -18,7 +18,7 @@ final readonly class JobReader
     /** @param  array<string, mixed>  $entry an entry valid under job.schema.json */
     public function job(array $entry): Job
     {
-        /** @var array{id: string, label: string, short: string, summary: string, needs: array{disk: bool, memory_idle_mib: int, memory_busy_mib: int, speed: int|float, bits: int, writes_gb_day: int|float, peripherals?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>, network_mbit?: int|float, addon?: string}, screen?: bool, bought?: array{label: string, price: int|float, watts: int|float, hands_min: int|float, risk: string}, heavy?: bool, restarts?: bool, household_files?: bool, clients: list<string>, syncs?: bool, verify: list<string>, schools: list<array{id: string, label: string, hands_min: int|float, wait_min: int|float, disk_gb: int|float, update: string, risk: string, bits?: int, memory_mib?: int|float, maturity?: string, way_out?: string}>, faces_world: bool, cadence_days: int, ports: list<array{port: int, protocol: string, purpose: string, may_face_world: bool}>, packages?: list<string>, playbook?: list<array<string, mixed>>, back_up: list<string>, cautions?: list<string>, serves_all?: string} $entry */
+        /** @var array{id: string, label: string, short: string, summary: string, needs: array{disk: bool, memory_idle_mib: int, memory_busy_mib: int, speed: int|float, bits: int, writes_gb_day: int|float, peripherals?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>, network_mbit?: int|float, addon?: string}, screen?: bool, bought?: array{label: string, price: int|float, watts: int|float, hands_min: int|float, risk: string}, heavy?: bool, restarts?: bool, household_files?: bool, clients: list<string>, syncs?: bool, verify: list<string>, schools: list<array{id: string, label: string, hands_min: int|float, wait_min: int|float, disk_gb: int|float, update: string, risk: string, bits?: int, memory_mib?: int|float, maturity?: string, way_out?: string}>, faces_world: bool, cadence_days: int, ports: list<array{port: int, protocol: string, purpose: string, may_face_world: bool}>, packages?: list<string>, back_up: list<string>, cautions?: list<string>, serves_all?: string} $entry */
         return new Job(
             id: $entry['id'],
             label: $entry['label'],
@@ -68,7 +68,6 @@ final readonly class JobReader
                 $entry['ports'],
             ),
             packages: $entry['packages'] ?? [],
-            steps: $this->steps($entry['playbook'] ?? []),
             backUp: $entry['back_up'],
             cautions: $entry['cautions'] ?? [],
             servesAll: $entry['serves_all'] ?? '',
@@ -84,37 +83,6 @@ final readonly class JobReader
                     $entry['bought']['risk'],
                 )
                 : null,
-        );
-    }
-
-    /**
-     * @param  list<array<string, mixed>>  $steps  valid under the schema's "step"
-     * @return list<StepTemplate>
-     */
-    public function steps(array $steps): array
-    {
-        return array_map($this->step(...), $steps);
-    }
-
-    /** @param  array<string, mixed>  $entry */
-    private function step(array $entry): StepTemplate
-    {
-        /** @var array{id: string, kind: string, title: string, text: string, command?: string, expect?: string, hands_s: int, wait_s?: array{int, int}, probe?: string, reads?: string, meanwhile?: string, if_longer?: string, caution?: string} $entry */
-        return new StepTemplate(
-            id: $entry['id'],
-            kind: StepKind::from($entry['kind']),
-            title: $entry['title'],
-            text: trim($entry['text']),
-            command: rtrim($entry['command'] ?? ''),
-            expect: trim($entry['expect'] ?? ''),
-            hands: Duration::seconds($entry['hands_s']),
-            waitFrom: isset($entry['wait_s']) ? Duration::seconds($entry['wait_s'][0]) : null,
-            waitTo: isset($entry['wait_s']) ? Duration::seconds($entry['wait_s'][1]) : null,
-            probe: $entry['probe'] ?? '',
-            reads: $entry['reads'] ?? '',
-            meanwhile: trim($entry['meanwhile'] ?? ''),
-            ifLonger: trim($entry['if_longer'] ?? ''),
-            caution: trim($entry['caution'] ?? ''),
         );
     }
 }

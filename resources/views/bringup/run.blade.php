@@ -1,4 +1,3 @@
-@php($values = $book->values())
 <x-page :title="($run->finished_at ? 'Brought up: ' : 'Bringing up ') . $run->box->name" place="boxes">
     <x-slot:say><b>{{ $book->sentence() }}</b>
         @if ($run->finished_at && $run->box->isInService())
@@ -11,27 +10,29 @@
     <div class="three">
         <ol class="steps" aria-label="Steps">
             @foreach ($run->steps as $listed)
-                @php($t = $book->template($listed))
+                @php($t = $book->step($listed))
                 <li class="{{ $listed->id === $step?->id ? 'now' : $listed->state }}" @if ($listed->id === $step?->id) aria-current="step" @endif data-stop tabindex="-1">
-                    {{ $t->title }}<small>{{ $listed->outcome ?? $t->kind->label() }}</small></li>
+                    {{ $t->title }}<small>{{ $listed->outcome ?? $t->kind->place()->label() }}</small></li>
             @endforeach
         </ol>
         @if ($step !== null)
-            @php($template = $book->template($step))
+            @php($played = $book->step($step))
+            @php($place = $played->kind->place()->value)
+            @php($values = $book->values($played))
             @php($countdown = $book->countdown($step))
-            @php($command = $template->command === '' ? '' : $values->fill($template->command))
+            @php($command = $played->command === '' ? '' : $values->fill($played->command))
             @php($findings = collect($step->findings ?? []))
             <section class="sheet step" aria-labelledby="step-title">
-                <span class="kind"><x-icon :name="$template->kind->value" />
-                    {{ $template->kind->label() }}{{ $template->waitTo !== null && $template->kind->value !== 'wait' ? ', then a wait' : '' }}</span>
-                <h2 id="step-title">{{ $template->title }}</h2>
-                <p>{{ $values->fillText($template->text) }}</p>
+                <span class="kind"><x-icon :name="$played->kind->place()->icon()" />
+                    {{ $played->kind->place()->label() }}{{ $played->waitTo !== null && $place !== 'wait' ? ', then a wait' : '' }}</span>
+                <h2 id="step-title">{{ $played->title }}</h2>
+                <p>{{ $values->fillText($played->text) }}</p>
                 @if ($command !== '')
                     <x-command id="command" :text="$command ?? 'A value is still missing; an earlier step was passed over.'">
                         <x-slot:where>
-                            @if ($template->kind->value === 'box')
+                            @if ($place === 'box')
                                 On <b>{{ $run->box->name }}</b>, as <b>{{ $run->box->user }}</b>
-                            @elseif ($template->id === 'reserve')
+                            @elseif ($place === 'router')
                                 On the <b>router's page</b>, under DHCP
                             @else
                                 At the <b>desk computer</b>
@@ -39,11 +40,11 @@
                         </x-slot:where>
                     </x-command>
                 @endif
-                @if ($template->expect !== '')
-                    <p><b>You should see</b> {{ $values->fillText($template->expect) }}</p>
+                @if ($played->expect !== '')
+                    <p><b>You should see</b> {{ $values->fillText($played->expect) }}</p>
                 @endif
-                @if ($template->caution !== '')
-                    <div class="finding"><x-mark severity="warn" /><strong>Careful</strong>{{ $template->caution }}</div>
+                @if ($played->caution !== '')
+                    <div class="finding"><x-mark severity="warn" /><strong>Careful</strong>{{ $played->caution }}</div>
                 @endif
                 <div class="stack" aria-live="polite">
                     @foreach ($findings as $finding)
@@ -55,42 +56,33 @@
                 <form method="post" action="{{ $act('done') }}">
                     @csrf
                     <input type="hidden" name="version" value="{{ $step->version }}">
-                    @if ($template->command !== '' && $template->kind->value !== 'hand' || ($template->probe === 'lease' && !$run->box->on_bench))
+                    @foreach ($played->kind->takes($played, $run->box->on_bench) as $field)
                         <div class="field-set">
-                            <label for="pasted">{{ $template->probe === 'lease' ? 'The router\'s list' : ($template->reads === '' ? 'What you saw, if it looks otherwise' : 'What you saw') }}</label>
-                            <textarea id="pasted" name="pasted" class="paste code" rows="4" placeholder="Paste it here." @if ($findings->contains('field', 'pasted')) aria-invalid="true" @endif>{{ old('pasted') ? "\n" . old('pasted') : '' }}</textarea>
+                            <label for="{{ $field->name }}">{{ $field->label }}</label>
+                            @if ($field->isText)
+                                <textarea id="{{ $field->name }}" name="{{ $field->name }}" class="paste code" rows="4" placeholder="{{ $field->placeholder }}" @if ($findings->contains('field', $field->name)) aria-invalid="true" @endif>{{ old($field->name) ? "\n" . old($field->name) : '' }}</textarea>
+                            @else
+                                <input class="in code" id="{{ $field->name }}" name="{{ $field->name }}" value="{{ old($field->name) }}" autocomplete="off" placeholder="{{ $field->placeholder }}"
+                                    @if ($findings->contains('field', $field->name)) aria-invalid="true" @endif>
+                            @endif
                         </div>
-                    @endif
-                    @if ($template->reads === 'lsblk')
-                        <div class="field-set">
-                            <label for="typed_disk">Name of the disk that may be wiped</label>
-                            <input class="in code" id="typed_disk" name="typed_disk" value="{{ old('typed_disk') }}" autocomplete="off" placeholder="as in the list"
-                                @if ($findings->contains('field', 'typed_disk')) aria-invalid="true" @endif>
-                        </div>
-                    @endif
+                    @endforeach
                     <div class="row">
-                        @if ($template->waitTo !== null && $step->state === 'open')
+                        @if ($played->waitTo !== null && $step->state === 'open')
                             <button class="act" formaction="{{ $act('start') }}"
-                                data-done>{{ $template->kind->value === 'wait' ? 'The power is on: start the clock' : 'Typed it: start the clock' }}</button>
-                        @elseif ($template->probe !== '')
+                                data-done>{{ $place === 'wait' ? 'The power is on: start the clock' : 'Typed it: start the clock' }}</button>
+                        @elseif ($place === 'verify')
                             <button class="act" formaction="{{ $act('check') }}" data-done>{{ $findings->isEmpty() ? 'Look now' : 'Look again' }}</button>
                         @else
                             <button class="act" data-done>Done</button>
                         @endif
-                        @if ($template->kind->value === 'box' && $run->box->on_bench && $benchIsThere)
-                            <button class="ghost" formaction="{{ $act('type') }}">Type it on the bench board</button>
-                        @endif
-                        @if ($template->id === 'cable' && $run->box->on_bench && $benchIsThere)
-                            <input type="hidden" name="board" value="box-{{ $run->box->id }}"><input type="hidden" name="on" value="1">
-                            <button class="ghost" formaction="{{ route('bench.power') }}">Power on the bench board</button>
-                        @endif
-                        @if ($template->id === 'reserve' && $run->box->on_bench && $benchIsThere)
-                            <button class="ghost" formaction="{{ $act('reserve') }}">Enter it in the bench's router</button>
+                        @if ($run->box->on_bench && $benchIsThere && ($help = $played->kind->bench()) !== null)
+                            <button class="ghost" formaction="{{ $act($help->value) }}">{{ $help->label() }}</button>
                         @endif
                     </div>
                     @if ($before !== null)
                         <p class="hint"><button class="plain" formaction="{{ route('run.act', [$run, $before, 'reopen']) }}" name="reopened"
-                                value="{{ $before->version }}">Take back “{{ $book->template($before)->title }}”</button></p>
+                                value="{{ $before->version }}">Take back “{{ $book->step($before)->title }}”</button></p>
                     @endif
                 </form>
                 <details class="working">
@@ -118,13 +110,13 @@
         <div class="stack">
             @if ($step !== null && $countdown !== null)
                 <x-waiting :countdown="$countdown" />
-                @if ($template->meanwhile !== '')
+                @if ($played->meanwhile !== '')
                     <div class="sheet">
-                        <h3>While you wait</h3>{{ $values->fillText($template->meanwhile) }}
+                        <h3>While you wait</h3>{{ $values->fillText($played->meanwhile) }}
                     </div>
                 @endif
                 <div class="sheet" data-when-over @if (!$countdown->isOver()) hidden @endif>
-                    <h3>When it takes longer</h3>{{ $values->fillText($template->ifLonger) }}
+                    <h3>When it takes longer</h3>{{ $values->fillText($played->ifLonger) }}
                 </div>
             @endif
             <div class="sheet">

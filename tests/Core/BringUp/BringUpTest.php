@@ -3,27 +3,17 @@
 declare(strict_types=1);
 
 use Burrow\BringUp\Countdown;
-use Burrow\BringUp\DoorState;
-use Burrow\BringUp\HostKeyHistory;
-use Burrow\BringUp\LeaseMatch;
-use Burrow\BringUp\Playbook;
-use Burrow\BringUp\Values;
-use Burrow\Catalogue\Job\JobReader;
-use Burrow\Catalogue\Job\StepTemplate;
+use Burrow\BringUp\Playbook\Values;
+use Burrow\BringUp\Step\BringUpFindings;
+use Burrow\BringUp\Step\DoorState;
+use Burrow\BringUp\Step\HostKeyHistory;
+use Burrow\BringUp\Step\LeaseMatch;
+use Burrow\BringUp\Step\Step;
 use Burrow\Intake\Leases\Lease;
 use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Mac;
 use Burrow\Net\SshPublicKey;
-use Symfony\Component\Yaml\Yaml;
-
-function playbook(string $job = 'file-store'): Playbook
-{
-    $common = Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'));
-    $reader = new JobReader();
-
-    return Playbook::for([$reader->job(entry('job', $job))], $reader->steps($common['before']), $reader->steps($common['after']));
-}
 
 function lease(string $mac, string $address, ?string $name): Lease
 {
@@ -31,8 +21,8 @@ function lease(string $mac, string $address, ?string $name): Lease
 }
 
 test('a playbook has every step once, the cable first and power before any wait', function (): void {
-    foreach (['file-store', 'dns-filter', 'tunnel-endpoint'] as $job) {
-        $ids = array_map(fn (StepTemplate $step) => $step->id, playbook($job)->steps);
+    foreach ([...array_keys(entryFiles('playbook')), 'tunnel-endpoint.none'] as $id) {
+        $ids = array_map(fn (Step $step) => $step->id, playbook($id)->list);
         expect($ids)->toBe(array_values(array_unique($ids)))->and($ids[0])->toBe('cable')->and($ids[1])->toBe('first-boot');
     }
 });
@@ -54,14 +44,14 @@ test('every value a command asks for is one that a run can know', function (): v
         'fstab_line',
         'smb_share',
     ];
-    foreach (playbook()->steps as $step) {
+    foreach (everyStep() as $step) {
         preg_match_all('/\{\{(\w+)\}\}/', $step->command.$step->text.$step->expect, $asked);
         expect(array_diff($asked[1], $known))->toBe([]);
     }
 });
 
 test('every wait says what to do meanwhile and what it means when it takes longer', function (): void {
-    foreach (playbook()->steps as $step) {
+    foreach (everyStep() as $step) {
         if ($step->waitTo !== null) {
             expect($step->meanwhile)
                 ->not->toBe('')
@@ -77,7 +67,7 @@ test('time left shrinks with every finished step, down to nothing', function ():
     $book = playbook();
     $finished = [];
     $last = PHP_FLOAT_MAX;
-    foreach ($book->steps as $step) {
+    foreach ($book->list as $step) {
         $left = $book->handsLeft($finished)->seconds + $book->waitLeft($finished)->seconds;
         expect($left)->toBeLessThanOrEqual($last);
         $last = $left;
@@ -173,13 +163,13 @@ test('a box is singled out in the router\'s list', function (array $leases, arra
 
 test('open, refused and silent mean different things', function (): void {
     $at = Ipv4::parse('172.22.8.16');
-    expect(DoorState::Open->finding($at, 22)->severity->value)
+    expect(BringUpFindings::port(DoorState::Open, $at, 22)->severity->value)
         ->toBe('fine')
-        ->and(DoorState::Refused->finding($at, 22)->do)
+        ->and(BringUpFindings::port(DoorState::Refused, $at, 22)->do)
         ->toContain('user-data')
-        ->and(DoorState::Refused->finding($at, 445)->do)
+        ->and(BringUpFindings::port(DoorState::Refused, $at, 445)->do)
         ->toContain('systemctl')
-        ->and(DoorState::Silent->finding($at, 22)->code)
+        ->and(BringUpFindings::port(DoorState::Silent, $at, 22)->code)
         ->toBe('bringup.port_silent');
 });
 

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Catalogue\Catalogue;
+use Burrow\BringUp\Kind\StepKinds;
 use Burrow\Card\Read\WpaFields;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
@@ -137,25 +138,31 @@ test('every finding and every working stands in the formulas of its stage, and n
 
 test('every built-in entry passes its schema and carries its file\'s name', function (): void {
     foreach (array_keys(Catalogue::KINDS) as $kind) {
-        $folder = 'core/Catalogue';
-        $files = glob("core/Catalogue/data/{$kind}/*.yaml") ?: [];
-        expect($files)->not->toBe([]);
-        foreach ($files as $file) {
-            $entry = YamlEntry::read((string) file_get_contents($file), (string) file_get_contents("{$folder}/schema/{$kind}.schema.json"), $file);
+        expect(entryFiles($kind))->not->toBe([]);
+        foreach (entryFiles($kind) as $id => $file) {
+            $entry = YamlEntry::read((string) file_get_contents($file), schemaText($kind), $file);
             expect($entry->findings->codes())
                 ->toBe([])
                 ->and($entry->data['id'] ?? '')
-                ->toBe(basename($file, '.yaml'));
+                ->toBe($id);
         }
     }
 });
 
-test('the common steps follow the same schema as those of a job', function (): void {
-    $schema = json_decode((string) file_get_contents('core/Catalogue/schema/job.schema.json'), true);
-    $common = Yaml::parse((string) file_get_contents('core/BringUp/data/common.yaml'));
-    foreach ([...$common['before'], ...$common['after']] as $step) {
-        $entry = YamlEntry::read(Yaml::dump($step, 4), (string) json_encode($schema['$defs']['step']), 'step');
-        expect($entry->findings->codes())->toBe([]);
+test('shared parts follow the same schema as the steps of a playbook, which knows every kind of step', function (): void {
+    $schema = json_decode(schemaText('playbook'), true);
+    $kinds = array_keys(StepKinds::all());
+    sort($kinds);
+    $named = $schema['$defs']['step']['properties']['kind']['enum'];
+    sort($named);
+    expect($named)->toBe($kinds);
+    foreach (glob('core/BringUp/playbooks/shared/*.yaml') ?: [] as $file) {
+        $part = Yaml::parse((string) file_get_contents($file));
+        expect($part['id'])->toBe(basename($file, '.yaml'));
+        foreach ($part['steps'] as $step) {
+            $entry = YamlEntry::read(Yaml::dump($step, 4), (string) json_encode($schema['$defs']['step']), 'step');
+            expect($entry->findings->codes())->toBe([]);
+        }
     }
 });
 
@@ -193,7 +200,7 @@ test('a working can be read by a program', function (): void {
 });
 
 test('every field that a finding points at stands in a form', function (): void {
-    $views = implode('', array_map(file_get_contents(...), [...glob('resources/views/*/*.blade.php') ?: []]));
+    $views = implode('', array_map(file_get_contents(...), [...glob('resources/views/*/*.blade.php') ?: [], ...glob('core/BringUp/Kind/*.php') ?: []]));
     foreach (['core', 'app'] as $folder) {
         foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS)) as $file) {
             preg_match_all('/Place::field\([\'"]([a-z_]+)/', (string) file_get_contents($file->getPathname()), $found);

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\BringUp\RunDesk;
+use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\CatalogueEntry;
 use App\Models\JournalEntry;
@@ -326,24 +327,32 @@ test('an empty answer where one is needed', function (): void {
         ->assertSee('aria-invalid="true"', false);
 });
 
+test('a store that is shared stands in the record, once', function (): void {
+    $step = runAt('share');
+    $step->run->update(['learned' => ['uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7', 'disk_bytes' => '500000000000', 'disk_serial' => 'SEED1']]);
+    $this->asKeeper()->post("/runs/{$step->run_id}/steps/{$step->id}/done", ['version' => 1]);
+    $this->post("/runs/{$step->run_id}/steps/{$step->id}/reopen", ['version' => 2, 'reopened' => 2]);
+    $this->post("/runs/{$step->run_id}/steps/{$step->id}/done", ['version' => 3]);
+    expect($step->refresh()->state)->toBe(RunStep::DONE)
+        ->and($step->run->box->stores->map->only(['label', 'share', 'mount_point', 'bytes', 'serial'])->all())
+        ->toBe([['label' => 'store', 'share' => 'store', 'mount_point' => '/srv/store', 'bytes' => 500000000000, 'serial' => 'SEED1']]);
+    $this->get('/stores')->assertSee('/srv/store');
+});
+
 test('the last step puts the box into service', function (): void {
     $step = runAt('logins');
-    $step->run->update(['learned' => ['uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7', 'disk_bytes' => '500000000000', 'disk_serial' => 'SEED1']]);
     $this->asKeeper()->post("/runs/{$step->run_id}/steps/{$step->id}/done", ['version' => 1]);
     $box = $step->run->box->refresh();
     expect($box->stage)
         ->toBe(Stage::InService)
         ->and($box->services->pluck('port')->sort()->values()->all())
-        ->toBe([22, 445])
-        ->and($box->stores->firstOrFail()->bytes)
-        ->toBe(500000000000);
+        ->toBe([22, 445]);
     $this->get('/')->assertSee('wren');
     $this->get('/upkeep')->assertDontSee('Wren');
     $box->update(['updated_system_at' => now()]);
     $this->get('/upkeep')->assertSee(now()->addDays(30)->format('Y-m-d'));
     $this->get("/boxes/{$box->id}")
-        ->assertSee('445/tcp')
-        ->assertSee('/srv/store');
+        ->assertSee('445/tcp');
 });
 
 test('a plan can be dropped, a box in service cannot', function (): void {
@@ -498,10 +507,30 @@ test('jobs that share a step play it once', function (): void {
     $this->asKeeper()
         ->post('/catalogue', ['kind' => 'job', 'yaml' => $own])
         ->assertRedirectContains('/catalogue?kind=');
+    $this->post('/catalogue', ['kind' => 'playbook', 'yaml' => str_replace(
+        ['id: file-store.package', 'job: file-store', 'id: share-user'],
+        ['id: second-store.package', 'job: second-store', 'id: second-user'],
+        (string) file_get_contents('core/BringUp/playbooks/file-store/package.yaml'),
+    )])->assertRedirectContains('/catalogue?kind=playbook');
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden']);
     $box->jobs()->create(['job' => 'second-store']);
     $this->post("/boxes/{$box->id}/run")->assertRedirect();
-    expect($box->refresh()->run?->steps()->where('step', 'disk-find')->count())->toBe(1);
+    expect($box->refresh()->run?->steps()->whereIn('step', ['disk-find', 'share-user', 'second-user'])->pluck('step')->all())->toBe(['disk-find', 'share-user', 'second-user']);
+    // What a run plays is not taken away under it.
+    $this->followingRedirects()->delete('/catalogue/playbook/second-store.package')->assertSee('It stays: playbook/second-store.package is used by the run of wren');
+});
+
+test('steps that stood in an own job\'s entry become a playbook of it', function (): void {
+    $job = (string) file_get_contents('core/Catalogue/data/job/print-host.yaml');
+    $steps = "playbook:\n  # which one\n  - {id: d, kind: box, title: D, text: d, command: lsblk, hands_s: 1, reads: lsblk}\n\n  - id: s\n    kind: verify\n    title: S\n    text: s\n    hands_s: 1\n    probe: service\n";
+    CatalogueEntry::query()->create(['kind' => 'job', 'slug' => 'print-host', 'yaml' => str_replace("\nback_up:", "\n{$steps}back_up:", $job)]);
+    (require database_path('migrations/2026_11_26_300000_playbooks_are_entries.php'))->up();
+    app()->forgetInstance(Catalogue::class);
+    $catalogue = app(Catalogue::class);
+    $school = $catalogue->job('print-host')->schools[0]->id;
+    expect($catalogue->unreadEntries())->toBe([])
+        ->and(CatalogueEntry::query()->where('kind', 'job')->value('yaml'))->toBe($job."\n")
+        ->and(array_column($catalogue->entries('playbook')["print-host.{$school}"]['steps'], 'kind'))->toBe(['which-disk', 'ask-services']);
 });
 
 test('a page that is not there has the safety headers too', function (): void {

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Boxes;
 
 use App\BringUp\RunBook;
 use App\Catalogue\Catalogue;
+use App\Catalogue\Playbooks;
 use App\Ground\Power;
 use App\Models\Box;
 use App\Models\BoxJob;
@@ -23,7 +24,7 @@ use Illuminate\Support\Collection;
 
 final class BoxController
 {
-    public function __construct(private readonly Catalogue $catalogue)
+    public function __construct(private readonly Catalogue $catalogue, private readonly Playbooks $playbooks)
     {
     }
 
@@ -68,7 +69,7 @@ final class BoxController
         $steps = $box->stage->stands() ? $box->passedOver()->with(['run.box.jobs'])->get() : collect();
 
         return $steps->map(fn (RunStep $step): array => [
-            'title' => (new RunBook($step->run, $this->catalogue))->template($step)->title,
+            'title' => (new RunBook($step->run, $this->playbooks))->step($step)->title,
             'outcome' => $step->outcome ?? '',
             'at' => $step->finished_at,
         ])->values();

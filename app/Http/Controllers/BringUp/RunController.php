@@ -6,17 +6,21 @@ namespace App\Http\Controllers\BringUp;
 
 use App\Bench\BenchAway;
 use App\Bench\BenchClient;
-use App\BringUp\Checks;
-use App\BringUp\Outcome;
-use App\BringUp\PasteJudge;
+use App\BringUp\Asker;
 use App\BringUp\RunBook;
 use App\BringUp\RunDesk;
 use App\BringUp\StepTold;
-use App\Catalogue\Catalogue;
+use App\Catalogue\Playbooks;
 use App\Models\Box;
 use App\Models\Run;
 use App\Models\RunStep;
-use Burrow\Judgement\Findings;
+use Burrow\BringUp\Kind\Pasted;
+use Burrow\BringUp\Step\BenchHelp;
+use Burrow\BringUp\Step\Judging;
+use Burrow\BringUp\Step\Outcome;
+use Burrow\BringUp\Step\Step;
+use Burrow\BringUp\Step\StepPlace;
+use Burrow\Intake\Intake;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -24,8 +28,11 @@ use Illuminate\Http\Request;
 /** A run of a playbook: one step at a time, each typed, waited for or checked. */
 final class RunController
 {
-    public function __construct(private readonly Catalogue $catalogue, private readonly RunDesk $desk, private readonly BenchClient $bench)
-    {
+    public function __construct(
+        private readonly Playbooks $playbooks,
+        private readonly RunDesk $desk,
+        private readonly BenchClient $bench,
+    ) {
     }
 
     public function begin(Box $box): RedirectResponse
@@ -51,7 +58,7 @@ final class RunController
     {
         $run->load(['box.jobs', 'box.network', 'steps']);
 
-        $book = new RunBook($run, $this->catalogue);
+        $book = new RunBook($run, $this->playbooks);
 
         return view('bringup.run', [
             'run' => $run,
@@ -63,39 +70,48 @@ final class RunController
         ]);
     }
 
-    public function act(Request $request, Run $run, RunStep $step, string $action, Checks $checks, PasteJudge $judge): RedirectResponse
+    public function act(Request $request, Run $run, RunStep $step, string $action): RedirectResponse
     {
         abort_unless($step->run_id === $run->id, 404);
         $run->load(['box.jobs', 'box.network', 'steps']);
-        $book = new RunBook($run, $this->catalogue);
-        $template = $book->template($step);
+        $book = new RunBook($run, $this->playbooks);
+        $played = $book->step($step);
         $version = $request->integer('version');
-        $pasted = $request->string('pasted')->value();
+        $given = $this->given($request, $played, $run->box->on_bench);
         $back = redirect()->route('run', $run);
         try {
             match ($action) {
                 'start' => $this->desk->start($step, $version),
                 'skip' => $this->skip($request, $step, $version),
-                'done' => $template->probe !== ''
+                'done' => $played->kind->place() === StepPlace::Check
                     ? throw new StepTold('This step is over when its check succeeds. Look now, or pass it over with a reason.')
-                    : $this->desk->settle(
-                        $step,
-                        $version,
-                        $template,
-                        $judge->judge($book, $template, $pasted, $request->string('typed_disk')->value()),
-                    ),
-                'check' => $this->desk->settle($step, $version, $template, $checks->check($book, $template->probe, $pasted)),
+                    : $this->desk->settle($step, $version, $this->judge($run, $book, $played, $given)),
+                'check' => $this->desk->settle($step, $version, $this->judge($run, $book, $played, $given)),
                 'reopen' => $this->desk->reopen($step, $request->integer('reopened')),
-                'reserve' => $this->reserve($run, $step, $version, $book),
-                default => ($pasted = $this->type($run, $book->values()->fill($template->command))),
+                default => $given = $this->help($run, $book, $step, $version, $action, $given),
             };
         } catch (StepTold|BenchAway $told) {
-            return $back->with('told', $told->getMessage())->withInput(['pasted' => $pasted]);
+            return $back->with('told', $told->getMessage())->withInput($given);
         }
 
-        return $step->refresh()->isFinished()
-            ? $back
-            : $back->withInput(['pasted' => $pasted, 'typed_disk' => $request->string('typed_disk')->value()]);
+        return $step->refresh()->isFinished() ? $back : $back->withInput($given);
+    }
+
+    /** @return array<string, string> what stands in the step's fields */
+    private function given(Request $request, Step $step, bool $onBench): array
+    {
+        $given = [];
+        foreach ($step->kind->takes($step, $onBench) as $field) {
+            $given[$field->name] = $request->string($field->name)->value();
+        }
+
+        return $given;
+    }
+
+    /** @param  array<string, string>  $given */
+    private function judge(Run $run, RunBook $book, Step $step, array $given): Outcome
+    {
+        return $step->kind->judge(new Judging($step, $book->facts(), $given, app()->makeWith(Asker::class, ['box' => $run->box]), app(Intake::class)));
     }
 
     private function skip(Request $request, RunStep $step, int $version): void
@@ -107,19 +123,34 @@ final class RunController
         $this->desk->skip($step, $version, $reason);
     }
 
-    /** The bench's router takes the reservation as a page of a router would. */
-    private function reserve(Run $run, RunStep $step, int $version, RunBook $book): void
+    /**
+     * The bench stands in for the person's hands.
+     *
+     * @param  array<string, string>  $given
+     * @return array<string, string> what stands in the step's fields afterwards
+     */
+    private function help(Run $run, RunBook $book, RunStep $step, int $version, string $action, array $given): array
     {
-        $this->bench->ask(['do' => 'reserve', 'mac' => $run->box->mac, 'address' => $run->box->address]);
-        $this->desk->settle($step, $version, $book->template($step), Outcome::over('reserved on the bench', Findings::of()));
-    }
-
-    private function type(Run $run, ?string $command): string
-    {
-        if ($command === null || ! $run->box->on_bench) {
-            throw new StepTold('This command cannot be typed on the bench yet.');
+        $played = $book->step($step);
+        $help = BenchHelp::from($action);
+        $command = $book->values($played)->fill($played->command);
+        if ($played->kind->bench() !== $help || $command === null || ! $run->box->on_bench) {
+            throw new StepTold('The bench cannot do this step yet.');
+        }
+        $board = 'box-'.$run->box->id;
+        switch ($help) {
+            case BenchHelp::Power:
+                $this->bench->ask(['do' => 'power', 'board' => $board, 'on' => true]);
+                session()->flash('told', 'The bench board is on.');
+                break;
+            case BenchHelp::Type:
+                return [...$given, Pasted::FIELD => $this->bench->text('type', 'output', ['board' => $board, 'command' => $command])];
+            case BenchHelp::Reserve:
+                $this->bench->ask(['do' => 'reserve', 'mac' => $run->box->mac, 'address' => $run->box->address]);
+                $this->desk->settle($step, $version, Outcome::over('reserved on the bench'));
+                break;
         }
 
-        return $this->bench->text('type', 'output', ['board' => 'box-'.$run->box->id, 'command' => $command]);
+        return $given;
     }
 }

@@ -2,7 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Burrow\BringUp;
+namespace Burrow\BringUp\Playbook;
+
+use Burrow\BringUp\Step\RunFacts;
+use Burrow\BringUp\Step\Step;
+use Burrow\BringUp\Write\Blocks;
 
 /** The values of one box that fill a playbook's commands. */
 final readonly class Values
@@ -13,6 +17,21 @@ final readonly class Values
      */
     public function __construct(public array $words, public array $blocks = [])
     {
+    }
+
+    /** What a run knows, for one of its steps. */
+    public static function of(RunFacts $facts, Step $step): self
+    {
+        $box = [
+            'host' => $facts->name,
+            'user' => $facts->user,
+            'address' => $facts->address === null ? null : (string) $facts->address,
+            'mac' => $facts->mac,
+            'fingerprint' => $facts->hostKey,
+        ];
+        $words = array_filter([...$facts->learned, ...$step->values, ...array_filter($box, is_string(...))], fn (string $word): bool => $word !== '');
+
+        return new self($words, Blocks::from($words));
     }
 
     /** The command as it is typed, or null while a value it needs is not known yet. */

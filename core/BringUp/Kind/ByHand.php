@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\BringUp\Kind;
+
+use Burrow\BringUp\Step\BenchHelp;
+use Burrow\BringUp\Step\Judging;
+use Burrow\BringUp\Step\Outcome;
+use Burrow\BringUp\Step\Step;
+use Burrow\BringUp\Step\StepKind;
+use Burrow\BringUp\Step\StepPlace;
+
+/** Done by hand, and over when the person says so. */
+final readonly class ByHand implements StepKind
+{
+    public function name(): string
+    {
+        return 'hand';
+    }
+
+    public function place(): StepPlace
+    {
+        return StepPlace::Hand;
+    }
+
+    public function takes(Step $step, bool $onBench): array
+    {
+        return [];
+    }
+
+    public function bench(): ?BenchHelp
+    {
+        return null;
+    }
+
+    public function judge(Judging $at): Outcome
+    {
+        return Outcome::over('done, by your word');
+    }
+}

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\BringUp\Playbook;
+
+use Burrow\BringUp\Kind\StepKinds;
+use Burrow\BringUp\Step\Step;
+use Burrow\Quantity\Duration;
+use InvalidArgumentException;
+
+/** Turns playbooks' YAML, once their JSON Schema has passed it, into steps; shared parts are put in by their id. */
+final readonly class PlaybookReader
+{
+    /**
+     * @param  array<string, list<array<string, mixed>>>  $parts  shared steps by the part's id
+     * @param  array{arrive: list<string>, again: list<string>, close: list<string>}  $usual  parts where a playbook names none of its own
+     */
+    public function __construct(private array $parts, private array $usual)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $entry  valid under playbook.schema.json
+     *
+     * @throws InvalidArgumentException for a part that is not known, and for two steps of one id
+     */
+    public function playbook(array $entry): Playbook
+    {
+        /** @var array{id: string, job: string, school: string, values?: array<string, string>, arrive?: list<string>, again?: list<string>, steps: list<array<string, mixed>>, close?: list<string>} $entry */
+        if ($entry['id'] !== "{$entry['job']}.{$entry['school']}") {
+            throw new InvalidArgumentException("its id must be “{$entry['job']}.{$entry['school']}”, for its job and school.");
+        }
+        $values = $entry['values'] ?? [];
+        $own = $this->steps($entry['steps'], $values);
+        $ids = array_map(fn (Step $step): string => $step->id, $own);
+        if (count($ids) !== count(array_unique($ids))) {
+            throw new InvalidArgumentException('two of its steps have one id.');
+        }
+
+        return new Playbook(
+            $entry['job'],
+            $entry['school'],
+            $this->parts($entry['arrive'] ?? $this->usual['arrive'], $values),
+            $this->parts($entry['again'] ?? $this->usual['again'], $values),
+            $own,
+            $this->parts($entry['close'] ?? $this->usual['close'], $values),
+        );
+    }
+
+    /** In the place of a playbook that nobody has written yet: what every box goes through. */
+    public function bare(string $job, string $school): Playbook
+    {
+        return new Playbook(
+            $job,
+            $school,
+            $this->parts($this->usual['arrive'], []),
+            $this->parts($this->usual['again'], []),
+            [],
+            $this->parts($this->usual['close'], []),
+        );
+    }
+
+    /** In the place of a step that was begun and whose playbook has changed since. */
+    public static function gone(string $id): Step
+    {
+        return self::step([
+            'id' => $id,
+            'kind' => 'hand',
+            'title' => "“{$id}”, a step that its playbook no longer has",
+            'text' => 'The playbook was changed or taken away while this run was under way. What was done before stays written down.',
+            'hands_s' => 0,
+            'caution' => 'This step cannot be told any more. Put the playbook back, or pass the step over with a reason.',
+        ], []);
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @param  array<string, string>  $values
+     * @return list<Step>
+     */
+    private function parts(array $ids, array $values): array
+    {
+        return $this->steps(array_map(fn (string $id): array => ['part' => $id], $ids), $values);
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $entries  steps, and parts by their id
+     * @param  array<string, string>  $values
+     * @return list<Step>
+     */
+    private function steps(array $entries, array $values): array
+    {
+        $steps = [];
+        foreach ($entries as $entry) {
+            $part = $entry['part'] ?? null;
+            $steps[] = is_string($part)
+                ? $this->steps($this->parts[$part] ?? throw new InvalidArgumentException("there is no shared part “{$part}”; there are ".implode(', ', array_keys($this->parts)).'.'), $values)
+                : [self::step($entry, $values)];
+        }
+
+        return array_merge(...$steps);
+    }
+
+    /**
+     * @param  array<string, mixed>  $entry
+     * @param  array<string, string>  $values
+     */
+    private static function step(array $entry, array $values): Step
+    {
+        /** @var array{id: string, kind: string, title: string, text: string, command?: string, expect?: string, hands_s: int, wait_s?: array{int, int}, meanwhile?: string, if_longer?: string, caution?: string} $entry */
+        return new Step(
+            id: $entry['id'],
+            kind: StepKinds::of($entry['kind']),
+            title: $entry['title'],
+            text: trim($entry['text']),
+            command: rtrim($entry['command'] ?? ''),
+            expect: trim($entry['expect'] ?? ''),
+            hands: Duration::seconds($entry['hands_s']),
+            waitFrom: isset($entry['wait_s']) ? Duration::seconds($entry['wait_s'][0]) : null,
+            waitTo: isset($entry['wait_s']) ? Duration::seconds($entry['wait_s'][1]) : null,
+            meanwhile: trim($entry['meanwhile'] ?? ''),
+            ifLonger: trim($entry['if_longer'] ?? ''),
+            caution: trim($entry['caution'] ?? ''),
+            values: $values,
+        );
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\BringUp\Step;
+
+/** What the bench can do in a person's stead. */
+enum BenchHelp: string
+{
+    /** The board gets its power. The step stays open: it is over when the person says so. */
+    case Power = 'power';
+
+    /** The step's command is typed on the board, and what it printed stands in the field. */
+    case Type = 'type';
+
+    /** The router takes the reservation, and the step is over. */
+    case Reserve = 'reserve';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Power => 'Power on the bench board',
+            self::Type => 'Type it on the bench board',
+            self::Reserve => 'Enter it in the bench\'s router',
+        };
+    }
+}

@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\BringUp\Step;
+
+use Burrow\Intake\Leases\Lease;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Place;
+use Burrow\Net\Hostname;
+use Burrow\Net\Ipv4;
+
+/** Every judgement of this stage, each with its one text; docs/formulas/bringup.md lists them with their sources. */
+final class BringUpFindings
+{
+    public static function portOpen(Ipv4 $address, int $port): Finding
+    {
+        return Finding::fine('bringup.port_open', "Port {$port} at {$address} is open.");
+    }
+
+    public static function portRefused(Ipv4 $address, int $port): Finding
+    {
+        return Finding::warn(
+            'bringup.port_refused',
+            "Port {$port} at {$address} is refused.",
+            'The box is there and running; the service is not started, or listens on another port.',
+            $port === 22
+                ? 'Remote login was probably not switched on: look over user-data.'
+                : 'Look at the service on the box: systemctl status.',
+        );
+    }
+
+    public static function portSilent(Ipv4 $address, int $port): Finding
+    {
+        return Finding::warn(
+            'bringup.port_silent',
+            "Port {$port} at {$address} is silent.",
+            'Nobody has this address, the box is still starting, or a firewall swallows the question.',
+            'Wait for the usual time, then look at the lights and the cable.',
+        );
+    }
+
+    public static function port(DoorState $met, Ipv4 $address, int $port): Finding
+    {
+        return match ($met) {
+            DoorState::Open => self::portOpen($address, $port),
+            DoorState::Refused => self::portRefused($address, $port),
+            DoorState::Silent => self::portSilent($address, $port),
+        };
+    }
+
+    public static function stillAtOld(Ipv4 $before, Ipv4 $address): Finding
+    {
+        return Finding::warn(
+            'bringup.still_at_old',
+            "It answers at {$before}, where it was found, and not at {$address}.",
+            'The reservation is missing or not applied yet, or the box was not restarted since.',
+            "Look at the router's reservations for {$address}, apply them, and restart the box once more.",
+        );
+    }
+
+    public static function noAddress(): Finding
+    {
+        return Finding::stop(
+            'bringup.no_address',
+            'This box has no address to ask at.',
+            'It was neither planned nor found in the router\'s list.',
+            'Give it an address on its page, or take back the step that finds it.',
+        );
+    }
+
+    public static function noHostKey(): Finding
+    {
+        return Finding::warn(
+            'bringup.no_host_key',
+            'Port 22 showed no host key.',
+            'Either it is not remote login that answers there, or it is just starting.',
+            'Look again in half a minute.',
+        );
+    }
+
+    public static function hostKeyFirst(string $fingerprint): Finding
+    {
+        return Finding::note(
+            'bringup.host_key_first',
+            "First key of this box: {$fingerprint}.",
+            'Nothing is known to compare it with but the box\'s own screen.',
+            'If it has one, compare the text there.',
+        );
+    }
+
+    public static function hostKeySame(): Finding
+    {
+        return Finding::fine('bringup.host_key_same', 'The host key is the one kept.');
+    }
+
+    /** @param  string  $written  when the card was written, as it is shown */
+    public static function hostKeyRewritten(string $written): Finding
+    {
+        return Finding::note(
+            'bringup.host_key_rewritten',
+            'Another host key, as expected.',
+            "The card was written on {$written}, and a new system makes new keys.",
+            'Remove the old one on the desk computer: ssh-keygen -R with the box\'s address.',
+        );
+    }
+
+    public static function hostKeyChanged(string $kept, string $shown): Finding
+    {
+        return Finding::stop(
+            'bringup.host_key_changed',
+            'Another host key, and no reason for it.',
+            "Kept is {$kept}; shown is {$shown}. Another machine may sit at this address.",
+            'Do not log in. Look at the router\'s list for the hardware address first.',
+        );
+    }
+
+    public static function found(Lease $lease, bool $isNew): Finding
+    {
+        return Finding::fine('bringup.found', "Found at {$lease->address}: ".($isNew ? 'new in the list, and the name fits' : 'the name fits').'.');
+    }
+
+    public static function twoOfThatName(Hostname $name): Finding
+    {
+        return Finding::stop(
+            'bringup.two_of_that_name',
+            "Two machines call themselves {$name}.",
+            'One of them is an older card or another board.',
+            'Take the power from the other one.',
+        );
+    }
+
+    public static function otherName(Hostname $name, Lease $lease): Finding
+    {
+        $as = $lease->name === null ? 'without a name' : "as “{$lease->name}”";
+
+        return Finding::warn(
+            'bringup.other_name',
+            "One new machine is in the list, {$as}, at {$lease->address}.",
+            "It should call itself “{$name}”; the first-boot settings were probably not read.",
+            'Look over the card\'s user-data, and remote login may be refused.',
+        );
+    }
+
+    public static function notInList(Hostname $name): Finding
+    {
+        return Finding::warn(
+            'bringup.not_in_list',
+            "{$name} is not in the router's list yet.",
+            'It may still be starting; otherwise no cable, a weak supply, a card that was not written, or network-config that was not read.',
+            'Look at the lights of the network socket first: that costs nothing and tells most.',
+        );
+    }
+
+    public static function severalNew(Hostname $name, int $count): Finding
+    {
+        return Finding::warn(
+            'bringup.several_new',
+            "{$count} machines are new in the list, and none is called {$name}.",
+            'A guess would lead to the wrong one.',
+            'Read the list again in a minute.',
+        );
+    }
+
+    public static function benchAway(string $because): Finding
+    {
+        return Finding::warn('bringup.bench_away', $because, 'The bench is a program of its own.', 'Start it: ./burrow up.');
+    }
+
+    public static function answerNeeded(string $field): Finding
+    {
+        return Finding::stop(
+            'bringup.answer_needed',
+            'The box\'s answer is needed here.',
+            'Later commands are filled in from it.',
+            'Paste what you saw.',
+            Place::field($field),
+        );
+    }
+
+    public static function typeTheDisk(string $typed, string $name, string $field): Finding
+    {
+        return Finding::stop(
+            'bringup.type_the_disk',
+            $typed === '' ? 'Type the disk\'s name to go on.' : "“{$typed}” is not the disk that was found.",
+            'The next step wipes it, and that cannot be undone.',
+            "It is {$name}.",
+            Place::field($field),
+        );
+    }
+
+    /** @param  non-empty-list<string>  $jobs  labels of the jobs whose steps are missing */
+    public static function noPlaybook(array $jobs): Finding
+    {
+        return Finding::warn(
+            'bringup.no_playbook',
+            'This run brings the box up, and does not install: '.implode(', ', $jobs).'.',
+            'The playbook of '.(count($jobs) === 1 ? 'this job' : 'these jobs').' holds no steps of its own yet, so nothing of it will be installed or tried.',
+            'After the last step the box stands there, pinned and up to date, and counts as not finished.',
+        );
+    }
+}

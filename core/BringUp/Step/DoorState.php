@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\BringUp\Step;
+
+/** What a TCP probe met: each of the three means something else. */
+enum DoorState: string
+{
+    case Open = 'open';
+    case Refused = 'refused';
+    case Silent = 'silent';
+}

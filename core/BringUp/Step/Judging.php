@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\BringUp\Step;
+
+use Burrow\Intake\Intake;
+
+/** What a step is judged by: what the run knows, what the person gave back, and what can be asked. */
+final readonly class Judging
+{
+    /** @param  array<string, string>  $given  field => what stands in it, as it was typed or pasted */
+    public function __construct(
+        public Step $step,
+        public RunFacts $facts,
+        public array $given,
+        public Asking $network,
+        public Intake $intake,
+    ) {
+    }
+
+    /** What stands in a field, without blanks around it. */
+    public function given(string $field): string
+    {
+        return trim($this->given[$field] ?? '');
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\BringUp\Step;
+
+use Burrow\Intake\Leases\Lease;
+use Burrow\Judgement\Findings;
+use Burrow\Net\Hostname;
+
+/** Singles out a new box in the router's list: by its name, or as the only one that was not there before. */
+final readonly class LeaseMatch
+{
+    private function __construct(public ?Lease $lease, public Findings $findings)
+    {
+    }
+
+    /**
+     * @param  list<Lease>  $leases
+     * @param  list<string>  $before  hardware addresses in the list before power-on
+     */
+    public static function find(Hostname $name, array $leases, array $before): self
+    {
+        $new = array_values(array_filter($leases, fn (Lease $lease): bool => ! in_array((string) $lease->mac, $before, true)));
+        $named = array_values(array_filter($leases, fn (Lease $lease): bool => strtolower($lease->name ?? '') === $name->label));
+
+        return match (true) {
+            count($named) === 1 => new self($named[0], Findings::of(BringUpFindings::found($named[0], in_array($named[0], $new, true)))),
+            count($named) > 1 => new self(null, Findings::of(BringUpFindings::twoOfThatName($name))),
+            count($new) === 1 => new self($new[0], Findings::of(BringUpFindings::otherName($name, $new[0]))),
+            $new === [] => new self(null, Findings::of(BringUpFindings::notInList($name))),
+            default => new self(null, Findings::of(BringUpFindings::severalNew($name, count($new)))),
+        };
+    }
+}
