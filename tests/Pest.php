@@ -18,6 +18,7 @@ use Symfony\Component\Yaml\Yaml;
 use Tests\TestCase;
 
 require __DIR__.'/Support/boxes.php';
+require __DIR__.'/Support/house.php';
 require __DIR__.'/Support/browser.php';
 
 pest()->extend(TestCase::class)->use(RefreshDatabase::class)->beforeEach(fn () => app(DemoSeeder::class)->run())->in('Web', 'Attack/Web');

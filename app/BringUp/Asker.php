@@ -12,8 +12,8 @@ use App\Probe\Target;
 use App\Probe\TcpProbe;
 use Burrow\BringUp\Step\Asking;
 use Burrow\BringUp\Step\BringUpFindings;
-use Burrow\BringUp\Step\DoorState;
 use Burrow\BringUp\Step\NotAsked;
+use Burrow\Household\DoorState;
 use Burrow\Net\Ipv4;
 use Burrow\Net\SshPublicKey;
 

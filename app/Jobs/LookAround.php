@@ -9,7 +9,7 @@ use App\Models\JournalEntry;
 use App\Models\Service;
 use App\Probe\Target;
 use App\Probe\TcpProbe;
-use Burrow\BringUp\Step\DoorState;
+use Burrow\Household\DoorState;
 use Burrow\Net\Ipv4;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldBeUnique;

@@ -15,6 +15,7 @@ use Burrow\Plan\Circumstances;
 use Burrow\Plan\Duty;
 use Burrow\Plan\Host;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlanOfBox;
 use Burrow\Plan\SchoolChoice;
 use Burrow\Plan\Seat;
 use Burrow\Plan\Ways\WayOut;
@@ -75,7 +76,7 @@ final readonly class Choices
             $this->household->desks()->get($this->chosen['desk']),
             $this->household->feeds(explode(',', $this->chosen['along'])),
             plugged: array_values(
-                array_intersect_key(SheetFields::peripherals($this->catalogue), array_flip(explode(',', $this->chosen['plugged']))),
+                array_intersect_key(PlanOfBox::peripherals($this->catalogue->shelf()), array_flip(explode(',', $this->chosen['plugged']))),
             ),
         );
 

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Catalogue\Catalogue;
-use App\Ground\Power;
 use App\Models\Box;
 use App\Models\Desk;
 use App\Models\Measurement;
 use Burrow\Catalogue\Part\DeskComputer;
+use Burrow\Household\Feed as PowerFeed;
+use Burrow\Household\Household as Picture;
 use Burrow\Judgement\Finding;
 use Burrow\Plan\Host;
 use Burrow\Plan\PlanInput;
@@ -19,6 +20,7 @@ use Burrow\Plan\Power\SupplyFit;
 use Burrow\Plan\Speed\Calibration;
 use Burrow\Plan\Speed\MeasuredRate;
 use Burrow\Quantity\Rate;
+use Burrow\Upkeep\UpkeepFindings;
 use Illuminate\Support\Collection;
 
 /** What a plan can build upon: boxes in service, their readings, and the desk computers. Asked of the database once. */
@@ -120,10 +122,11 @@ final class Household
         if ($switch === '') {
             return null;
         }
-        $boxes = Box::query()->inService()->where('fed_by', $switch)->with('dependencies.provider')->orderBy('name')->get();
-        $new = (new Box(['fed_by' => $switch]))->setRelation('dependencies', collect());
+        $house = app(Picture::class);
+        $power = $house->power($house->standing())->with(new PowerFeed('the new box', $switch, []));
+        $dark = $power->goDark($switch);
 
-        return Power::graph(collect([...$boxes, $new]))->findings()->list[0] ?? null;
+        return count($dark) > 1 ? UpkeepFindings::sharedSwitch($switch, $dark) : null;
     }
 
     /** @param  non-empty-list<float>  $values */

@@ -12,6 +12,7 @@ use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Plan\Duty;
 use Burrow\Plan\Host;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlanOfBox;
 use Illuminate\Http\Request;
 
 /** The fields of the plan sheet: what each may hold, what it holds when nothing was said, and what a plan makes of them. */
@@ -109,7 +110,7 @@ final class SheetFields
             $chosen[$name] = in_array($typed, $schools, true) ? $typed : '';
         }
         $chosen['along'] = implode(',', array_filter(self::listed($request, 'along'), fn (string $name): bool => $household->host($name) !== null));
-        $chosen['plugged'] = implode(',', array_intersect(self::listed($request, 'plugged'), array_keys(self::peripherals($catalogue))));
+        $chosen['plugged'] = implode(',', array_intersect(self::listed($request, 'plugged'), array_keys(PlanOfBox::peripherals($catalogue->shelf()))));
         $chosen['fed'] = mb_substr($request->string('fed')->trim()->value(), 0, 60);
 
         return self::seated($chosen, $household);
@@ -161,23 +162,6 @@ final class SheetFields
         ];
 
         return $fields + array_map(strval(...), $numbers);
-    }
-
-    /**
-     * Everything that some job of the catalogue has plugged in; a person may have it plugged in beside their jobs.
-     *
-     * @return array<string, Peripheral> by what it is
-     */
-    public static function peripherals(Catalogue $catalogue): array
-    {
-        $all = [];
-        foreach ($catalogue->shelf()->jobs as $job) {
-            foreach ($job->peripherals as $peripheral) {
-                $all[$peripheral->what] ??= $peripheral;
-            }
-        }
-
-        return $all;
     }
 
     /** @param  array<string, string>  $chosen */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Probe;
 
-use Burrow\BringUp\Step\DoorState;
+use Burrow\Household\DoorState;
 
 /** Opens TCP connections and says what it met. Many at once take no longer than one. */
 final readonly class TcpProbe

@@ -8,8 +8,10 @@ use App\Bench\BenchClient;
 use App\Catalogue\Catalogue;
 use App\Catalogue\Playbooks;
 use App\House\Place;
+use App\Household\HouseholdLoader;
 use App\Probe\TcpProbe;
 use App\Session\LoginsOnly;
+use Burrow\Household\Household;
 use Burrow\Intake\Intake;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Filesystem\Filesystem;
@@ -24,6 +26,7 @@ class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(Catalogue::class);
         $this->app->singleton(Playbooks::class);
+        $this->app->bind(Household::class, fn (): Household => $this->app->make(HouseholdLoader::class)->load());
         $this->app->singleton(Intake::class, fn (): Intake => Intake::standard());
         $this->app->singleton(BenchClient::class, fn (): BenchClient => new BenchClient(config()->string('burrow.bench_socket')));
         $this->app->singleton(TcpProbe::class, fn (): TcpProbe => new TcpProbe(config()->float('burrow.probe_timeout')));

@@ -48,6 +48,12 @@ final readonly class Finding implements JsonSerializable
         return new self($this->severity, $this->code, $this->found, $this->why, $this->do, $place);
     }
 
+    /** The same, said of one thing among several. */
+    public function about(string $what): self
+    {
+        return new self($this->severity, $this->code, ucfirst($what).': '.$this->found, $this->why, $this->do, $this->place);
+    }
+
     /** Why and what to do, as one running text. */
     public function advice(): string
     {

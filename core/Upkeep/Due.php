@@ -50,19 +50,9 @@ final readonly class Due
     public function finding(): Finding
     {
         return match (true) {
-            $this->isOverdue() => Finding::warn(
-                'upkeep.overdue',
-                ucfirst($this->box).' is '.self::days(-$this->daysLeft).' past its update.',
-                'Known holes stay open until then.',
-                'Update it at the next quiet hour.',
-            ),
-            $this->isSoon() => Finding::note(
-                'upkeep.due_soon',
-                ucfirst($this->box).' is due '.($this->daysLeft === 0 ? 'today' : 'in '.self::days($this->daysLeft)).'.',
-                'An update takes about ten minutes and a restart.',
-                'Choose an hour when nobody needs it.',
-            ),
-            default => Finding::fine('upkeep.in_time', ucfirst($this->box).' is in time: due in '.self::days($this->daysLeft).'.'),
+            $this->isOverdue() => UpkeepFindings::overdue($this->box, self::days(-$this->daysLeft)),
+            $this->isSoon() => UpkeepFindings::dueSoon($this->box, $this->daysLeft === 0 ? 'today' : 'in '.self::days($this->daysLeft)),
+            default => UpkeepFindings::inTime($this->box, self::days($this->daysLeft)),
         };
     }
 

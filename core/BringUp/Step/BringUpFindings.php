@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp\Step;
 
+use Burrow\Household\DoorState;
 use Burrow\Intake\Leases\Lease;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
 use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
+use Burrow\Text\Words;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/bringup.md lists them with their sources. */
 final class BringUpFindings
@@ -197,6 +199,17 @@ final class BringUpFindings
             'This run brings the box up, and does not install: '.implode(', ', $jobs).'.',
             'The playbook of '.(count($jobs) === 1 ? 'this job' : 'these jobs').' holds no steps of its own yet, so nothing of it will be installed or tried.',
             'After the last step the box stands there, pinned and up to date, and counts as not finished.',
+        );
+    }
+
+    /** @param  positive-int  $open  steps that were passed over and jobs whose playbook was not played to its end */
+    public static function unfinished(string $box, int $open): Finding
+    {
+        return Finding::warn(
+            'bringup.unfinished',
+            ucfirst($box).' is not finished: '.($open === 1 ? 'one thing was' : Words::number($open).' things were').' left open.',
+            'What was passed over was not looked at, and nothing is recorded of it.',
+            'Its page lists them, with the reasons.',
         );
     }
 }

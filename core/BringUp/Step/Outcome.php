@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp\Step;
 
+use Burrow\Household\DoorState;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 

@@ -34,7 +34,7 @@
                         </tr>
                     @endforeach
                 </x-list>
-                @foreach ($power->findings() as $finding)
+                @foreach ($switches as $finding)
                     <x-slim :finding="$finding" />
                 @endforeach
             </section>

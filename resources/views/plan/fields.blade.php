@@ -42,7 +42,7 @@
             </div>
             <div class="label-like">Also plugged in, beside what the jobs have</div>
             <div class="ticks">
-                @foreach (\App\Plan\SheetFields::peripherals($catalogue) as $what => $peripheral)
+                @foreach (\Burrow\Plan\PlanOfBox::peripherals($shelf) as $what => $peripheral)
                     <label><input type="checkbox" name="plugged[]" value="{{ $what }}" @checked(in_array($what, explode(',', $choices->get('plugged')), true))> {{ $what }} <span
                             class="soft">{{ $peripheral->plug }}</span></label>
                 @endforeach

@@ -16,7 +16,7 @@
                     <x-working :working="$due->working()" />
                     @if ($due->isOverdue() || $due->isSoon())
                         <x-command :id="'upgrade-' . $id" text="sudo apt-get update && sudo apt-get --yes full-upgrade"><x-slot:where>On <b>{{ $due->box }}</b>, as
-                                <b>{{ $boxes[$id]->user }}</b></x-slot:where></x-command>
+                                <b>{{ $users[$id] }}</b></x-slot:where></x-command>
                         <form class="row" method="post" action="{{ route('box.updated', $id) }}">@csrf<button class="ghost">Updated it today</button></form>
                     @endif
                 </section>

@@ -52,7 +52,7 @@ arch('the core has no clock, no network, no disk and no chance of its own')
         'var_dump',
     ]);
 
-foreach (['Plan', 'Card', 'Addresses', 'Ports', 'Stores', 'Upkeep', 'Ground'] as $stage) {
+foreach (['Plan', 'Card', 'Addresses', 'Ports', 'Stores', 'Upkeep', 'Reach', 'Ground'] as $stage) {
     arch("the stage {$stage} does not lean on another stage")
         ->expect("Burrow\\{$stage}")
         ->toOnlyUse([
@@ -77,6 +77,7 @@ arch('what the stages share does not know the stages')
         'Burrow\Ports',
         'Burrow\Stores',
         'Burrow\Upkeep',
+        'Burrow\Reach',
         'Burrow\Ground',
     ]);
 

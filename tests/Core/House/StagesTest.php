@@ -2,23 +2,26 @@
 
 declare(strict_types=1);
 
-use Burrow\Ground\Feed;
+use App\Household\Concerns;
+use Burrow\Ground\Gathering;
 use Burrow\Ground\Outlook;
-use Burrow\Ground\PowerGraph;
-use Burrow\Ground\Standing;
+use Burrow\Household\Box;
+use Burrow\Household\BoxParts;
+use Burrow\Household\Feed;
 use Burrow\Household\Hearing;
+use Burrow\Household\Household;
+use Burrow\Household\PowerGraph;
+use Burrow\Household\Stage;
 use Burrow\Intake\Disks\BlockDevice;
-use Burrow\Judgement\Finding;
-use Burrow\Judgement\Findings;
-use Burrow\Net\Port;
-use Burrow\Net\Protocol;
+use Burrow\Plan\PlanOfBox;
+use Burrow\Plan\Power\Heat;
 use Burrow\Ports\PortTable;
-use Burrow\Ports\PortUse;
 use Burrow\Quantity\Bytes;
 use Burrow\Stores\DiskChoice;
 use Burrow\Stores\FstabLine;
 use Burrow\Stores\SmbShare;
 use Burrow\Upkeep\Due;
+use Burrow\Upkeep\SharedSwitches;
 
 function disk(string $name, float $gigabytes, array $mounts = [], bool $readOnly = false, array $holds = []): BlockDevice
 {
@@ -56,21 +59,16 @@ test('a box is in time, soon due or late', function (string $now, string $code, 
 ]);
 
 test('a port is held once per box and protocol', function (): void {
-    $use = fn (string $box, int $port, Protocol $protocol, string $for): PortUse => new PortUse($box, Port::of($port), $protocol, $for);
-    $table = new PortTable([
-        $use('sieve', 53, Protocol::Tcp, 'names'),
-        $use('sieve', 53, Protocol::Udp, 'names'),
-        $use('larder', 53, Protocol::Tcp, 'other box'),
-        $use('sieve', 80, Protocol::Tcp, 'its page'),
-        $use('sieve', 80, Protocol::Tcp, 'a second page'),
-        $use('culvert', 51944, Protocol::Udp, 'tunnel'),
-        $use('lantern', 40000, Protocol::Tcp, 'page'),
-    ]);
-    $findings = $table->findings();
+    $findings = (new PortTable())->findings(household([], [
+        'sieve' => ['53 tcp names', '53 udp names', '80 tcp page', '80 tcp second'],
+        'larder' => ['53 tcp other'],
+        'culvert' => ['51944 udp tunnel'],
+        'lantern' => ['40000 tcp page'],
+    ]));
     expect($findings->codes())
         ->toBe(['ports.clash', 'ports.ephemeral'])
         ->and($findings->list[0]->found)
-        ->toContain('its page and a second page')
+        ->toContain('page and second both want tcp 80')
         ->and($findings->list[1]->found)
         ->toContain('40000');
 });
@@ -133,14 +131,6 @@ test('a share is refused when it cannot be one', function (string $name, string 
     ['', '/srv', 'warden'],
 ]);
 
-/** A box that was asked a minute before 15:00, and is silent since then or answers. */
-function heard(?string $silentSince = null, string $asked = '2026-11-25 14:59'): Hearing
-{
-    $asked = new DateTimeImmutable($asked);
-
-    return Hearing::of($asked, $silentSince === null ? $asked : null, $silentSince === null ? null : new DateTimeImmutable($silentSince), new DateTimeImmutable('2026-11-25 15:00'));
-}
-
 test('what is heard of a box, and how old that is', function (?string $asked, ?string $answered, ?string $silent, string $words): void {
     $at = fn (?string $time): ?DateTimeImmutable => $time === null ? null : new DateTimeImmutable("2026-11-25 {$time}");
     expect(Hearing::of($at($asked), $at($answered), $at($silent), new DateTimeImmutable('2026-11-25 15:00'))->words())->toBe($words);
@@ -157,22 +147,74 @@ test('what is heard of a box, and how old that is', function (?string $asked, ?s
     'a clock that was set back while it was silent' => ['15:30', null, '15:20', 'silent for 0 s'],
 ]);
 
+/** Codes of what every floor has to say, gravest first. */
+function needs(Household $house, bool $toKeeper = true): array
+{
+    return Gathering::of(Concerns::all(), $house, $toKeeper)->codes();
+}
+
 test('what was promised and is not so reaches the front page', function (): void {
-    $findings = fn (Standing ...$boxes): array => (new Outlook(array_values($boxes), Findings::of()))->findings()->codes();
-    expect($findings(new Standing('sieve', heard(), [], false, '', shut: ['53 tcp, name lookups: refused'])))
-        ->toBe(['ground.port_shut'])
-        ->and($findings(new Standing('sieve', heard('2026-11-25 14:50'), [], false, '', shut: ['53 tcp, name lookups: silent'])))
-        ->toBe(['ground.silent'])
-        ->and($findings(new Standing('wren', heard(), [], false, '', leftOpen: 14)))
-        ->toBe(['ground.unfinished'])
-        ->and($findings(new Standing('wren', heard(asked: '2026-11-25 13:00'), [], false, '')))
-        ->toBe(['ground.not_asked'])
-        ->and($findings(new Standing('wren', heard(asked: '2026-11-25 13:00'), [], false, '', covered: false)))
-        ->toBe(['ground.outside_network']);
+    $shut = ['sieve' => ['53 tcp names refused']];
+    expect(needs(household([dweller('sieve')], $shut)))->toBe(['ports.shut'])
+        // Of a box that is silent altogether that is said, and not of each of its ports.
+        ->and(needs(household([dweller('sieve', hearing: heard('2026-11-25 14:50'))], $shut)))->toBe(['upkeep.silent'])
+        ->and(needs(household([dweller('wren', passedOver: 13, unfinishedJobs: 1)])))->toBe(['bringup.unfinished'])
+        ->and(needs(household([dweller('wren', hearing: heard(asked: '2026-11-25 13:00'))])))->toBe(['upkeep.not_asked'])
+        ->and(needs(household([dweller('wren', hearing: heard(asked: '2026-11-25 13:00'), covered: false)])))->toBe(['addresses.outside_network'])
+        ->and(needs(household([dweller('wren')], ['wren' => ['80 tcp page open', '80 tcp other']])))->toBe(['ports.clash'])
+        ->and(needs(household([dweller('wren', fedBy: 'desk strip'), dweller('larder', fedBy: 'desk strip')])))->toBe(['upkeep.shared_switch']);
 });
 
-test('the lead counts only who was asked', function (array $boxes, string $lead): void {
-    expect((new Outlook(array_map(fn (Hearing $hearing): Standing => new Standing('a', $hearing, [], false, ''), $boxes), Findings::of()))->lead())->toBe($lead);
+test('a box that is only planned needs nobody', function (): void {
+    $planned = dweller('wren', stage: Stage::Planned, hearing: heard('2026-11-25 14:00'), passedOver: 3, fedBy: 'desk strip');
+    expect(needs(household([$planned, dweller('larder', fedBy: 'desk strip')], ['wren' => ['445 tcp share refused']], ['wren' => ['8443 tcp 2026-01-01']])))->toBe([]);
+});
+
+test('heat and wear of boxes as they were built reach the front page, by name', function (): void {
+    $parts = new BoxParts(board: 'basalt', supply: 'supply-5a', cable: 'stout-05m', link: 'wired', image: 'server-64', card: 'card-16', case: 'closed');
+    $house = household([dweller('lantern', job: 'automation-hub', parts: $parts)]);
+    $findings = Gathering::of(Concerns::all(), $house, true);
+    $plan = PlanOfBox::of($house->boxes()[0]->jobs, $parts, shelf());
+    expect($findings->codes())->toBe(['plan.heat_throttles', 'plan.card_wears_out'])
+        ->and($findings->list[0]->found)->toBe('Lantern: '.Heat::of($plan)->finding()->found)
+        // Parts that the catalogue does not hold any more are not judged.
+        ->and(needs(household([dweller('lantern', job: 'automation-hub', parts: new BoxParts(board: 'gone'))])))->toBe([]);
+});
+
+test('the picture is read part by part, and each part once', function (): void {
+    $house = household([dweller('sieve')], ['sieve' => ['53 tcp names open']]);
+    $records = (new ReflectionProperty($house, 'records'))->getValue($house);
+    expect($records->read)->toBe([]);
+    $house->standing();
+    expect($records->read)->toBe(['boxes']);
+    needs($house);
+    needs($house);
+    expect($records->read)->toBe(['boxes', 'services'])
+        ->and($house->services($house->boxes()[0]))->toHaveCount(1)
+        ->and($house->services())->toHaveCount(1);
+});
+
+test('every concern has a code that stands with its own stage', function (): void {
+    $house = household(
+        [
+            dweller('sieve', job: 'dns-filter', hearing: heard('2026-11-25 14:10'), updated: new DateTimeImmutable('2026-01-01'), passedOver: 1),
+            dweller('larder', covered: false, fedBy: 'strip'), dweller('wren', hearing: heard(asked: '2026-11-25 12:00'), fedBy: 'strip'),
+        ],
+        ['larder' => ['80 tcp a refused', '80 tcp b']],
+        ['larder' => ['8443 tcp 2026-11-01']],
+    );
+    foreach (Concerns::all() as $concern) {
+        $stage = strtolower(explode('\\', $concern::class)[1]);
+        foreach ($concern->findings($house) as $finding) {
+            expect([$concern::class, explode('.', $finding->code)[0]])->toBe([$concern::class, $stage]);
+        }
+    }
+    expect(count(array_unique(needs($house))))->toBe(11);
+});
+
+test('the lead counts only who was asked', function (array $hearings, string $lead): void {
+    $boxes = array_map(fn (Hearing $hearing, int $at): Box => dweller("box{$at}", hearing: $hearing), $hearings, array_keys($hearings));
+    expect((new Outlook(household($boxes), 0))->lead())->toBe($lead);
 })->with([
     'all' => [fn () => [heard(), heard()], 'All two boxes answer.'],
     'one forgotten' => [fn () => [heard(), heard(asked: '2026-11-25 13:00')], 'One of two boxes answers, one was not asked lately.'],
@@ -181,48 +223,47 @@ test('the lead counts only who was asked', function (array $boxes, string $lead)
 ]);
 
 test('the outlook in a sentence', function (): void {
-    $box = fn (string $name, bool $silent = false, array $openings = [], bool $may = false, string $serves = ''): Standing => new Standing(
-        $name,
-        heard($silent ? '2026-11-25 14:10' : null),
-        $openings,
-        $may,
-        $serves,
+    $house = household(
+        [
+            dweller('sieve', job: 'dns-filter'),
+            dweller('culvert', job: 'tunnel-endpoint'),
+            dweller('seedpress', hearing: heard('2026-11-25 14:10'), job: 'print-host', updated: new DateTimeImmutable('2026-06-01')),
+        ],
+        openings: ['culvert' => ['51944 udp']],
     );
-    $due = Findings::of(Finding::warn('upkeep.overdue', 'Lantern is late.', '', ''), Finding::fine('upkeep.in_time', 'x'));
-    $outlook = new Outlook([$box('sieve', serves: 'names'), $box('culvert', openings: ['51944 udp'], may: true), $box('seedpress', true)], $due);
+    $outlook = new Outlook($house, 1);
     expect($outlook->lead())
         ->toBe('Two of three boxes answer.')
         ->and($outlook->rest())
         ->toBe('One way in from outside, and it is the one that is meant. One update is due.')
-        ->and($outlook->findings()->codes())
-        ->toBe(['ground.silent', 'ground.no_stand_in', 'upkeep.overdue']);
+        ->and(needs($house))
+        ->toBe(['upkeep.silent', 'upkeep.no_stand_in', 'upkeep.overdue']);
 });
 
-test('a way in to a box that is not meant for it is a finding', function (): void {
-    $outlook = new Outlook([new Standing('larder', heard(), ['8443 tcp'], false, '')], Findings::of());
-    expect($outlook->findings()->codes())
-        ->toBe(['ground.needless_opening'])
-        ->and($outlook->rest())
+test('a way in to a box that is not meant for it is a finding, and so is one that nobody looked at again', function (): void {
+    $house = household([dweller('larder', job: 'file-store')], openings: ['larder' => ['8443 tcp']]);
+    expect(needs($house))
+        ->toBe(['reach.needless_opening'])
+        ->and((new Outlook($house, 0))->rest())
         ->toContain('one of them')
-        ->and($outlook->lead())
-        ->toBe('The one box answers.');
-    $guests = new Outlook([new Standing('larder', heard(), ['8443 tcp'], false, '')], Findings::of(), false);
-    expect($guests->findings()->codes())->toBe([])->and($guests->rest())->toBe('One way in from outside.');
+        ->and((new Outlook($house, 0))->lead())
+        ->toBe('The one box answers.')
+        // Guests are told of neither.
+        ->and(needs($house, false))
+        ->toBe([])
+        ->and((new Outlook($house, 0, false))->rest())
+        ->toBe('One way in from outside.');
+    $tunnel = fn (string $day): array => needs(household([dweller('culvert', job: 'tunnel-endpoint')], openings: ['culvert' => ["51944 udp {$day}"]]));
+    expect([$tunnel('2026-11-24'), $tunnel('2026-11-25'), $tunnel('2026-11-26')])->toBe([['reach.review_due'], [], []]);
 });
 
 test('an empty burrow teaches the first step', function (): void {
-    expect((new Outlook([], Findings::of()))->rest())
-        ->toContain('New box')
-        ->and((new Outlook([], Findings::of()))->findings()->isEmpty())
-        ->toBeTrue();
+    expect((new Outlook(household([]), 0))->rest())->toContain('New box')->and(needs(household([])))->toBe([]);
 });
 
 test('two filters stand in for one another', function (): void {
-    expect(
-        (new Outlook([new Standing('a', heard(), [], false, 'names'), new Standing('b', heard(), [], false, 'names')], Findings::of()))
-            ->findings()
-            ->isEmpty(),
-    )->toBeTrue();
+    expect(needs(household([dweller('a', job: 'dns-filter'), dweller('b', job: 'dns-filter')])))->toBe([])
+        ->and(needs(household([dweller('a', job: 'dns-filter'), dweller('b', job: 'file-store')])))->toBe(['upkeep.no_stand_in']);
 });
 
 test('a switch takes its boxes in the order that hurts least', function (): void {
@@ -244,8 +285,10 @@ test('a switch takes its boxes in the order that hurts least', function (): void
         ->toBe(['lantern'])
         ->and($graph->suffer('reading room'))
         ->toBe(['culvert'])
-        ->and($graph->findings()->codes())
-        ->toBe(['ground.shared_switch']);
+        ->and(SharedSwitches::of($graph)->codes())
+        ->toBe(['upkeep.shared_switch'])
+        ->and(SharedSwitches::of($graph)->list[0]->do)
+        ->toBe('Shut down first, in this order: dewpoint, larder, sieve.');
 });
 
 test('boxes that depend on each other in a circle still end', function (): void {

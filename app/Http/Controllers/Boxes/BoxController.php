@@ -7,15 +7,17 @@ namespace App\Http\Controllers\Boxes;
 use App\BringUp\RunBook;
 use App\Catalogue\Catalogue;
 use App\Catalogue\Playbooks;
-use App\Ground\Power;
 use App\Models\Box;
 use App\Models\BoxJob;
 use App\Models\JournalEntry;
 use App\Models\RunStep;
 use App\Plan\BoxPlan;
 use App\Plan\Readings;
-use App\Upkeep\Calendar;
 use Burrow\Catalogue\Job\Job;
+use Burrow\Household\Box as Pictured;
+use Burrow\Household\Household;
+use Burrow\Upkeep\Calendar;
+use Burrow\Upkeep\SharedSwitches;
 use Carbon\Carbon;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -28,7 +30,7 @@ final class BoxController
     {
     }
 
-    public function index(): View
+    public function index(Household $house): View
     {
         $boxes = Box::query()
             ->with(['jobs', 'run', 'dependencies.provider'])
@@ -38,11 +40,15 @@ final class BoxController
         return view('boxes.index', [
             'boxes' => $boxes,
             'inService' => $boxes->filter(fn (Box $box): bool => $box->isInService())->count(),
-            'power' => Power::graph($boxes), 'catalogue' => $this->catalogue]);
+            'power' => $house->power(),
+            'switches' => SharedSwitches::of($house->power()),
+            'catalogue' => $this->catalogue,
+        ]);
     }
 
-    public function show(Request $request, Box $box, Calendar $calendar): View
+    public function show(Request $request, Box $box, Household $house): View
     {
+        $pictured = collect($house->boxes())->first(fn (Pictured $one): bool => $one->id === $box->id);
         $plan = BoxPlan::of($box->load('jobs'), $this->catalogue);
         $readings = new Readings($box, $plan);
         $box->load(['measurements', 'services', 'openings', 'stores', 'dependencies.provider', 'run']);
@@ -54,7 +60,7 @@ final class BoxController
             'unplayed' => $box->stage->stands() ? array_values($box->jobs->whereNull('finished_at')->map(fn (BoxJob $job): string => $this->catalogue->job($job->job)->label ?? $job->job)->all()) : [],
             'board' => $this->catalogue->shelf()->boards[$box->board] ?? null,
             'jobs' => array_values(array_filter($box->jobs->map(fn ($job): ?Job => $this->catalogue->job($job->job))->all())),
-            'due' => $calendar->toldTo($request->user(), collect([$box]))[$box->id] ?? null,
+            'due' => $pictured !== null && $request->user()?->isKeeper() === true ? Calendar::ofBox($pictured, $house) : null,
             'copyJudged' => $readings->copy(),
             'heatJudged' => $readings->heat(),
             'twin' => $box->host_key === null ? null : Box::query()->whereKeyNot($box->id)->where('host_key', $box->host_key)->first(),

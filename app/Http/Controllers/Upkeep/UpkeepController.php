@@ -6,7 +6,8 @@ namespace App\Http\Controllers\Upkeep;
 
 use App\Models\Box;
 use App\Models\JournalEntry;
-use App\Upkeep\Calendar;
+use Burrow\Household\Household;
+use Burrow\Upkeep\Calendar;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -14,14 +15,14 @@ use Illuminate\Http\Request;
 /** What is due, soonest first. */
 final class UpkeepController
 {
-    public function index(Request $request, Calendar $calendar): View
+    public function index(Request $request, Household $house): View
     {
-        $boxes = Box::query()->standing()->with('jobs')->get();
+        $told = $request->user()?->isKeeper() === true;
 
         return view('upkeep.index', [
-            'told' => $request->user()?->isKeeper() === true,
-            'dues' => $calendar->toldTo($request->user(), $boxes),
-            'boxes' => $boxes->keyBy('id'),
+            'told' => $told,
+            'dues' => $told ? Calendar::of($house) : [],
+            'users' => Box::query()->pluck('user', 'id'),
         ]);
     }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Burrow\BringUp\Step;
+namespace Burrow\Household;
 
 /** What a TCP probe met: each of the three means something else. */
 enum DoorState: string

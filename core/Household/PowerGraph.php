@@ -2,10 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Burrow\Ground;
-
-use Burrow\Judgement\Finding;
-use Burrow\Judgement\Findings;
+namespace Burrow\Household;
 
 /** What goes dark with which switch, who suffers without going dark, and what to shut down first. */
 final readonly class PowerGraph
@@ -13,6 +10,12 @@ final readonly class PowerGraph
     /** @param  list<Feed>  $feeds one for each box */
     public function __construct(private array $feeds)
     {
+    }
+
+    /** The same with one more box. */
+    public function with(Feed $feed): self
+    {
+        return new self([...$this->feeds, $feed]);
     }
 
     /** @return list<string> the switches, in the order of their first box */
@@ -57,25 +60,5 @@ final readonly class PowerGraph
         } while ($more !== []);
 
         return array_values(array_diff($gone, $this->goDark($switch)));
-    }
-
-    public function findings(): Findings
-    {
-        $findings = Findings::of();
-        foreach ($this->switches() as $switch) {
-            $dark = $this->goDark($switch);
-            if (count($dark) > 1) {
-                $findings = $findings->and([
-                    Finding::note(
-                        'ground.shared_switch',
-                        ucfirst($switch).' carries '.count($dark).' boxes.',
-                        'One failure, or one hand on the switch, takes them all. A switch is a power cut.',
-                        'Shut down first, in this order: '.implode(', ', $dark).'.',
-                    ),
-                ]);
-            }
-        }
-
-        return $findings;
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Burrow\Ground;
+namespace Burrow\Household;
 
 /** A box as far as power is concerned: what it hangs on, and which boxes it cannot work without. */
 final readonly class Feed

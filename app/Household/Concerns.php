@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Household;
+
+use Burrow\Addresses\OutsideNetwork;
+use Burrow\BringUp\Unfinished;
+use Burrow\Household\Concern;
+use Burrow\Plan\BoxesAsBuilt;
+use Burrow\Ports\PortTable;
+use Burrow\Ports\Shut;
+use Burrow\Reach\Openings;
+use Burrow\Upkeep\SharedSwitches;
+use Burrow\Upkeep\Updates;
+use Burrow\Upkeep\Watch;
+
+/** Every floor's concerns. A new one is one class and one line here. */
+final class Concerns
+{
+    /** @return list<Concern> */
+    public static function all(): array
+    {
+        return [
+            new Watch(),
+            new OutsideNetwork(),
+            new Shut(),
+            new Unfinished(),
+            new PortTable(),
+            new Openings(),
+            new BoxesAsBuilt(),
+            new Updates(),
+            new SharedSwitches(),
+        ];
+    }
+}

@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Household;
+
+use App\Models\Network;
+use App\Models\RunStep;
+use Burrow\Catalogue\Shelf;
+use Burrow\Household\Box;
+use Burrow\Household\BoxParts;
+use Burrow\Household\Dependency;
+use Burrow\Household\DoorState;
+use Burrow\Household\Hearing;
+use Burrow\Household\HeldJob;
+use Burrow\Household\Opening;
+use Burrow\Household\Records;
+use Burrow\Household\Service;
+use Burrow\Household\Stage;
+use Burrow\Net\Ipv4;
+use Burrow\Net\Port;
+use Burrow\Net\Prefix;
+use Burrow\Net\Protocol;
+use DateTimeImmutable;
+use DateTimeZone;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+
+/** The picture of the house from the database: one query a part, rows without models. Rows that cannot be so are left out. */
+final readonly class DatabaseRecords implements Records
+{
+    private DateTimeZone $zone;
+
+    public function __construct(private Network $network, private Shelf $shelf, private DateTimeImmutable $now)
+    {
+        $this->zone = $now->getTimezone();
+    }
+
+    public function boxes(): array
+    {
+        $jobs = $this->jobs();
+        $prefix = Prefix::tryParse($this->network->prefix);
+        $rows = DB::table('boxes')
+            ->where('network_id', $this->network->id)
+            ->whereNotNull('name')
+            ->orderBy('id')
+            ->select('*')
+            ->selectSub(
+                DB::table('run_steps')->join('runs', 'runs.id', '=', 'run_steps.run_id')->whereColumn('runs.box_id', 'boxes.id')->where('run_steps.state', RunStep::SKIPPED)->selectRaw('COUNT(*)'),
+                'passed_over',
+            )
+            ->get();
+
+        return array_values($rows->map(fn (stdClass $row): Box => $this->box($row, $jobs[$row->id] ?? [], $prefix))->all());
+    }
+
+    public function services(): array
+    {
+        $rows = DB::table('services')
+            ->join('boxes', 'boxes.id', '=', 'services.box_id')
+            ->where('boxes.network_id', $this->network->id)
+            ->whereNotNull('boxes.name')
+            ->orderBy('services.port')
+            ->orderBy('services.box_id')
+            ->get(['boxes.name', 'services.port', 'services.protocol', 'services.purpose', 'services.state']);
+        $services = $rows->map(function (stdClass $row): ?Service {
+            $port = Port::tryOf((int) $row->port);
+            $protocol = Protocol::tryFrom((string) $row->protocol);
+
+            return $port === null || $protocol === null
+                ? null
+                : new Service((string) $row->name, $port, $protocol, (string) $row->purpose, DoorState::tryFrom((string) $row->state));
+        });
+
+        return array_values(array_filter($services->all()));
+    }
+
+    public function openings(): array
+    {
+        $rows = DB::table('openings')
+            ->join('boxes', 'boxes.id', '=', 'openings.box_id')
+            ->where('boxes.network_id', $this->network->id)
+            ->whereNotNull('boxes.name')
+            ->orderBy('openings.id')
+            ->get(['boxes.name', 'openings.outside_port', 'openings.protocol', 'openings.review_on']);
+
+        return array_values(
+            $rows->map(fn (stdClass $row): Opening => new Opening((string) $row->name, (int) $row->outside_port, (string) $row->protocol, $this->day($row->review_on)))->all(),
+        );
+    }
+
+    public function dependencies(): array
+    {
+        $rows = DB::table('box_dependencies')
+            ->join('boxes', 'boxes.id', '=', 'box_dependencies.box_id')
+            ->join('boxes AS providers', 'providers.id', '=', 'box_dependencies.on_box_id')
+            ->where('boxes.network_id', $this->network->id)
+            ->whereNotNull('boxes.name')
+            ->whereNotNull('providers.name')
+            ->orderBy('box_dependencies.id')
+            ->get(['boxes.name', 'providers.name AS provider', 'box_dependencies.what']);
+
+        return array_values($rows->map(fn (stdClass $row): Dependency => new Dependency((string) $row->name, (string) $row->provider, (string) $row->what))->all());
+    }
+
+    /**
+     * What a box is made of, from its row.
+     *
+     * @param  array<string, mixed>  $row
+     */
+    public static function parts(array $row): BoxParts
+    {
+        $id = fn (string $field): ?string => is_string($row[$field] ?? null) && $row[$field] !== '' ? $row[$field] : null;
+
+        return new BoxParts(
+            board: $id('board'),
+            supply: $id('supply'),
+            cable: $id('cable'),
+            drive: $id('drive'),
+            link: $id('link'),
+            image: $id('image'),
+            card: $id('card'),
+            case: $id('case'),
+            hub: $id('hub'),
+            cooling: $id('cooling'),
+            addOn: $id('addon'),
+            imageFrom: $id('image_from'),
+            plugged: explode(',', $id('plugged') ?? ''),
+        );
+    }
+
+    /** @param  list<stdClass>  $jobs  rows of box_jobs */
+    private function box(stdClass $row, array $jobs, ?Prefix $prefix): Box
+    {
+        $address = Ipv4::tryParse((string) $row->address);
+        $held = [];
+        foreach ($jobs as $job) {
+            $known = $this->shelf->jobs[$job->job] ?? null;
+            if ($known !== null) {
+                $held[] = new HeldJob($known, (string) $job->school, $job->finished_at !== null);
+            }
+        }
+
+        return new Box(
+            id: (int) $row->id,
+            name: (string) $row->name,
+            stage: Stage::tryFrom((string) $row->stage) ?? Stage::Planned,
+            hearing: Hearing::of($this->time($row->asked_at), $this->time($row->answered_at), $this->time($row->silent_since), $this->now),
+            address: $address,
+            covered: $address === null || $prefix?->contains($address) === true,
+            jobs: $held,
+            unfinishedJobs: count(array_filter($jobs, fn (stdClass $job): bool => $job->finished_at === null)),
+            passedOver: (int) $row->passed_over,
+            updated: $this->time($row->updated_system_at),
+            fedBy: (string) $row->fed_by,
+            parts: self::parts((array) $row),
+        );
+    }
+
+    /** @return array<int, list<stdClass>> rows of box_jobs by box */
+    private function jobs(): array
+    {
+        $by = [];
+        foreach (DB::table('box_jobs')->orderBy('id')->get(['box_id', 'job', 'school', 'finished_at']) as $row) {
+            $by[(int) $row->box_id][] = $row;
+        }
+
+        return $by;
+    }
+
+    /** A moment as the database keeps it, which is UTC. */
+    private function time(mixed $kept): ?DateTimeImmutable
+    {
+        $time = is_string($kept) ? DateTimeImmutable::createFromFormat('Y-m-d H:i:s', substr($kept, 0, 19), new DateTimeZone('UTC')) : false;
+
+        return $time === false ? null : $time->setTimezone($this->zone);
+    }
+
+    private function day(mixed $kept): ?DateTimeImmutable
+    {
+        $day = is_string($kept) ? DateTimeImmutable::createFromFormat('!Y-m-d', substr($kept, 0, 10), $this->zone) : false;
+
+        return $day === false ? null : $day;
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Household;
+
+use App\Catalogue\Catalogue;
+use App\Models\Network;
+use Burrow\Household\Household;
+use DateTimeImmutable;
+use DateTimeZone;
+
+/** The one place where the picture of the house is made. */
+final readonly class HouseholdLoader
+{
+    public function __construct(private Catalogue $catalogue)
+    {
+    }
+
+    public function load(): Household
+    {
+        $shelf = $this->catalogue->shelf();
+        $now = new DateTimeImmutable('@'.now()->getTimestamp());
+        $now = $now->setTimezone(new DateTimeZone(Network::zone()));
+
+        return new Household(new DatabaseRecords(Network::home(), $shelf, $now), $shelf, $now);
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Household;
+
+use Burrow\Catalogue\Shelf;
+use DateTimeImmutable;
+
+/** What is so in this house, as one picture: each part is read when it is first asked for, and once. */
+final class Household
+{
+    /** @var list<Box>|null */
+    private ?array $boxes = null;
+
+    /** @var array<string, list<Service>>|null by box */
+    private ?array $services = null;
+
+    /** @var array<string, list<Opening>>|null by box */
+    private ?array $openings = null;
+
+    /** @var array<string, list<Dependency>>|null by box */
+    private ?array $dependencies = null;
+
+    /** @param  DateTimeImmutable  $now  in the network's zone */
+    public function __construct(private readonly Records $records, public readonly Shelf $shelf, public readonly DateTimeImmutable $now)
+    {
+    }
+
+    /** @return list<Box> those that have a name */
+    public function boxes(): array
+    {
+        return $this->boxes ??= $this->records->boxes();
+    }
+
+    /** @return list<Box> those that stand in the house and are watched */
+    public function standing(): array
+    {
+        return array_values(array_filter($this->boxes(), fn (Box $box): bool => $box->stage->stands()));
+    }
+
+    /** @return list<Service> of one box, or of all */
+    public function services(?Box $box = null): array
+    {
+        $this->services ??= self::byBox($this->records->services());
+
+        return self::of($this->services, $box);
+    }
+
+    /** @return list<Opening> of one box, or of all */
+    public function openings(?Box $box = null): array
+    {
+        $this->openings ??= self::byBox($this->records->openings());
+
+        return self::of($this->openings, $box);
+    }
+
+    /** @return list<Dependency> of one box, or of all */
+    public function dependencies(?Box $box = null): array
+    {
+        $this->dependencies ??= self::byBox($this->records->dependencies());
+
+        return self::of($this->dependencies, $box);
+    }
+
+    /**
+     * What hangs on which switch, of all boxes that have a name or of some, by name.
+     *
+     * @param  ?list<Box>  $boxes
+     */
+    public function power(?array $boxes = null): PowerGraph
+    {
+        $boxes ??= $this->boxes();
+        usort($boxes, fn (Box $a, Box $b): int => $a->name <=> $b->name);
+
+        return new PowerGraph(array_map(
+            fn (Box $box): Feed => new Feed(
+                $box->name,
+                $box->fedBy,
+                array_map(fn (Dependency $one): string => $one->on, $this->dependencies($box)),
+            ),
+            $boxes,
+        ));
+    }
+
+    /**
+     * @template T of Service|Opening|Dependency
+     *
+     * @param  list<T>  $things
+     * @return array<string, list<T>>
+     */
+    private static function byBox(array $things): array
+    {
+        $by = [];
+        foreach ($things as $thing) {
+            $by[$thing->box][] = $thing;
+        }
+
+        return $by;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  array<string, list<T>>  $by
+     * @return list<T>
+     */
+    private static function of(array $by, ?Box $box): array
+    {
+        return $box === null ? array_merge(...array_values($by)) : $by[$box->name] ?? [];
+    }
+}

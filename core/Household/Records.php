@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Household;
+
+/** Where the picture of the house comes from, part by part. */
+interface Records
+{
+    /** @return list<Box> those that have a name, in the order of the record */
+    public function boxes(): array;
+
+    /** @return list<Service> */
+    public function services(): array;
+
+    /** @return list<Opening> */
+    public function openings(): array;
+
+    /** @return list<Dependency> */
+    public function dependencies(): array;
+}

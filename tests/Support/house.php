@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Household\Box;
+use Burrow\Household\BoxParts;
+use Burrow\Household\Dependency;
+use Burrow\Household\DoorState;
+use Burrow\Household\Hearing;
+use Burrow\Household\HeldJob;
+use Burrow\Household\Household;
+use Burrow\Household\Opening;
+use Burrow\Household\Records;
+use Burrow\Household\Service;
+use Burrow\Household\Stage;
+use Burrow\Net\Port;
+use Burrow\Net\Protocol;
+
+// A house in the core's own words, for the tests of what the floors have to say about it. It is Wednesday, 15:00.
+
+const THREE_O_CLOCK = '2026-11-25 15:00';
+
+/** A box that was asked a minute before 15:00, and is silent since then or answers. */
+function heard(?string $silentSince = null, string $asked = '2026-11-25 14:59'): Hearing
+{
+    $asked = new DateTimeImmutable($asked);
+
+    return Hearing::of($asked, $silentSince === null ? $asked : null, $silentSince === null ? null : new DateTimeImmutable($silentSince), new DateTimeImmutable(THREE_O_CLOCK));
+}
+
+/** A box in service that answers; what is said otherwise goes by the names of the constructor, and "job" is an id of the catalogue. */
+function dweller(string $name, mixed ...$with): Box
+{
+    $jobs = array_map(fn (string $id): HeldJob => new HeldJob(catalogue('job')[$id]), (array) ($with['job'] ?? []));
+    unset($with['job']);
+
+    return new Box(...[
+        'id' => crc32($name), 'name' => $name, 'stage' => Stage::InService, 'hearing' => heard(), 'jobs' => $jobs, 'parts' => new BoxParts(), ...$with,
+    ]);
+}
+
+/**
+ * @param  list<Box>  $boxes
+ * @param  array<string, list<string>>  $ports  box => "80 tcp page" or "80 tcp page refused"
+ * @param  array<string, list<string>>  $openings  box => "8443 tcp" or "8443 tcp 2026-11-01"
+ * @param  array<string, list<string>>  $dependsOn  box => names of boxes
+ */
+function household(array $boxes, array $ports = [], array $openings = [], array $dependsOn = []): Household
+{
+    $records = new class($boxes, $ports, $openings, $dependsOn) implements Records
+    {
+        public array $read = [];
+
+        public function __construct(private array $boxes, private array $ports, private array $openings, private array $dependsOn)
+        {
+        }
+
+        public function boxes(): array
+        {
+            $this->read[] = 'boxes';
+
+            return $this->boxes;
+        }
+
+        public function services(): array
+        {
+            $this->read[] = 'services';
+
+            return self::each($this->ports, function (string $box, string $line): Service {
+                [$port, $protocol, $purpose, $state] = [...explode(' ', $line), ''];
+
+                return new Service($box, Port::of((int) $port), Protocol::from($protocol), $purpose, DoorState::tryFrom($state));
+            });
+        }
+
+        public function openings(): array
+        {
+            return self::each($this->openings, function (string $box, string $line): Opening {
+                [$port, $protocol, $review] = [...explode(' ', $line), ''];
+
+                return new Opening($box, (int) $port, $protocol, $review === '' ? null : new DateTimeImmutable($review));
+            });
+        }
+
+        public function dependencies(): array
+        {
+            return self::each($this->dependsOn, fn (string $box, string $on): Dependency => new Dependency($box, $on, 'names'));
+        }
+
+        private static function each(array $by, callable $make): array
+        {
+            $all = [];
+            foreach ($by as $box => $lines) {
+                foreach ($lines as $line) {
+                    $all[] = $make($box, $line);
+                }
+            }
+
+            return $all;
+        }
+    };
+
+    return new Household($records, shelf(), new DateTimeImmutable(THREE_O_CLOCK));
+}
