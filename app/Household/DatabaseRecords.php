@@ -62,14 +62,14 @@ final readonly class DatabaseRecords implements Records
             ->whereNotNull('boxes.name')
             ->orderBy('services.port')
             ->orderBy('services.box_id')
-            ->get(['boxes.name', 'services.port', 'services.protocol', 'services.purpose', 'services.state']);
+            ->get(['boxes.name', 'services.port', 'services.protocol', 'services.purpose', 'services.state', 'services.looked_at']);
         $services = $rows->map(function (stdClass $row): ?Service {
             $port = Port::tryOf((int) $row->port);
             $protocol = Protocol::tryFrom((string) $row->protocol);
 
             return $port === null || $protocol === null
                 ? null
-                : new Service((string) $row->name, $port, $protocol, (string) $row->purpose, DoorState::tryFrom((string) $row->state));
+                : new Service((string) $row->name, $port, $protocol, (string) $row->purpose, DoorState::tryFrom((string) $row->state), $this->time($row->looked_at));
         });
 
         return array_values(array_filter($services->all()));

@@ -16,6 +16,7 @@ use Burrow\Intake\Intake;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
@@ -36,6 +37,8 @@ class AppServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict(! $this->app->isProduction());
         View::share('places', Place::cases());
+        Blade::directive('mark', fn (string $severity): string => "<?php echo \\App\\View\\Plain::mark({$severity}); ?>");
+        Blade::directive('ago', fn (string $at): string => "<?php echo \\App\\View\\Plain::ago({$at}); ?>");
         Session::extend('logins', fn (): LoginsOnly => new LoginsOnly(
             $this->app->make(Filesystem::class),
             config()->string('session.files'),

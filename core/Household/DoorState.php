@@ -10,4 +10,14 @@ enum DoorState: string
     case Open = 'open';
     case Refused = 'refused';
     case Silent = 'silent';
+
+    /** The severity that its mark shows. */
+    public function mark(): string
+    {
+        return match ($this) {
+            self::Open => 'fine',
+            self::Refused => 'warn',
+            self::Silent => 'stop',
+        };
+    }
 }

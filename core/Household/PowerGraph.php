@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\Household;
 
+use SplMinHeap;
+
 /** What goes dark with which switch, who suffers without going dark, and what to shut down first. */
 final readonly class PowerGraph
 {
@@ -34,14 +36,27 @@ final readonly class PowerGraph
      */
     public function goDark(string $switch): array
     {
-        $left = array_values(array_filter($this->feeds, fn (Feed $feed): bool => $feed->from === $switch));
+        $behind = array_values(array_filter($this->feeds, fn (Feed $feed): bool => $feed->from === $switch));
+        $at = array_flip(array_map(fn (Feed $feed): string => $feed->box, $behind));
+        // How many of those that are still on need each of them; whoever nobody needs any more may go, first come first.
+        $needs = array_map(fn (Feed $feed): array => array_values(array_intersect_key($at, array_flip(array_diff($feed->dependsOn, [$feed->box])))), $behind);
+        $needed = array_count_values(array_merge(...$needs)) + array_fill_keys(array_keys($behind), 0);
+        ksort($needed);
+        $free = new SplMinHeap();
+        array_map($free->insert(...), array_keys($needed, 0, true));
         $order = [];
-        while ($left !== []) {
-            $needed = array_merge(...array_map(fn (Feed $feed): array => array_diff($feed->dependsOn, [$feed->box]), $left));
-            $free = array_values(array_filter($left, fn (Feed $feed): bool => ! in_array($feed->box, $needed, true)));
-            $next = $free[0] ?? $left[0];
-            $order[] = $next->box;
-            $left = array_values(array_filter($left, fn (Feed $feed): bool => $feed !== $next));
+        while ($needed !== []) {
+            $next = $free->isEmpty() ? array_key_first($needed) : $free->extract();
+            if (! isset($needed[$next])) {
+                continue;
+            }
+            unset($needed[$next]);
+            $order[] = $behind[$next]->box;
+            foreach ($needs[$next] as $provider) {
+                if (isset($needed[$provider]) && --$needed[$provider] === 0) {
+                    $free->insert($provider);
+                }
+            }
         }
 
         return $order;
@@ -50,15 +65,17 @@ final readonly class PowerGraph
     /** @return list<string> boxes that keep their power and lose what they depend on, directly or through others */
     public function suffer(string $switch): array
     {
-        $gone = $this->goDark($switch);
+        $dark = array_fill_keys($this->goDark($switch), true);
+        $gone = $dark;
         do {
-            $more = array_filter(
-                $this->feeds,
-                fn (Feed $feed): bool => ! in_array($feed->box, $gone, true) && array_intersect($feed->dependsOn, $gone) !== [],
-            );
-            $gone = [...$gone, ...array_values(array_map(fn (Feed $feed): string => $feed->box, $more))];
-        } while ($more !== []);
+            $before = count($gone);
+            foreach ($this->feeds as $feed) {
+                if (! isset($gone[$feed->box]) && array_intersect_key($gone, array_flip($feed->dependsOn)) !== []) {
+                    $gone[$feed->box] = true;
+                }
+            }
+        } while (count($gone) > $before);
 
-        return array_values(array_diff($gone, $this->goDark($switch)));
+        return array_map(strval(...), array_keys(array_diff_key($gone, $dark)));
     }
 }

@@ -6,6 +6,7 @@ namespace Burrow\Household;
 
 use Burrow\Net\Port;
 use Burrow\Net\Protocol;
+use DateTimeImmutable;
 
 /** A port that a service of a box holds, and what was met when it was last asked. */
 final readonly class Service
@@ -17,6 +18,7 @@ final readonly class Service
         public Protocol $protocol,
         public string $purpose,
         public ?DoorState $state = null,
+        public ?DateTimeImmutable $lookedAt = null,
     ) {
     }
 }

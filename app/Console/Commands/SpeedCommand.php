@@ -6,6 +6,10 @@ namespace App\Console\Commands;
 
 use App\Catalogue\Catalogue;
 use App\Models\Box;
+use App\Models\BoxJob;
+use App\Models\JournalEntry;
+use App\Models\Service;
+use App\Models\User;
 use App\Plan\Choices;
 use App\Plan\Household;
 use Burrow\Card\CardContext;
@@ -23,8 +27,11 @@ use Burrow\Intake\Intake;
 use Burrow\Net\Hostname;
 use Burrow\Plan\Ways\WaysOut;
 use Illuminate\Console\Command;
+use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Client\PendingRequest;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use RuntimeException;
 
@@ -33,13 +40,15 @@ final class SpeedCommand extends Command
 {
     private const ROUNDS = 40;
 
+    private const LISTS = ['/blank', '/', '/boxes', '/addresses', '/ports', '/reach', '/upkeep', '/journal'];
+
     protected $signature = 'burrow:speed {base : where the running copy answers}';
 
     protected $description = 'Page times as multiples of a blank page, and readers against the obvious tool';
 
     public function handle(Intake $intake): int
     {
-        $this->pages((string) $this->argument('base'));
+        $this->lists($this->pages((string) $this->argument('base')));
         $this->readers($intake);
         $this->ways();
         $this->lint();
@@ -94,7 +103,8 @@ final class SpeedCommand extends Command
         return CardSet::of($settings, $order)->folder();
     }
 
-    private function pages(string $base): void
+    /** @return float milliseconds of the blank page, as it is served */
+    private function pages(string $base): float
     {
         $client = $this->login($base);
         $box = Box::query()->inService()->value('id');
@@ -121,6 +131,56 @@ final class SpeedCommand extends Command
         $blank = $this->middle($times['blank page']);
         foreach ($times as $name => $all) {
             $this->line(sprintf('%-34s %6.1f ms  %4.1f × blank', $name, $this->middle($all), $this->middle($all) / $blank));
+        }
+
+        return $blank;
+    }
+
+    /**
+     * Pages that grow with the house, asked of this process so that no household's record is filled: what is put in is
+     * taken back. What the served blank page takes longer than this process's own is on top of each.
+     */
+    private function lists(float $served): void
+    {
+        Auth::login(User::query()->where('role', 'keeper')->firstOrFail());
+        foreach ([6, 30, 300] as $boxes) {
+            DB::beginTransaction();
+            $this->fill($boxes);
+            $times = array_fill_keys(self::LISTS, []);
+            for ($round = 0; $round < 12; $round++) {
+                foreach (self::LISTS as $path) {
+                    $began = hrtime(true);
+                    $answer = app(Kernel::class)->handle(Request::create($path));
+                    $times[$path][] = (hrtime(true) - $began) / 1e6;
+                    $bytes[$path] = strlen((string) $answer->getContent());
+                }
+            }
+            DB::rollBack();
+            foreach (array_slice(self::LISTS, 1) as $path) {
+                $this->line(sprintf(
+                    '%-34s %6.1f ms  %4.1f × blank, %d kB',
+                    "{$path} with {$boxes} boxes",
+                    $time = $this->middle($times[$path]) - $this->middle($times['/blank']) + $served,
+                    $time / $served,
+                    ($bytes[$path] ?? 0) / 1000,
+                ));
+            }
+        }
+    }
+
+    /** As many boxes as the one that is copied, each with its jobs, ports and what it depends on. */
+    private function fill(int $count): void
+    {
+        $model = Box::query()->inService()->with(['jobs', 'services', 'dependencies', 'openings'])->orderBy('id')->firstOrFail();
+        for ($have = Box::query()->whereNotNull('name')->count(); $have < $count; $have++) {
+            $box = $model->replicate()->fill(['name' => "box{$have}", 'address' => '10.9.'.intdiv($have, 250).'.'.($have % 250 + 1)]);
+            $box->save();
+            $model->jobs->each(fn (BoxJob $job) => $box->jobs()->save($job->replicate()));
+            $model->services->each(fn (Service $service) => $box->services()->save($service->replicate()));
+            $box->dependencies()->create(['on_box_id' => $model->id, 'what' => 'names']);
+            for ($entry = 0; $entry < 5; $entry++) {
+                JournalEntry::write($box, 'run', "Something happened to box{$have}.");
+            }
         }
     }
 

@@ -25,11 +25,12 @@
             @foreach ($boxes as $box)
                 <tr>
                     <td class="mono">{{ $box->address }}</td>
-                    <td><a href="{{ route('box', $box) }}" data-stop>{{ $box->called() }}</a></td>
+                    <td><a href="/boxes/{{ $box->id }}" data-stop>{{ $box->called() }}</a></td>
                     <td class="mono">{{ $box->mac ?? '—' }}</td>
                     <td>{{ $box->pinned_at ? 'by a reservation' : 'not yet' }}</td>
                 </tr>
             @endforeach
         </x-list>
+        <x-pages :of="$boxes" />
     </div>
 </x-page>

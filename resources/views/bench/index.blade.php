@@ -1,7 +1,7 @@
 <x-page title="Bench" place="bench">
     <x-slot:say><b>A simulated lab on this machine.</b> Its boards read the very files that are made here, so a wrong file gives the same silence as on a real one.</x-slot:say>
     @isset($status['away'])
-        <div class="finding"><x-mark severity="warn" /><strong>{{ $status['away'] }}</strong> Start it with ./burrow up.</div>
+        <div class="finding">@mark('warn')<strong>{{ $status['away'] }}</strong> Start it with ./burrow up.</div>
     @endisset
     <div class="aside">
         @fragment('lab')

@@ -1,27 +1,30 @@
 <x-page title="Boxes" place="boxes">
-    <x-slot:say><b>{{ $inService }} in service,</b> {{ $boxes->count() - $inService }} on the way.</x-slot:say>
+    <x-slot:say><b>{{ $inService }} in service,</b> {{ $boxes->total() - $inService }} on the way.</x-slot:say>
     @if ($boxes->isEmpty())
         <x-empty title="No box yet" href="/plan" link="Plan the first one">A box begins as a plan: what it is to do, and with which parts. The sheet says whether that
             fits.</x-empty>
     @else
         <div class="sheet scroll">
-            <x-list :heads="['Box', 'Job', 'Address', 'Board', 'State', ...$inService < $boxes->count() ? ['Next'] : []]">
+            <x-list :heads="['Box', 'Job', 'Address', 'Board', 'State', ...$inService < $boxes->total() ? ['Next'] : []]">
                 @foreach ($boxes as $box)
                     <tr>
-                        <td><a href="{{ route('box', $box) }}" data-stop><b>{{ $box->called() }}</b></a></td>
+                        <td><a href="/boxes/{{ $box->id }}" data-stop><b>{{ $box->called() }}</b></a></td>
                         <td>{{ $box->jobs->map(fn($job) => $catalogue->job($job->job)?->label ?? $job->job)->implode(', ') }}</td>
                         <td class="mono">{{ $box->address ?? '—' }}</td>
                         <td>{{ ucfirst($box->board) }}</td>
-                        <td>
-                            <x-hearing :box="$box" />
-                        </td>
-                        @if ($inService < $boxes->count())
-                            <td><x-next :box="$box" kind="plain" /></td>
+                        @if ($box->stage->stands() && isset($pictured[$box->id]))
+                            <td>@mark($pictured[$box->id]->hearing->state->mark()) {{ $pictured[$box->id]->hearing->words() }}{{ $box->isInService() ? '' : ', not finished' }}</td>
+                        @else
+                            <td>@mark('note') being set up</td>
+                        @endif
+                        @if ($inService < $boxes->total())
+                            <td>@unless ($box->isInService())<x-next :box="$box" kind="plain" />@endunless</td>
                         @endif
                     </tr>
                 @endforeach
             </x-list>
         </div>
+        <x-pages :of="$boxes" />
         @if ($power->switches() !== [])
             <section class="sheet scroll">
                 <h2>What goes dark with which switch</h2>

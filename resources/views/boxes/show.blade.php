@@ -25,10 +25,10 @@
         <section class="sheet below" aria-labelledby="left-open">
             <h2 id="left-open">Left open</h2>
             @foreach ($unplayed as $job)
-                <p class="slim"><x-mark severity="warn" /><span><b>{{ ucfirst($job) }}</b> is not set up here yet: its playbook was not played to its end.</span></p>
+                <p class="slim">@mark('warn')<span><b>{{ ucfirst($job) }}</b> is not set up here yet: its playbook was not played to its end.</span></p>
             @endforeach
             @foreach ($leftOpen as $open)
-                <p class="slim"><x-mark severity="warn" /><span><b>{{ $open['title'] }}</b> {{ $open['outcome'] }}, <x-when :at="$open['at']" />.</span></p>
+                <p class="slim">@mark('warn')<span><b>{{ $open['title'] }}</b> {{ $open['outcome'] }}, @ago($open['at']).</span></p>
             @endforeach
             @if ($box->run && $leftOpen->isNotEmpty())
                 <form class="row" method="post" action="{{ route('run.resume', $box->run) }}">@csrf<button class="ghost">Take up what was passed over</button></form>
@@ -72,15 +72,15 @@
                     <dd>
                         @if ($box->pinned_at)
                             by a reservation,
-                            <x-when :at="$box->pinned_at" />
+                            @ago($box->pinned_at)
                         @else
                             no
                         @endif
                     </dd>
                     <dt>last asked</dt>
-                    <dd><x-when :at="$box->asked_at" /></dd>
+                    <dd>@ago($box->asked_at)</dd>
                     <dt>last answered</dt>
-                    <dd><x-when :at="$box->answered_at" /></dd>
+                    <dd>@ago($box->answered_at)</dd>
                 </dl>
             </section>
             <section class="sheet">
@@ -96,7 +96,7 @@
                                 <td>
                                     @if ($service->state)
                                         {{ $service->state }},
-                                        <x-when :at="$service->looked_at" />
+                                        @ago($service->looked_at)
                                     @else
                                         <span class="soft">not asked yet</span>
                                     @endif
@@ -171,13 +171,13 @@
                             @if ($decision->because !== '' && $decision->overruled === '')
                                 Because {{ $decision->because }}.
                             @endif
-                            <span class="soft">{{ $decision->by }}, <x-when :at="$decision->created_at" /></span>
+                            <span class="soft">{{ $decision->by }}, @ago($decision->created_at)</span>
                         </p>
                         @if ($decision->overruled !== '')
-                            <p class="slim"><x-mark severity="stop" /><span><b>Overruled:</b> {{ $decision->overruled }} Because {{ $decision->because }}.</span></p>
+                            <p class="slim">@mark('stop')<span><b>Overruled:</b> {{ $decision->overruled }} Because {{ $decision->because }}.</span></p>
                         @endif
                         @foreach ($decision->tried as $one)
-                            <p class="slim"><x-mark severity="note" /><span>Tried{{ $one['because'] === '' ? '' : ' and dropped, because ' . $one['because'] }}: <a
+                            <p class="slim">@mark('note')<span>Tried{{ $one['because'] === '' ? '' : ' and dropped, because ' . $one['because'] }}: <a
                                         href="{{ route('plan', $one['choices']) }}">{{ $one['sentence'] }}</a></span></p>
                         @endforeach
                     @endforeach
@@ -186,7 +186,7 @@
             <section class="sheet">
                 <h2>History</h2>
                 @forelse ($entries as $entry)
-                <p class="slim"><span class="soft"><x-when :at="$entry->at" /></span> <span>{{ $entry->text }}</span></p>@empty <p class="soft">Nothing yet.</p>
+                <p class="slim"><span class="soft">@ago($entry->at)</span> <span>{{ $entry->text }}</span></p>@empty <p class="soft">Nothing yet.</p>
                 @endforelse
                 @if ($box->run)
                     <p><a href="{{ route('run', $box->run) }}">Its last run, step by step</a></p>

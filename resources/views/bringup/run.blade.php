@@ -44,11 +44,11 @@
                     <p><b>You should see</b> {{ $values->fillText($played->expect) }}</p>
                 @endif
                 @if ($played->caution !== '')
-                    <div class="finding"><x-mark severity="warn" /><strong>Careful</strong>{{ $played->caution }}</div>
+                    <div class="finding">@mark('warn')<strong>Careful</strong>{{ $played->caution }}</div>
                 @endif
                 <div class="stack" aria-live="polite">
                     @foreach ($findings as $finding)
-                        <div class="slim"><x-mark :severity="$finding['severity']" /><span><span class="unseen">{{ $finding['severity'] }}: </span><b>{{ $finding['found'] }}</b>
+                        <div class="slim">@mark($finding['severity'])<span><span class="unseen">{{ $finding['severity'] }}: </span><b>{{ $finding['found'] }}</b>
                                 {{ $finding['why'] }} {{ $finding['do'] }}</span></div>
                     @endforeach
                 </div>

@@ -51,9 +51,9 @@
             @forelse ($findings as $finding)
                 <x-finding :finding="$finding" />
             @empty
-                <div class="finding"><x-mark severity="fine" /><strong>Looked over: nothing wrong.</strong> {{ implode(' ', $looked) }}</div>
+                <div class="finding">@mark('fine')<strong>Looked over: nothing wrong.</strong> {{ implode(' ', $looked) }}</div>
             @endforelse
-            <div class="finding"><x-mark severity="warn" /><strong>Writing a card erases it.</strong> Make sure of the disk before you start the writing tool; it cannot be undone.
+            <div class="finding">@mark('warn')<strong>Writing a card erases it.</strong> Make sure of the disk before you start the writing tool; it cannot be undone.
                 <a href="{{ route('target', ['box' => $box->id]) }}">Which disk it is</a></div>
             @if ($benchIsThere && $set->files !== [])
                 <form class="sheet" method="post" action="{{ route('bench.card') }}">

@@ -15,7 +15,7 @@
             @if ($findings !== null)
                 @forelse ($findings as $finding)
                     <section class="sheet">
-                        <div class="slim"><x-mark :severity="$finding->severity->value" /><span><span class="unseen">{{ $finding->severity->value }}: </span><b class="mono">{{ $finding->place }}</b>
+                        <div class="slim">@mark($finding->severity->value)<span><span class="unseen">{{ $finding->severity->value }}: </span><b class="mono">{{ $finding->place }}</b>
                                 <b>{{ $finding->found }}</b> {{ $finding->advice() }}</span></div>
                         @if ($finding->place?->line !== null && $folder->has((string) $finding->place->file))
                             <pre class="where">{{ $finding->place->line }}  {{ \Burrow\Card\Read\ShownLine::of($folder, $finding->place) }}</pre>

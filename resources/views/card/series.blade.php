@@ -20,7 +20,7 @@
                             <td><a href="{{ route('box', $one['box']) }}" data-stop>{{ $one['box']->name }}</a></td>
                             <td class="mono">{{ $one['box']->address }}</td>
                             <td class="mono">{{ $one['box']->instance }}</td>
-                            <td><x-mark :severity="$one['findings']->worst()?->value ?? 'fine'" /> {{ $one['findings']->count() === 0 ? 'nothing wrong' : $one['findings']->list[0]->found }}</td>
+                            <td>@mark($one['findings']->worst()?->value ?? 'fine') {{ $one['findings']->count() === 0 ? 'nothing wrong' : $one['findings']->list[0]->found }}</td>
                             <td class="whole"><a href="data:application/zip;base64,{{ $one['zip'] }}" download="{{ $one['box']->name }}-card.zip">zip</a></td>
                         </tr>
                     @endforeach
@@ -29,7 +29,7 @@
         </div>
         <div class="stack">
             <a class="act" href="data:application/zip;base64,{{ $zip }}" download="{{ $box->name }}-cards.zip">Download all, a folder a card</a>
-            <div class="finding"><x-mark severity="warn" /><strong>One card after the other.</strong> Write the name on each as soon as it leaves the reader.</div>
+            <div class="finding">@mark('warn')<strong>One card after the other.</strong> Write the name on each as soon as it leaves the reader.</div>
             <x-master-card />
         </div>
     </div>

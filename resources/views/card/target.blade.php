@@ -84,7 +84,7 @@
                         <dt>SHA-256</dt>
                         <dd class="mono">{{ $target->record->sha256 ?? 'none was published' }}</dd>
                         <dt>compared</dt>
-                        <dd><x-when :at="$target->record->checked_at" /></dd>
+                        <dd>@ago($target->record->checked_at)</dd>
                     </dl>
                     @if ($target->record->sha256 !== null)
                         <form method="post" action="{{ route('image.checksum', $target->record) }}">@csrf

@@ -1,7 +1,7 @@
 <x-page title="Catalogue" place="catalogue">
     <x-slot:say><b>Jobs, boards and parts that a plan can choose from.</b> Your own entries stand beside the built-in ones.</x-slot:say>
     @foreach ($unread as $at => $finding)
-        <div class="finding"><x-mark severity="warn" /><strong>{{ $finding->found }}</strong> {{ $finding->advice() }}
+        <div class="finding">@mark('warn')<strong>{{ $finding->found }}</strong> {{ $finding->advice() }}
             <a href="/catalogue?edit={{ $unreadEntries[$at]['kind'] }}/{{ $unreadEntries[$at]['id'] }}#yaml">Mend it</a>
             <form method="post" action="{{ route('catalogue.drop', [$unreadEntries[$at]['kind'], $unreadEntries[$at]['id']]) }}">@csrf @method('delete')<button class="plain">take away</button></form>
         </div>
@@ -56,7 +56,7 @@
                 <textarea class="in code" id="yaml" name="yaml" rows="14" @if ($findings->blocks()) aria-invalid="true" @endif aria-describedby="yaml-says">{{ $yaml === '' ? '' : "\n" . $yaml }}</textarea>
                 <div id="yaml-says" aria-live="polite">
                     @foreach ($findings as $finding)
-                        <div class="slim"><x-mark :severity="$finding->severity->value" /><span>
+                        <div class="slim">@mark($finding->severity->value)<span>
                                 @if ($finding->place?->line)
                                     <b>Line {{ $finding->place->line }}.</b>
                                 @endif{{ $finding->found }} {{ $finding->do }}
@@ -87,7 +87,7 @@
                             <th scope="row">{{ $board->label }} <span class="soft">{{ $board->year }}, {{ $board->processor->bits }}-bit</span></th>
                             <td>{{ implode(', ', $board->bootsFrom) }}</td>
                             @foreach ($catalogue->shelf()->images as $image)
-                                @php($fits = $image->startsOn($board))<td><x-mark :severity="$fits ? 'fine' : 'stop'" />
+                                @php($fits = $image->startsOn($board))<td>@mark($fits ? 'fine' : 'stop')
                                     {{ $fits ? 'yes' : ($image->kernelBits > $board->processor->bits ? 'too many bits' : 'too old') }}</td>
                             @endforeach
                         </tr>

@@ -12,7 +12,7 @@
         <tr>
             <td class="mono">{{ $row['judged']->disk->name }}<br><span class="soft">{{ $row['judged']->disk->serial }}</span></td>
             <td>{{ implode(', ', $row['judged']->disk->fileSystems) ?: 'nothing found' }}</td>
-            <td><x-mark :severity="$target !== null && $row['judged']->disk->name === $target->name ? 'fine' : ($row['judged']->stays === null ? 'warn' : 'stop')" />
+            <td>@mark($target !== null && $row['judged']->disk->name === $target->name ? 'fine' : ($row['judged']->stays === null ? 'warn' : 'stop'))
                 {{ $target !== null && $row['judged']->disk->name === $target->name ? 'This one.' : ($row['judged']->stays === null ? 'Could be it.' : 'Must not be touched: ' . lcfirst($row['judged']->stays)) }}
             </td>
         </tr>

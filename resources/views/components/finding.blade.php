@@ -1,6 +1,6 @@
 @props(['finding', 'href' => null, 'link' => ''])
 <div {{ $attributes->class('finding') }}>
-    <x-mark :severity="$finding->severity->value" />
+    @mark($finding->severity->value)
     <strong><span class="unseen">{{ $finding->severity->value }}: </span>{{ $finding->found }}</strong>
     {{ $finding->advice() }}
     @if ($href !== null)

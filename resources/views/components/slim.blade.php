@@ -1,2 +1,2 @@
 @props(['finding'])
-<div class="slim"><x-mark :severity="$finding->severity->value" /><span><span class="unseen">{{ $finding->severity->value }}: </span><b>{{ $finding->found }}</b> {{ $finding->advice() }}</span></div>
+<div class="slim">@mark($finding->severity->value)<span><span class="unseen">{{ $finding->severity->value }}: </span><b>{{ $finding->found }}</b> {{ $finding->advice() }}</span></div>

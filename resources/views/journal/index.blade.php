@@ -7,7 +7,7 @@
             <x-list :heads="['When', 'Box', 'What', 'By']">
                 @foreach ($entries as $entry)
                     <tr>
-                        <td class="whole"><x-when :at="$entry->at" /></td>
+                        <td class="whole">@ago($entry->at)</td>
                         <td>
                             @if ($entry->box)
                                 <a href="{{ route('box', $entry->box_id) }}" data-stop>{{ $entry->box->called() }}</a>
@@ -19,12 +19,6 @@
                 @endforeach
             </x-list>
         </div>
-        <div class="row">
-            @if ($entries->previousPageUrl())
-                <a class="ghost" href="{{ $entries->previousPageUrl() }}">Newer</a>
-                @endif @if ($entries->nextPageUrl())
-                    <a class="ghost" href="{{ $entries->nextPageUrl() }}">Older</a>
-                @endif
-        </div>
+        <x-pages :of="$entries" back="Newer" on="Older" />
     @endif
 </x-page>

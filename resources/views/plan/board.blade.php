@@ -44,10 +44,10 @@
                     @foreach ($fits as $fit)
                         <tr>
                             <td>{{ $fit->image()->label }}<br><span class="soft">of {{ $fit->image()->year }}, {{ $fit->image()->unpacked->decimal() }}</span></td>
-                            <td><x-mark :severity="$fit->stops() === [] ? 'fine' : 'stop'" /> {{ $fit->stops() === [] ? 'starts it' : $fit->stops()[0]->found }}</td>
+                            <td>@mark($fit->stops() === [] ? 'fine' : 'stop') {{ $fit->stops() === [] ? 'starts it' : $fit->stops()[0]->found }}</td>
                             @foreach ($fit->plugged() as $what)
                                 @php($known = !in_array($what, $fit->unknown(), true))
-                                <td><x-mark :severity="$known ? 'fine' : 'warn'" /> {{ $known ? 'known' : 'not known' }}</td>
+                                <td>@mark($known ? 'fine' : 'warn') {{ $known ? 'known' : 'not known' }}</td>
                             @endforeach
                         </tr>
                     @endforeach

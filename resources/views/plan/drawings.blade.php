@@ -10,7 +10,7 @@
         @php($times = new \Burrow\Plan\Time\CopyTime($answer->copy, $answer->plan->circumstances))
         <p class="uses"><span>{{ $answer->plan->circumstances->copy->decimal() }} in {{ $times->time() }}.</span>
             @foreach ($times->uses() as $use => $good)
-                <span><x-mark :severity="$good ? 'fine' : 'note'" /> {{ $good ? $use : "too slow for {$use}" }}</span>
+                <span>@mark($good ? 'fine' : 'note') {{ $good ? $use : "too slow for {$use}" }}</span>
             @endforeach
         </p>
     @endif

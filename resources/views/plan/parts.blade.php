@@ -19,7 +19,7 @@
     @if ($kits !== [])
         <h3>Kits against singles</h3>
         @foreach ($kits as $kit)
-            <p class="slim"><x-mark :severity="$kit->cents() < 0 ? 'fine' : 'note'" /><span>{{ $kit->sentence() }}</span></p>
+            <p class="slim">@mark($kit->cents() < 0 ? 'fine' : 'note')<span>{{ $kit->sentence() }}</span></p>
         @endforeach
     @endif
     <p class="row"><a href="{{ route('plan.parts', $choices->toArray()) }}">as CSV</a> <a href="{{ route('plan.paper', $choices->toArray()) }}">on

@@ -22,7 +22,7 @@
                     </td>
                     <td class="mono whole">{{ $one->price }}</td>
                     <td class="mono whole">{{ $one->perYear }}</td>
-                    <td><x-mark :severity="$one->worst()->value" /> {{ $one->kind === 'bought' ? $one->findings->list[0]->found : $one->verdict() }}</td>
+                    <td>@mark($one->worst()->value) {{ $one->kind === 'bought' ? $one->findings->list[0]->found : $one->verdict() }}</td>
                 </tr>
             @endforeach
         </tbody>

@@ -61,7 +61,7 @@
                 <textarea class="in code" id="yaml" name="yaml" rows="8" @error('yaml') aria-invalid="true" aria-describedby="yaml-says" @enderror>{{ "\n" . old('yaml') }}</textarea>
                 <div id="yaml-says">
                     @foreach ($errors->get('yaml') as $message)
-                        <p class="slim"><x-mark severity="stop" /><span>{{ $message }}</span></p>
+                        <p class="slim">@mark('stop')<span>{{ $message }}</span></p>
                     @endforeach
                 </div>
             </div>

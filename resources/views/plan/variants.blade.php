@@ -21,7 +21,7 @@
                     <tr>
                         <th scope="row">Verdict</th>
                         @foreach ($plans as $plan)
-                            <td><x-mark :severity="$plan['answer']->findings->worst()?->value ?? 'fine'" /> {{ $plan['answer']->sentence() }}</td>
+                            <td>@mark($plan['answer']->findings->worst()?->value ?? 'fine') {{ $plan['answer']->sentence() }}</td>
                         @endforeach
                     </tr>
                     @foreach ($rows as $row)

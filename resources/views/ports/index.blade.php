@@ -1,5 +1,5 @@
 <x-page title="Ports" place="ports">
-    <x-slot:say><b>{{ $services->count() }} ports on {{ $services->pluck('box_id')->unique()->count() }} boxes.</b>
+    <x-slot:say><b>{{ $services->total() }} ports on {{ $listening }} boxes.</b>
         {{ $findings->isEmpty() ? 'Nothing clashes.' : $findings->count() . ' to look at.' }}</x-slot:say>
     @foreach ($findings as $finding)
         <x-finding :finding="$finding" />
@@ -11,27 +11,21 @@
             <x-list :heads="['Port', 'Box', 'For', 'Where', 'State', 'Looked']">
                 @foreach ($services as $service)
                     <tr>
-                        <td class="mono">{{ $service->port }}/{{ $service->protocol }}</td>
-                        <td><a href="{{ route('box', $service->box_id) }}" data-stop>{{ $service->box->called() }}</a></td>
+                        <td class="mono">{{ $service->port->number }}/{{ $service->protocol->value }}</td>
+                        <td><a href="/boxes/{{ $boxes[$service->box]->id }}" data-stop>{{ $service->box }}</a></td>
                         <td>{{ $service->purpose }}</td>
-                        <td class="mono">{{ $service->box->address }}</td>
-                        <td>
-                            @if ($service->state)
-                                <x-mark :severity="['open' => 'fine', 'refused' => 'warn', 'silent' => 'stop'][$service->state] ?? 'note'" /> {{ $service->state }}
-                            @else
-                                <span class="soft">not asked</span>
-                            @endif
-                        </td>
-                        <td>
-                            @if ($service->state)
-                                <x-when :at="$service->looked_at" />
-                            @else
-                                —
-                            @endif
-                        </td>
+                        <td class="mono">{{ $boxes[$service->box]->address }}</td>
+                        @if ($service->state)
+                            <td>@mark($service->state->mark()) {{ $service->state->value }}</td>
+                            <td>@ago($service->lookedAt)</td>
+                        @else
+                            <td><span class="soft">not asked</span></td>
+                            <td>—</td>
+                        @endif
                     </tr>
                 @endforeach
             </x-list>
         </div>
+        <x-pages :of="$services" />
     @endif
 </x-page>

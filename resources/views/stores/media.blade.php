@@ -22,8 +22,7 @@
                                 <td><b>{{ $one->label }}</b><br><span
                                         class="soft">{{ $one->kind }}{{ $one->bytes === null ? '' : ', ' . \Burrow\Quantity\Bytes::of((int) $one->bytes)->decimal() }}</span><br><span
                                         class="mono soft">{{ $one->serial }}</span></td>
-                                <td>{{ $one->purpose }}{{ $one->box === null ? '' : ', ' . $one->box->called() }}{{ $one->image === null ? '' : ', ' . $one->image->label }}<br><x-mark
-                                        :severity="$one->may_be_wiped ? 'fine' : 'stop'" /> {{ $one->may_be_wiped ? 'may be wiped' : 'not to be wiped' }}</td>
+                                <td>{{ $one->purpose }}{{ $one->box === null ? '' : ', ' . $one->box->called() }}{{ $one->image === null ? '' : ', ' . $one->image->label }}<br>@mark($one->may_be_wiped ? 'fine' : 'stop') {{ $one->may_be_wiped ? 'may be wiped' : 'not to be wiped' }}</td>
                                 <td>{{ $one->place }}</td>
                                 <td class="whole"><a href="{{ route('media', ['edit' => $one->id]) }}" aria-label="Change {{ $one->label }}">change</a>
                                     <form method="post" action="{{ route('media.drop', $one) }}">@csrf @method('delete')<button class="plain">take out</button></form>

@@ -1,8 +1,7 @@
 <x-page title="Upkeep" place="upkeep">
-    @php($late = count(array_filter($dues, fn($due) => $due->isOverdue())))
     <x-slot:say><b>{{ !$told ? 'Which box waits for an update is told to keepers only.' : ($late === 0 ? 'Nothing is overdue.' : ($late === 1 ? 'One update is overdue.' : "{$late} updates are overdue.")) }}</b> Each job has its own cadence; a
         box follows the shortest of its jobs.</x-slot:say>
-    @if ($told && $dues === [])
+    @if ($told && $dues->isEmpty())
         <x-empty title="Nothing to look after yet" href="/plan" link="New box">Due dates appear with the first box in service.</x-empty>
     @else
         <div class="stack">
@@ -21,6 +20,7 @@
                     @endif
                 </section>
             @endforeach
+            <x-pages :of="$dues" />
         </div>
     @endif
 </x-page>

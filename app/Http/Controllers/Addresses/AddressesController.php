@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Addresses;
 use App\Addresses\Books;
 use App\Models\Box;
 use App\Models\Network;
+use App\View\Pages;
 use Burrow\Addresses\Draw\AddressBand;
 use Burrow\Net\Ipv4;
 use Illuminate\Contracts\View\View;
@@ -22,7 +23,7 @@ final class AddressesController
 
         return view('addresses.index', [
             'network' => $network,
-            'boxes' => $boxes,
+            'boxes' => Pages::of($boxes->all()),
             'free' => Books::addresses($network)->propose(),
             'band' => AddressBand::of($network->asLocalNetwork(), $held),
         ]);

@@ -13,6 +13,7 @@ use App\Models\JournalEntry;
 use App\Models\RunStep;
 use App\Plan\BoxPlan;
 use App\Plan\Readings;
+use App\View\Pages;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Household\Box as Pictured;
 use Burrow\Household\Household;
@@ -33,13 +34,14 @@ final class BoxController
     public function index(Household $house): View
     {
         $boxes = Box::query()
-            ->with(['jobs', 'run', 'dependencies.provider'])
+            ->with(['jobs', 'run'])
             ->orderBy('name')
-            ->get();
+            ->paginate(Pages::ROWS);
 
         return view('boxes.index', [
             'boxes' => $boxes,
-            'inService' => $boxes->filter(fn (Box $box): bool => $box->isInService())->count(),
+            'inService' => Box::query()->inService()->count(),
+            'pictured' => collect($house->boxes())->keyBy(fn (Pictured $one): int => $one->id),
             'power' => $house->power(),
             'switches' => SharedSwitches::of($house->power()),
             'catalogue' => $this->catalogue,

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Ports;
 
-use App\Models\Service;
+use App\View\Pages;
+use Burrow\Household\Box;
 use Burrow\Household\Household;
+use Burrow\Household\Service;
 use Burrow\Ports\PortTable;
 use Illuminate\Contracts\View\View;
 
@@ -14,8 +16,11 @@ final class PortsController
 {
     public function __invoke(Household $house): View
     {
-        $services = Service::query()->with('box')->orderBy('port')->orderBy('box_id')->get();
-
-        return view('ports.index', ['services' => $services, 'findings' => (new PortTable())->findings($house)]);
+        return view('ports.index', [
+            'services' => Pages::of($house->services()),
+            'listening' => count(array_unique(array_map(fn (Service $service): string => $service->box, $house->services()))),
+            'boxes' => collect($house->boxes())->keyBy(fn (Box $box): string => $box->name),
+            'findings' => (new PortTable())->findings($house),
+        ]);
     }
 }

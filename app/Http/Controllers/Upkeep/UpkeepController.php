@@ -6,8 +6,10 @@ namespace App\Http\Controllers\Upkeep;
 
 use App\Models\Box;
 use App\Models\JournalEntry;
+use App\View\Pages;
 use Burrow\Household\Household;
 use Burrow\Upkeep\Calendar;
+use Burrow\Upkeep\Due;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -21,7 +23,8 @@ final class UpkeepController
 
         return view('upkeep.index', [
             'told' => $told,
-            'dues' => $told ? Calendar::of($house) : [],
+            'dues' => Pages::of($told ? Calendar::of($house) : []),
+            'late' => $told ? count(array_filter(Calendar::of($house), fn (Due $due): bool => $due->isOverdue())) : 0,
             'users' => Box::query()->pluck('user', 'id'),
         ]);
     }

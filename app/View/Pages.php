@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Pagination\Paginator;
+
+/** A long list in pages. */
+final class Pages
+{
+    /** Rows that a page shows; a household of thirty boxes has one page of everything. */
+    public const ROWS = 200;
+
+    /**
+     * @template K of int|string
+     * @template T
+     *
+     * @param  array<K, T>  $rows  their keys stay
+     * @return LengthAwarePaginator<K, T>
+     */
+    public static function of(array $rows): LengthAwarePaginator
+    {
+        $page = max(1, Paginator::resolveCurrentPage());
+
+        return (new LengthAwarePaginator(array_slice($rows, ($page - 1) * self::ROWS, self::ROWS, true), count($rows), self::ROWS, $page))
+            ->withPath(Paginator::resolveCurrentPath());
+    }
+}
