@@ -126,6 +126,7 @@ final readonly class DatabaseRecords implements Records
             addOn: $id('addon'),
             imageFrom: $id('image_from'),
             plugged: explode(',', $id('plugged') ?? ''),
+            startFrom: $id('start'),
         );
     }
 

@@ -6,7 +6,9 @@ namespace App\Plan;
 
 use App\Catalogue\Catalogue;
 use App\Models\Box;
+use BackedEnum;
 use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Job\Peripheral;
 use Burrow\Catalogue\Job\School;
 use Burrow\Catalogue\Part\ImageOrigin;
 use Burrow\Catalogue\Part\LinkKind;
@@ -18,6 +20,7 @@ use Burrow\Plan\PlanInput;
 use Burrow\Plan\PlanOfBox;
 use Burrow\Plan\SchoolChoice;
 use Burrow\Plan\Seat;
+use Burrow\Plan\StartFrom;
 use Burrow\Plan\Ways\WayOut;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Money;
@@ -26,6 +29,9 @@ use Illuminate\Http\Request;
 /** What was chosen on the plan sheet; anything missing or unknown becomes the usual choice. */
 final readonly class Choices
 {
+    /** Fields of the sheet that are called otherwise than the plan's part. */
+    private const FIELDS = ['startFrom' => 'start', 'imageFrom' => 'from'];
+
     /** @param  array<string, string>  $chosen by the names of the sheet's fields */
     private function __construct(private Catalogue $catalogue, private Household $household, private array $chosen)
     {
@@ -78,6 +84,7 @@ final readonly class Choices
             plugged: array_values(
                 array_intersect_key(PlanOfBox::peripherals($this->catalogue->shelf()), array_flip(explode(',', $this->chosen['plugged']))),
             ),
+            startFrom: StartFrom::from($this->chosen['start']),
         );
 
         return $plan->with(calibration: $this->household->calibration($plan));
@@ -195,9 +202,11 @@ final readonly class Choices
                     $taken[$school] = $part->chosen[$this->chosen[$job]] ?? $taken[$school];
                 }
             } else {
-                $taken[strtolower($name)] = match (true) {
-                    $part instanceof LinkKind => $part->value,
+                $taken[self::FIELDS[$name] ?? strtolower($name)] = match (true) {
+                    $part instanceof BackedEnum => (string) $part->value,
                     is_object($part) && isset($part->id) => (string) $part->id,
+                    $name === 'plugged' && is_array($part) => implode(',', array_map(fn (Peripheral $one): string => $one->what, $part)),
+                    is_array($part) => '',
                     default => 'none',
                 };
             }
@@ -211,7 +220,7 @@ final readonly class Choices
     {
         $parts = array_intersect_key(
             $this->chosen,
-            array_flip(['board', 'supply', 'cable', 'drive', 'link', 'image', 'card', 'case', 'hub', 'cooling', 'addon']),
+            array_flip(['board', 'supply', 'cable', 'drive', 'link', 'image', 'card', 'case', 'hub', 'cooling', 'addon', 'start']),
         );
 
         return array_map(fn (string $id): ?string => $id === 'none' ? null : $id, $parts) + [

@@ -13,6 +13,7 @@ use Burrow\Plan\Duty;
 use Burrow\Plan\Host;
 use Burrow\Plan\PlanInput;
 use Burrow\Plan\PlanOfBox;
+use Burrow\Plan\StartFrom;
 use Illuminate\Http\Request;
 
 /** The fields of the plan sheet: what each may hold, what it holds when nothing was said, and what a plan makes of them. */
@@ -28,6 +29,7 @@ final class SheetFields
         'card' => 'card-32-a1',
         'case' => 'vented',
         'link' => 'wired',
+        'start' => 'card',
         'on' => 'always',
         'client' => 'desktop',
         'from' => 'author',
@@ -133,6 +135,7 @@ final class SheetFields
             'image' => $plan->image->id,
             'from' => $plan->imageFrom->value,
             'card' => $plan->card->id,
+            'start' => $plan->startFrom->value,
             'case' => $plan->case->id,
             'hub' => $plan->hub->id ?? 'none',
             'cooling' => $plan->cooling->id ?? 'none',
@@ -199,6 +202,7 @@ final class SheetFields
             'image' => $plan->image->id,
             'from' => $plan->imageFrom->value,
             'link' => $plan->link->value,
+            'start' => $plan->startFrom->value,
             'hub' => $plan->hub->id ?? 'none',
             'cooling' => $plan->cooling->id ?? 'none',
             'addon' => $plan->addOn->id ?? 'none',
@@ -211,15 +215,15 @@ final class SheetFields
     private static function known(Catalogue $catalogue, Household $household): array
     {
         $known = [];
-        // The field of the first job is called so in the addresses that people have kept.
-        foreach (['job' => 'job', 'board', 'supply', 'cable', 'image', 'card', 'case', 'drive', 'cooling', 'addon'] as $field => $kind) {
-            $known[is_string($field) ? $field : $kind] = array_map(strval(...), array_keys($catalogue->entries($kind)));
+        foreach (['job', 'board', 'supply', 'cable', 'image', 'card', 'case', 'drive', 'cooling', 'addon'] as $kind) {
+            $known[$kind] = array_map(strval(...), array_keys($catalogue->entries($kind)));
         }
         $known += [
             'also' => $known['job'],
             'too' => $known['job'],
             'hub' => array_column($catalogue->shelf()->small->hubs(), 'id'),
             'link' => array_column(LinkKind::cases(), 'value'),
+            'start' => array_column(StartFrom::cases(), 'value'),
             'on' => array_column(Duty::cases(), 'value'),
             'client' => array_keys(self::CLIENTS),
             'from' => array_column(ImageOrigin::cases(), 'value'),

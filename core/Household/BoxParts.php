@@ -11,6 +11,7 @@ final readonly class BoxParts
      * @param  ?string  $link  "wired", "wireless", "usb-wired"
      * @param  ?string  $imageFrom  where its image comes from
      * @param  list<string>  $plugged  names of things plugged in beside what its jobs have
+     * @param  ?string  $startFrom  where its system lives: "card" or "drive"
      */
     public function __construct(
         public ?string $board = null,
@@ -26,6 +27,7 @@ final readonly class BoxParts
         public ?string $addOn = null,
         public ?string $imageFrom = null,
         public array $plugged = [],
+        public ?string $startFrom = null,
     ) {
     }
 }

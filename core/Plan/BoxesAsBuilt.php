@@ -25,7 +25,7 @@ final readonly class BoxesAsBuilt implements Concern
             }
             $judged = [
                 Heat::of($plan)->finding(),
-                in_array('card', $plan->board->bootsFrom, true) ? CardWear::of($plan)->finding() : null,
+                ! $plan->startsFromDrive() ? CardWear::of($plan)->finding() : null,
                 DriveWear::of($plan)?->finding(),
             ];
             foreach (array_filter($judged) as $finding) {

@@ -93,8 +93,8 @@ final readonly class PlanAnswer implements JsonSerializable
         yield from AddOnFit::findings($plan);
         yield from Availability::findings($plan);
         yield Heat::of($plan)->finding();
-        if (in_array('card', $plan->board->bootsFrom, true)) {
-            yield SpaceFit::of($plan)->finding();
+        yield from array_filter([SpaceFit::of($plan)->finding()]);
+        if (! $plan->startsFromDrive()) {
             yield CardWear::of($plan)->finding();
         }
         yield from self::storage($plan);
@@ -117,7 +117,7 @@ final readonly class PlanAnswer implements JsonSerializable
             default => 'Fits, with '.round($this->memory->spare() * 100).' % memory to spare',
         };
 
-        return rtrim($lead, '.').($this->copy === null ? '.' : "; the {$this->copy->limit()->name} is the limit at {$this->copy->rate()}.");
+        return rtrim($lead, '.').($this->copy === null || ! $this->plan->needsDisk() ? '.' : "; the {$this->copy->limit()->name} is the limit at {$this->copy->rate()}.");
     }
 
     public function price(): Money
@@ -141,7 +141,7 @@ final readonly class PlanAnswer implements JsonSerializable
                 $this->copy === null ? null : (new CopyTime($this->copy, $plan->circumstances))->working(),
                 Heat::of($plan)->applies() ? Heat::of($plan)->working() : null,
                 SpaceFit::of($plan)->working(),
-                CardWear::of($plan)->working(),
+                $plan->startsFromDrive() ? null : CardWear::of($plan)->working(),
                 DriveWear::of($plan)?->working(),
                 RunningCost::of($plan)->working(),
                 (new HoldUp($plan))->applies() ? (new HoldUp($plan))->working() : null,
@@ -176,8 +176,9 @@ final readonly class PlanAnswer implements JsonSerializable
             'copy_limit' => $this->copy?->limit()->name,
             'copy_time_s' => $this->copy === null ? null : round((new CopyTime($this->copy, $plan->circumstances))->time()->seconds, 1),
             'board_celsius' => Heat::of($plan)->applies() ? round(Heat::of($plan)->celsius(), 1) : null,
-            'card_needed_bytes' => SpaceFit::of($plan)->needed()->count,
-            'card_years' => round(CardWear::of($plan)->years(), 2),
+            'card_needed_bytes' => $plan->startsFromDrive() ? null : SpaceFit::of($plan)->needed()->count,
+            'system_needed_bytes' => SpaceFit::of($plan)->needed()->count,
+            'card_years' => $plan->startsFromDrive() ? null : round(CardWear::of($plan)->years(), 2),
             'drive_years' => ($years = DriveWear::of($plan)?->years()) === null ? null : round($years, 2),
             'running_watts' => round(RunningCost::of($plan)->watts(), 3),
             'running_cost_year' => RunningCost::of($plan)->perYear()->cents / 100,
@@ -214,15 +215,32 @@ final readonly class PlanAnswer implements JsonSerializable
     private static function storage(PlanInput $plan): Findings
     {
         $findings = [];
-        if (! in_array('card', $plan->board->bootsFrom, true) && $plan->drive === null) {
+        $board = $plan->board;
+        if ($plan->startsFromDrive() && $plan->drive === null) {
             $findings[] = Finding::stop(
                 'plan.nothing_to_start_from',
-                "The {$plan->board->label} starts from a drive, and the plan has none.",
-                'It takes no card.',
+                "The {$board->label} starts from a drive, and the plan has none.",
+                $board->startsFromCard() ? 'It was chosen so.' : 'It takes no card.',
                 'Choose a drive; the one that is in it already counts.',
             );
         }
-        $amount = $plan->circumstances->copy;
+        if ($plan->startFrom === StartFrom::Drive && $board->startsFromCard()) {
+            $findings[] = match ($board->startsFromDrive()) {
+                null => Finding::stop(
+                    'plan.no_start_from_drive',
+                    "The {$board->label} does not start from a drive.",
+                    'Its first program looks at the card only.',
+                    'Let it start from the card, with the files on the drive.',
+                ),
+                default => Finding::note(
+                    'plan.boot_order',
+                    "The {$board->label} looks at its card first".($board->startsFromDrive() === 'drive' ? '.' : ", and starts from a {$board->startsFromDrive()}."),
+                    'A throw-away card changes the order once: ten seconds, harmless to repeat.',
+                    'Take that card out afterwards; a forgotten stick or card may start instead.',
+                ),
+            };
+        }
+        $amount = $plan->startsFromDrive() ? $plan->circumstances->copy->plus(SpaceFit::of($plan)->needed()) : $plan->circumstances->copy;
         if ($plan->needsDisk() && $plan->drive !== null && $amount->isMoreThan($plan->drive->capacity)) {
             $findings[] = Finding::stop(
                 'plan.disk_too_small',
@@ -279,7 +297,7 @@ final readonly class PlanAnswer implements JsonSerializable
                 ),
             ]);
         }
-        if (! $plan->needsDisk() && $plan->drive !== null) {
+        if (! $plan->needsDisk() && $plan->drive !== null && ! $plan->startsFromDrive()) {
             $findings = $findings->and([
                 Finding::note(
                     'plan.disk_not_needed',

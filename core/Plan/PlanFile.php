@@ -38,7 +38,7 @@ final readonly class PlanFile
         if ($entry->data === null) {
             return new self(null, $entry->findings);
         }
-        /** @var array{jobs: non-empty-list<string>, schools?: array<string, string>, board: string, supply: string, cable: string, disk?: string, link: string, image: string, image_from?: string, card: string, case: string, hub?: string, cooling?: string, addon?: string, along?: list<array{name: string, amps: int|float}>, desk?: array{name: string, disks: string, usb: string, card_slot: bool, local_names: bool, login_client: bool, plain_editor: bool, file_copier: bool, administrator: bool, sleeps: bool, restarts: bool, hours: int|float, watts: int|float}, measured?: array{on: string, limits?: array<string, int|float>, kelvin_per_watt?: int|float}, room_celsius?: int|float, price_per_kwh?: int|float, copy_gb?: int|float, on?: string, used_from?: string, down_mbit?: int|float, up_mbit?: int|float, battery_wh?: int|float, subscription_a_month?: int|float, daily_gb?: int|float, away_days?: int|float, far_down_mbit?: int|float, relay_mbit?: int|float, stream_mbit?: int|float, plugged?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>} $data */
+        /** @var array{jobs: non-empty-list<string>, schools?: array<string, string>, board: string, supply: string, cable: string, disk?: string, link: string, image: string, image_from?: string, card: string, case: string, starts_from?: string, hub?: string, cooling?: string, addon?: string, along?: list<array{name: string, amps: int|float}>, desk?: array{name: string, disks: string, usb: string, card_slot: bool, local_names: bool, login_client: bool, plain_editor: bool, file_copier: bool, administrator: bool, sleeps: bool, restarts: bool, hours: int|float, watts: int|float}, measured?: array{on: string, limits?: array<string, int|float>, kelvin_per_watt?: int|float}, room_celsius?: int|float, price_per_kwh?: int|float, copy_gb?: int|float, on?: string, used_from?: string, down_mbit?: int|float, up_mbit?: int|float, battery_wh?: int|float, subscription_a_month?: int|float, daily_gb?: int|float, away_days?: int|float, far_down_mbit?: int|float, relay_mbit?: int|float, stream_mbit?: int|float, plugged?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>} $data */
         $data = $entry->data;
         $lines = new YamlLines($yaml);
         $hubs = array_column($shelf->small->hubs(), null, 'id');
@@ -136,6 +136,7 @@ final readonly class PlanFile
                     fn (array $one): Peripheral => new Peripheral($one['what'], $one['plug'], Amps::of($one['amps']), $one['feeds_back'] ?? false),
                     $data['plugged'] ?? [],
                 ),
+                StartFrom::from($data['starts_from'] ?? 'card'),
             ),
             $findings,
         );
@@ -164,6 +165,7 @@ final readonly class PlanFile
                     'image' => $plan->image->id,
                     'image_from' => $plan->imageFrom->value,
                     'card' => $plan->card->id,
+                    'starts_from' => $plan->startFrom->value,
                     'case' => $plan->case->id,
                     'hub' => $plan->hub?->id,
                     'cooling' => $plan->cooling?->id,

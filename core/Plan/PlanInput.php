@@ -59,13 +59,22 @@ final readonly class PlanInput
         public array $along = [],
         public Calibration $calibration = new Calibration(),
         public array $plugged = [],
+        public StartFrom $startFrom = StartFrom::Card,
     ) {
     }
 
-    /** The same plan with some of its parts replaced; names are those of the constructor. */
+    /** The same plan with some of its parts replaced; names are those of the constructor. What was measured on a replaced part does not follow. */
     public function with(mixed ...$parts): self
     {
+        $parts += ['calibration' => $this->calibration->without(array_map(strval(...), array_keys($parts)))];
+
         return new self(...array_replace(get_object_vars($this), $parts));
+    }
+
+    /** Its system lives on the drive: by choice, or because the board takes no card. */
+    public function startsFromDrive(): bool
+    {
+        return $this->startFrom === StartFrom::Drive || ! $this->board->startsFromCard();
     }
 
     public function needsDisk(): bool
@@ -93,7 +102,23 @@ final readonly class PlanInput
     /** Written by all jobs in a day. */
     public function writesPerDay(): Bytes
     {
-        return array_reduce($this->jobs, fn (Bytes $sum, Job $job): Bytes => $sum->plus($job->writesPerDay), Bytes::of(0));
+        return self::written($this->jobs);
+    }
+
+    /** Of that, what goes to the drive: all of it where the system lives there, else what the jobs with files of their own write. */
+    public function writesToDrivePerDay(): Bytes
+    {
+        if ($this->drive === null) {
+            return Bytes::of(0);
+        }
+
+        return $this->startsFromDrive() ? $this->writesPerDay() : self::written(array_filter($this->jobs, fn (Job $job): bool => $job->needsDisk));
+    }
+
+    /** @param  array<Job>  $jobs */
+    private static function written(array $jobs): Bytes
+    {
+        return array_reduce($jobs, fn (Bytes $sum, Job $job): Bytes => $sum->plus($job->writesPerDay), Bytes::of(0));
     }
 
     /** @return list<Peripheral> */
@@ -127,7 +152,7 @@ final readonly class PlanInput
     /** The desk computer has no slot for the card that the board starts from. */
     public function needsReader(): bool
     {
-        return $this->desk !== null && ! $this->desk->cardSlot && in_array('card', $this->board->bootsFrom, true);
+        return $this->desk !== null && ! $this->desk->cardSlot && ! $this->startsFromDrive();
     }
 
     /** Type of power over Ethernet that the box takes, of its own or by an add-on. */

@@ -50,6 +50,7 @@ final class PlanOfBox
             schools: new SchoolChoice(array_filter($schools, fn (string $school): bool => $school !== '')),
             imageFrom: ImageOrigin::tryFrom($parts->imageFrom ?? '') ?? ImageOrigin::Author,
             plugged: array_values(array_intersect_key(self::peripherals($shelf), array_flip($parts->plugged))),
+            startFrom: StartFrom::tryFrom($parts->startFrom ?? '') ?? StartFrom::Card,
         );
     }
 

@@ -56,6 +56,23 @@ final readonly class BoardClass
     ) {
     }
 
+    public function startsFromCard(): bool
+    {
+        return in_array('card', $this->bootsFrom, true);
+    }
+
+    /** How it starts from a drive: "drive", or with what has to be done before, as "drive after a firmware step"; null when it does not. */
+    public function startsFromDrive(): ?string
+    {
+        foreach ($this->bootsFrom as $source) {
+            if (str_starts_with($source, 'drive')) {
+                return $source;
+            }
+        }
+
+        return null;
+    }
+
     /** The bus that disks and USB devices hang on. */
     public function usbBus(): ?Bus
     {

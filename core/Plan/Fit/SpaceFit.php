@@ -12,7 +12,7 @@ use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
 use Burrow\Quantity\Bytes;
 
-/** Room on the card: the image unpacked, each job by its school of installing, and air to breathe. */
+/** Room on the card, or on the drive that the box starts from: the image unpacked, each job by its school of installing, and air to breathe. */
 final readonly class SpaceFit
 {
     /** Updates, logs and what fell asleep in a cache: common practice. */
@@ -36,26 +36,46 @@ final readonly class SpaceFit
         );
     }
 
-    public function finding(): Finding
+    /** What the system lives on; null when it is to live on a drive and the plan has none. */
+    public function holds(): ?Bytes
     {
-        $card = $this->plan->card;
+        return $this->plan->startsFromDrive() ? $this->plan->drive?->capacity : $this->plan->card->capacity;
+    }
 
-        return $this->needed()->isMoreThan($card->capacity)
+    public function finding(): ?Finding
+    {
+        $holds = $this->holds();
+        if ($holds === null) {
+            return null;
+        }
+        $tooSmall = $this->needed()->isMoreThan($holds);
+        if ($this->plan->startsFromDrive()) {
+            return $tooSmall
+                ? Finding::stop(
+                    'plan.start_drive_too_small',
+                    "The drive holds {$holds->decimal()}, and the system with its jobs needs {$this->needed()->decimal()}.",
+                    'A full drive stops updates first and everything else after.',
+                    'Take a larger drive.',
+                )
+                : Finding::fine('plan.start_drive_holds', "Space the system uses on the drive: {$this->needed()->decimal()} of {$holds->decimal()}.");
+        }
+
+        return $tooSmall
             ? Finding::stop(
                 'plan.card_too_small',
-                "The card holds {$card->capacity->decimal()}, and {$this->needed()->decimal()} are needed.",
+                "The card holds {$holds->decimal()}, and {$this->needed()->decimal()} are needed.",
                 'A full card stops updates first and everything else after.',
                 'Take a larger card.',
             )
-            : Finding::fine('plan.card_holds', "Space used on the card: {$this->needed()->decimal()} of {$card->capacity->decimal()}.");
+            : Finding::fine('plan.card_holds', "Space used on the card: {$this->needed()->decimal()} of {$holds->decimal()}.");
     }
 
     public function working(): Working
     {
         return Working::of(
             'plan.card_space',
-            'Room on the card',
-            "{$this->needed()->decimal()} of {$this->plan->card->capacity->decimal()}",
+            $this->plan->startsFromDrive() ? 'Room for the system on the drive' : 'Room on the card',
+            $this->needed()->decimal().(($holds = $this->holds()) === null ? '' : " of {$holds->decimal()}"),
             Source::catalogue('image and schools')->and(Source::commonPractice()),
             Line::given('image, unpacked', $this->plan->image->unpacked->decimal(), 'catalogue'),
             ...array_map(

@@ -28,7 +28,7 @@ final readonly class PartsList
         if ($plan->supply->poeWatts === null) {
             $parts[] = new Part("cable/{$plan->cable->id}", $plan->cable->label, $plan->cable->price);
         }
-        if (in_array('card', $board->bootsFrom, true)) {
+        if (! $plan->startsFromDrive()) {
             $parts[] = new Part("card/{$plan->card->id}", $plan->card->label, $plan->card->price, 'the board starts from it');
         }
         if ($plan->drive !== null) {

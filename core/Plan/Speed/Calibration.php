@@ -16,6 +16,28 @@ final readonly class Calibration
     {
     }
 
+    /**
+     * What still holds when parts were changed: what was measured belongs to its board, its link, its disk, its case.
+     *
+     * @param  list<string>  $changed  names of the plan's parts
+     */
+    public function without(array $changed): self
+    {
+        if (in_array('board', $changed, true)) {
+            return new self();
+        }
+        $gone = array_keys(array_filter(
+            ['network' => ['link'], 'disk' => ['drive']],
+            fn (array $parts): bool => array_intersect($parts, $changed) !== [],
+        ));
+
+        return new self(
+            array_diff_key($this->factors, array_flip($gone)),
+            array_intersect(['case', 'cooling'], $changed) === [] ? $this->kelvinPerWatt : null,
+            $this->from,
+        );
+    }
+
     public function correct(Limit $limit): Limit
     {
         $factor = $this->factors[$limit->name] ?? 1.0;

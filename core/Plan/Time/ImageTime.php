@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Plan\Time;
 
 use Burrow\Catalogue\Part\AdapterKind;
+use Burrow\Catalogue\Part\Drive;
 use Burrow\Catalogue\Part\SdBus;
 use Burrow\Catalogue\Part\WriteTime;
 use Burrow\Judgement\Line;
@@ -14,7 +15,7 @@ use Burrow\Plan\PlanInput;
 use Burrow\Quantity\Duration;
 use Burrow\Quantity\Rate;
 
-/** From nothing to a written and verified card: downloading, unpacking, writing, reading back. */
+/** From nothing to a written and verified card, or drive to start from: downloading, unpacking, writing, reading back. */
 final readonly class ImageTime
 {
     public function __construct(private PlanInput $plan)
@@ -30,14 +31,14 @@ final readonly class ImageTime
     public function working(): Working
     {
         $image = $this->plan->image;
-        $card = $this->plan->card;
+        $on = $this->startDrive() === null ? 'card' : 'drive';
         $line = Rate::megabitsPerSecond($this->plan->circumstances->downMegabits);
 
         return Working::of(
             'plan.image_time',
-            'Writing the card, with verify',
+            "Writing the {$on}, with verify",
             (string) $this->time(),
-            Source::catalogue('image and card')->and(Source::commonPractice()),
+            Source::catalogue("image and {$on}")->and(Source::commonPractice()),
             Line::computed('download, once', "{$image->packed->decimal()} ÷ {$line}", (string) $line->timeFor($image->packed)),
             Line::computed(
                 'unpacking',
@@ -46,12 +47,12 @@ final readonly class ImageTime
             ),
             Line::computed(
                 'writing',
-                "{$image->unpacked->decimal()} ÷ min({$card->write}, {$this->reader()->rate()} of the reader)",
+                "{$image->unpacked->decimal()} ÷ {$this->narrowest($this->plan->card->write)}",
                 (string) $this->steps()->writing(),
             ),
             Line::computed(
                 'reading back',
-                "{$image->unpacked->decimal()} ÷ min({$card->read}, {$this->reader()->rate()} of the reader)",
+                "{$image->unpacked->decimal()} ÷ {$this->narrowest($this->plan->card->read)}",
                 (string) $this->steps()->readingBack(),
             ),
         );
@@ -62,8 +63,26 @@ final readonly class ImageTime
         return new WriteTime($this->plan->image->unpacked, $this->through($this->plan->card->write), $this->through($this->plan->card->read));
     }
 
+    /** The rates that were compared, in words. */
+    private function narrowest(Rate $card): string
+    {
+        $drive = $this->startDrive();
+
+        return $drive === null ? "min({$card}, {$this->reader()->rate()} of the reader)" : "{$drive->rate} of the drive";
+    }
+
+    private function startDrive(): ?Drive
+    {
+        return $this->plan->startsFromDrive() ? $this->plan->drive : null;
+    }
+
     private function through(Rate $card): Rate
     {
+        $drive = $this->startDrive();
+        if ($drive !== null) {
+            return $drive->rate;
+        }
+
         return $this->reader()->rate()->isBelow($card) ? $this->reader()->rate() : $card;
     }
 

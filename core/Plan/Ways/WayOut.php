@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Burrow\Plan\Ways;
 
+use Burrow\Catalogue\Part\ImageOrigin;
 use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\StartFrom;
 
 /** One or two changes that cure a plan, what they cost more (or less), and the plan they make. */
 final readonly class WayOut
@@ -15,8 +17,14 @@ final readonly class WayOut
      * @param  list<string>  $leaves  what still stops or warns with it
      * @param  int  $notes  how many notes the changed plan has
      */
-    public function __construct(public PlanInput $plan, public array $changes, public int $cents, public array $leaves, public int $notes)
-    {
+    public function __construct(
+        public PlanInput $plan,
+        public array $changes,
+        public int $cents,
+        public array $leaves,
+        public int $notes,
+        public Toll $toll,
+    ) {
     }
 
     /** "costs 4.00 more", "saves 23.00" or "costs no more". */
@@ -40,13 +48,18 @@ final readonly class WayOut
     /** @return array<string, string> name of the part => what it becomes, in words */
     public function labels(): array
     {
-        return array_map(
-            fn (mixed $part): string => $part instanceof LinkKind
-                ? $part->label()
-                : (is_object($part) && isset($part->label)
-                    ? (string) $part->label
-                    : 'no disk'),
-            $this->changes,
-        );
+        $labels = [];
+        foreach ($this->changes as $name => $part) {
+            $labels[$name] = match (true) {
+                $part instanceof LinkKind, $part instanceof StartFrom => $part->label(),
+                $part instanceof ImageOrigin => "the image from {$part->label()}",
+                is_object($part) && isset($part->label) => (string) $part->label,
+                $name === 'along' => 'a supply for this box alone',
+                $name === 'plugged' => 'fewer things plugged in',
+                default => ['drive' => 'no disk', 'addOn' => 'no add-on', 'hub' => 'no hub', 'cooling' => 'no cooling'][$name] ?? "no {$name}",
+            };
+        }
+
+        return $labels;
     }
 }

@@ -4,7 +4,12 @@ declare(strict_types=1);
 
 namespace Burrow\Plan\Ways;
 
+use BackedEnum;
+use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Job\Peripheral;
+use Burrow\Catalogue\Part\AddOn;
 use Burrow\Catalogue\Part\ImageKind;
+use Burrow\Catalogue\Part\ImageOrigin;
 use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Catalogue\Shelf;
 use Burrow\Judgement\Finding;
@@ -12,11 +17,13 @@ use Burrow\Judgement\Severity;
 use Burrow\Plan\Money\PartsList;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\StartFrom;
 
 /**
  * When something stops a plan or warns, searches all single changes and all pairs of changes to its parts for those
- * that cure it, cheapest first. A pair is only offered when neither of its changes does as well alone. When no two
- * changes cure everything, those that leave the fewest stops, then the fewest warnings, are offered with what they leave.
+ * that cure it. What gives up least of the plan comes first, then what takes the fewest hands, then the cheapest. A pair
+ * is only offered when neither of its changes does as well alone. When no two changes cure everything, those that leave
+ * the fewest stops, then the fewest warnings, are offered with what they leave.
  */
 final readonly class WaysOut
 {
@@ -58,10 +65,11 @@ final readonly class WaysOut
                 PartsList::of($changed)->total()->cents - $cost,
                 array_map(fn (Finding $finding): string => $finding->found, $left),
                 self::notes($changed),
+                Toll::of($plan, $changed, $changes),
             );
         }
 
-        return $least < $now ? self::cheapest($ways) : [];
+        return $least < $now ? self::best($ways) : [];
     }
 
     /** Nothing about its parts stops it or warns; which jobs share the box is not a matter of parts. */
@@ -116,8 +124,9 @@ final readonly class WaysOut
         return $name.
             ' '.
             match (true) {
-                $part instanceof LinkKind => $part->value,
+                $part instanceof BackedEnum => $part->value,
                 is_object($part) && isset($part->id) => $part->id,
+                is_array($part) => (string) count($part),
                 default => '',
             };
     }
@@ -132,22 +141,24 @@ final readonly class WaysOut
     }
 
     /**
+     * Those that ask least; of several that differ by their image only, one.
+     *
      * @param  list<WayOut>  $ways
      * @return list<WayOut>
      */
-    private static function cheapest(array $ways): array
+    private static function best(array $ways): array
     {
-        usort(
-            $ways,
-            fn (WayOut $a, WayOut $b): int => [$a->cents, count($a->changes), $a->notes, -$a->plan->image->year] <=> [
-                $b->cents,
-                count($b->changes),
-                $b->notes,
-                -$b->plan->image->year,
-            ],
-        );
+        $rank = fn (WayOut $way): array => [
+            $way->toll->givenUp, $way->toll->hands->seconds, $way->cents, count($way->changes), $way->notes, -$way->plan->image->year,
+        ];
+        usort($ways, fn (WayOut $a, WayOut $b): int => $rank($a) <=> $rank($b));
+        $offers = [];
+        foreach ($ways as $way) {
+            $others = array_diff_key($way->changes, ['image' => true]);
+            $offers[isset($way->changes['image']) ? 'image '.implode(' ', array_map(self::key(...), array_keys($others), $others)) : count($offers)] ??= $way;
+        }
 
-        return array_slice($ways, 0, self::OFFERED);
+        return array_slice(array_values($offers), 0, self::OFFERED);
     }
 
     /** @return array<string, list<mixed>> name of a plan's part => what it may be changed to */
@@ -166,16 +177,34 @@ final readonly class WaysOut
             'board' => array_values($this->shelf->boards),
             'supply' => array_values($this->shelf->supplies),
             'cable' => array_values($this->shelf->cables),
-            'drive' => array_values($this->shelf->drives),
+            'drive' => [...array_values($this->shelf->drives), ...$plan->needsDisk() ? [] : [null]],
             'link' => LinkKind::cases(),
             'image' => array_values($this->shelf->images),
+            'imageFrom' => [ImageOrigin::Author],
             'card' => array_values($this->shelf->cards),
+            'startFrom' => StartFrom::cases(),
             'case' => array_values($this->shelf->cases),
-            'hub' => $this->shelf->small->hubs(),
+            'hub' => [...$this->shelf->small->hubs(), null],
             'cooling' => array_values($this->shelf->coolings),
-            'addOn' => array_values($this->shelf->addOns),
+            'addOn' => $this->addOns($plan),
+            'plugged' => array_map(fn (Peripheral $out): array => array_values(array_filter($plan->plugged, fn (Peripheral $one): bool => $one !== $out)), $plan->plugged),
+            'along' => [[]],
             'schools' => $schools,
         ];
+    }
+
+    /**
+     * An add-on is only changed for another of its kind; one that nothing asks for is never added.
+     *
+     * @return list<?AddOn>
+     */
+    private function addOns(PlanInput $plan): array
+    {
+        $wanted = array_filter(array_map(fn (Job $job): string => $job->addOn, $plan->jobs));
+        $kinds = $plan->addOn !== null ? [$plan->addOn->gives] : [...$wanted, ...$plan->supply->poeWatts === null ? [] : ['network power']];
+        $same = array_filter($this->shelf->addOns, fn (AddOn $one): bool => in_array($one->gives, $kinds, true));
+
+        return [...array_values($same), ...in_array($plan->addOn?->gives, $wanted, true) ? [] : [null]];
     }
 
     /** @return list<array{name: string, part: mixed}> */
@@ -184,7 +213,8 @@ final readonly class WaysOut
         $singles = [];
         foreach ($this->changesTo($plan) as $name => $parts) {
             foreach ($parts as $part) {
-                if (self::isToBeHad($part) && $part !== $plan->{$name} && ($part->id ?? null) !== ($plan->{$name}->id ?? '')) {
+                $now = $plan->{$name};
+                if (self::isToBeHad($part) && $part !== $now && ! (isset($part->id, $now->id) && $part->id === $now->id)) {
                     $singles[] = ['name' => $name, 'part' => $part];
                 }
             }

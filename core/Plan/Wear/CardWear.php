@@ -17,7 +17,7 @@ final readonly class CardWear
     private const AMPLIFICATION = 8;
 
     /** The system's own logs. */
-    private const SYSTEM_GIGABYTES_A_DAY = 0.15;
+    public const SYSTEM_GIGABYTES_A_DAY = 0.15;
 
     private const SHORT_YEARS = 3;
 
@@ -32,12 +32,10 @@ final readonly class CardWear
         return new self($plan);
     }
 
-    /** In GB a day; a job that has a disk writes there. */
+    /** In GB a day: the system's own, and the jobs' that have no disk for it. */
     public function gigabytesPerDay(): float
     {
-        $jobs = $this->plan->needsDisk() && $this->plan->drive !== null ? 0.0 : $this->plan->writesPerDay()->count / 1e9;
-
-        return self::SYSTEM_GIGABYTES_A_DAY + $jobs;
+        return self::SYSTEM_GIGABYTES_A_DAY + ($this->plan->writesPerDay()->count - $this->plan->writesToDrivePerDay()->count) / 1e9;
     }
 
     public function years(): float

@@ -22,7 +22,7 @@ final readonly class DriveWear
     /** Null when no drive wears: none, a spinning one, or nothing is written to it. */
     public static function of(PlanInput $plan): ?self
     {
-        $perDay = $plan->writesPerDay()->count / 1e9;
+        $perDay = $plan->writesToDrivePerDay()->count / 1e9 + ($plan->startsFromDrive() ? CardWear::SYSTEM_GIGABYTES_A_DAY : 0);
 
         return $plan->drive?->endurance === null || $perDay <= 0 ? null : new self($plan->drive->endurance->count / 1e9, $perDay);
     }
@@ -54,7 +54,7 @@ final readonly class DriveWear
             $this->words(),
             Source::catalogue('endurance, writes'),
             Line::given('may be written in its life', number_format($this->endurance / 1000, 0, '.', '').' TB', 'data sheets of its class'),
-            Line::given('written a day', $perDay, 'all jobs'),
+            Line::given('written a day', $perDay, 'the jobs that write to it, and the system where it lives there'),
             Line::computed(
                 'years',
                 number_format($this->endurance, 0, '.', '')." GB ÷ {$perDay} ÷ 365.25",

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+/** Where a box's system lives: on its card, or on its drive. */
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::table('boxes', function (Blueprint $table): void {
+            $table->string('start', 10)->nullable()->after('card');
+        });
+    }
+
+    public function down(): void
+    {
+        Schema::table('boxes', function (Blueprint $table): void {
+            $table->dropColumn('start');
+        });
+    }
+};
