@@ -27,12 +27,12 @@
             <x-choice name="supply" label="Supply" :options="$labels($shelf->supplies)" :chosen="$choices->get('supply')" />
             <x-choice name="cable" label="Supply cable" :options="$labels($shelf->cables)" :chosen="$choices->get('cable')" />
             <x-choice name="drive" label="Disk" :options="$labels($shelf->drives) + ['none' => 'no disk']" :chosen="$choices->get('drive')" />
-            <x-choice name="card" label="Card" :options="$labels($shelf->cards)" :chosen="$choices->get('card')" />
             <x-choice name="start" label="Starts from" :options="['card' => 'the card', 'drive' => 'the disk']" :chosen="$choices->get('start')" />
+            <x-choice name="card" label="Card" :options="$labels($shelf->cards)" :chosen="$choices->get('card')" />
+            <x-choice name="link" label="Network" :options="['wired' => 'cable', 'wireless' => 'Wi-Fi', 'usb-wired' => 'cable at a USB adapter']" :chosen="$choices->get('link')" />
             <x-choice name="image" label="Image" :options="$labels($shelf->images)" :chosen="$choices->get('image')" />
             <x-choice name="from" label="packed by" :options="collect(\Burrow\Catalogue\Part\ImageOrigin::cases())->mapWithKeys(fn($origin) => [$origin->value => $origin->label()])->all()" :chosen="$choices->get('from')" />
             <x-choice name="case" label="Case" :options="$labels($shelf->cases)" :chosen="$choices->get('case')" />
-            <x-choice name="link" label="Network" :options="['wired' => 'cable', 'wireless' => 'Wi-Fi', 'usb-wired' => 'cable at a USB adapter']" :chosen="$choices->get('link')" />
         </div>
         <details class="working" @if ($choices->hasExtras()) open @endif>
             <summary><span>Hub, cooling, add-on, plugged in, power</span></summary>

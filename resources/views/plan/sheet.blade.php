@@ -39,9 +39,11 @@
                 @fragment('answer')
                     <section id="answer" aria-live="polite">
                         @include('plan.conclusion')
-                        @include('plan.places')
                         @unless ($choices->onDesk())
                             @include('plan.drawings')
+                        @endunless
+                        @include('plan.places')
+                        @unless ($choices->onDesk())
                             @include('plan.supply')
                             @if ($host === null)
                                 @include('plan.parts')
