@@ -38,7 +38,7 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under board.schema.json */
     public function board(array $entry): BoardClass
     {
-        /** @var array{id: string, label: string, summary: string, processor: array{cores: int, bits: int, ms_per_mb: array{serve: int|float, network: int|float, usb: int|float}}, speed: int|float, year: int, sockets: array{usb: string, video: string, usb_count?: int, header_pins?: int}, boots_from: list<string>, poe_type?: int, memory_mib: int, links: array{wired_mbit?: int, wireless_mbit?: int|float, wireless?: array{standard: 'n'|'ac', mhz: 20|40|80, streams: int, short_guard: bool}, disk_mbyte: int|float}, buses: list<array{name: string, usb?: 2|3, mbyte: int|float, carries: list<string>, amps?: int|float}>, power: array{inlet: string, supply_amps: int|float, idle_watts: int|float, busy_watts: int|float, undervoltage: int|float}, network_after_s: int, price: int|float, lights: string} $entry */
+        /** @var array{id: string, label: string, summary: string, processor: array{cores: int, bits: int, ms_per_mb: array{serve: int|float, network: int|float, usb: int|float}}, speed: int|float, year: int, sockets: array{usb: string, video: string, usb_count?: int, header_pins?: int}, boots_from: list<string>, poe_type?: int, memory_mib: int, links: array{wired_mbit?: int, wireless_mbit?: int|float, wireless?: array{standard: 'n'|'ac', mhz: 20|40|80, streams: int, short_guard: bool}, disk_mbyte: int|float, gadget_mbit?: int|float}, buses: list<array{name: string, usb?: 2|3, mbyte: int|float, carries: list<string>, amps?: int|float}>, power: array{inlet: string, supply_amps: int|float, idle_watts: int|float, busy_watts: int|float, undervoltage: int|float}, network_after_s: int, price: int|float, lights: string} $entry */
         $cost = $entry['processor']['ms_per_mb'];
         $radio = $entry['links']['wireless'] ?? null;
 
@@ -87,6 +87,7 @@ final readonly class CatalogueReader
             usbCount: $entry['sockets']['usb_count'] ?? 1,
             headerPins: $entry['sockets']['header_pins'] ?? 0,
             market: self::market($entry),
+            gadgetMegabits: isset($entry['links']['gadget_mbit']) ? (float) $entry['links']['gadget_mbit'] : null,
         );
     }
 
@@ -161,7 +162,7 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under case.schema.json */
     public function case(array $entry): Enclosure
     {
-        /** @var array{id: string, label: string, kelvin_per_watt: int|float, takes_addon: bool, price: int|float} $entry */
+        /** @var array{id: string, label: string, kelvin_per_watt: int|float, takes_addon: bool, price: int|float, sinks?: bool} $entry */
         return new Enclosure(
             $entry['id'],
             $entry['label'],
@@ -169,6 +170,7 @@ final readonly class CatalogueReader
             $entry['takes_addon'],
             Money::of($entry['price']),
             self::market($entry),
+            $entry['sinks'] ?? false,
         );
     }
 
@@ -221,7 +223,7 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under cooling.schema.json */
     public function cooling(array $entry): Cooling
     {
-        /** @var array{id: string, label: string, share: int|float, amps: int|float, price: int|float} $entry */
+        /** @var array{id: string, label: string, share: int|float, amps: int|float, price: int|float, sinks?: bool} $entry */
         return new Cooling(
             $entry['id'],
             $entry['label'],
@@ -229,6 +231,7 @@ final readonly class CatalogueReader
             Amps::of($entry['amps']),
             Money::of($entry['price']),
             self::market($entry),
+            $entry['sinks'] ?? false,
         );
     }
 

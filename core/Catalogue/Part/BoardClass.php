@@ -24,6 +24,7 @@ final readonly class BoardClass
      * @param  ?int  $poeType  1 or 2 when it takes power over Ethernet (IEEE 802.3)
      * @param  int  $usbCount  full-size or small USB sockets for devices
      * @param  int  $headerPins  40, 26 or 0: the header that add-on boards sit on
+     * @param  ?float  $gadgetMegabits  as a network device on the USB cable to a computer, in Mb/s; null when it cannot be one
      * @param  float  $supplyAmps  current the supply must be able to give
      */
     public function __construct(
@@ -53,6 +54,7 @@ final readonly class BoardClass
         public int $usbCount,
         public int $headerPins,
         public Market $market = new Market(),
+        public ?float $gadgetMegabits = null,
     ) {
     }
 
@@ -92,6 +94,7 @@ final readonly class BoardClass
             LinkKind::Wired => $this->wiredMegabits,
             LinkKind::Wireless => $this->wirelessMegabits,
             LinkKind::UsbWired => null,
+            LinkKind::UsbCable => $this->gadgetMegabits,
         };
     }
 }

@@ -17,6 +17,7 @@ final readonly class Cooling
         public Amps $current,
         public Money $price,
         public Market $market,
+        public bool $sinks = false,
     ) {
     }
 }

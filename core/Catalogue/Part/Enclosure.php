@@ -6,7 +6,7 @@ namespace Burrow\Catalogue\Part;
 
 use Burrow\Quantity\Money;
 
-/** A case by how much warmer than the room the board gets in it: kelvin for each watt. */
+/** A case by how much warmer than the room the board gets in it: kelvin for each watt; some bring heat sinks of their own. */
 final readonly class Enclosure
 {
     public function __construct(
@@ -16,6 +16,7 @@ final readonly class Enclosure
         public bool $takesAddOn,
         public Money $price,
         public Market $market = new Market(),
+        public bool $sinks = false,
     ) {
     }
 }

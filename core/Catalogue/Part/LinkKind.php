@@ -11,6 +11,9 @@ enum LinkKind: string
     case Wireless = 'wireless';
     case UsbWired = 'usb-wired';
 
+    /** The board is plugged into a computer and appears there as a network device. */
+    case UsbCable = 'usb-cable';
+
     public function isCable(): bool
     {
         return $this !== self::Wireless;
@@ -22,6 +25,7 @@ enum LinkKind: string
             self::Wired => 'network cable',
             self::Wireless => 'Wi-Fi',
             self::UsbWired => 'network cable at a USB adapter',
+            self::UsbCable => 'USB cable to a computer',
         };
     }
 }

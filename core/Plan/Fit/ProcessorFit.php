@@ -48,7 +48,7 @@ final readonly class ProcessorFit
     {
         return Working::of(
             'plan.processor',
-            'Speed wanted',
+            'Speed wanted, single-core board = 1',
             number_format($this->wanted(), 1, '.', '').' of '.number_format($this->plan->board->speed, 1, '.', ''),
             Source::catalogue('relative speeds, single-core board = 1'),
             ...array_map(

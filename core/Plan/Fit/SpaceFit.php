@@ -74,7 +74,7 @@ final readonly class SpaceFit
     {
         return Working::of(
             'plan.card_space',
-            $this->plan->startsFromDrive() ? 'Room for the system on the drive' : 'Room on the card',
+            $this->plan->startsFromDrive() ? 'Space used on the drive' : 'Space used on the card',
             $this->needed()->decimal().(($holds = $this->holds()) === null ? '' : " of {$holds->decimal()}"),
             Source::catalogue('image and schools')->and(Source::commonPractice()),
             Line::given('image, unpacked', $this->plan->image->unpacked->decimal(), 'catalogue'),

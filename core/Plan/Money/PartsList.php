@@ -6,6 +6,7 @@ namespace Burrow\Plan\Money;
 
 use Burrow\Catalogue\Part\Adapter;
 use Burrow\Catalogue\Part\AdapterKind;
+use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Plan\PlanInput;
 use Burrow\Plan\Power\UsbDevices;
 use Burrow\Quantity\Money;
@@ -84,7 +85,7 @@ final readonly class PartsList
         $small = $plan->small;
         $devices = count(UsbDevices::of($plan)->list);
         $parts = [
-            $plan->link->isCable() ? self::part($small->cheapest(AdapterKind::Lead), 'the part most often forgotten') : null,
+            $plan->link->isCable() && $plan->link !== LinkKind::UsbCable ? self::part($small->cheapest(AdapterKind::Lead), 'the part most often forgotten') : null,
             self::part($plan->networkAdapter(), 'the board has no network socket'),
             $devices > 0 && $board->usbSocket !== 'USB-A'
                 ? self::part($small->cheapest(AdapterKind::Socket, $board->usbSocket), 'the board has no full-size USB socket')

@@ -35,7 +35,15 @@ final readonly class Heat
     /** Of the case with its cooling, or as measured on a box of this kind. */
     public function kelvinPerWatt(): float
     {
-        return $this->plan->calibration->kelvinPerWatt ?? $this->plan->case->kelvinPerWatt * ($this->plan->cooling->share ?? 1);
+        return $this->plan->calibration->kelvinPerWatt ?? $this->plan->case->kelvinPerWatt * $this->share();
+    }
+
+    /** What the cooling leaves of the warming; sinks do nothing more in a case that has its own. */
+    private function share(): float
+    {
+        $cooling = $this->plan->cooling;
+
+        return $cooling === null || ($cooling->sinks && $this->plan->case->sinks) ? 1.0 : $cooling->share;
     }
 
     /** Machines that come with a case and cooling of their own are not judged. */
@@ -81,7 +89,7 @@ final readonly class Heat
             $plan->calibration->kelvinPerWatt === null
                 ? Line::computed(
                     $plan->case->label,
-                    "{$plan->case->kelvinPerWatt} K/W".($plan->cooling === null ? '' : " × {$plan->cooling->share} with: {$plan->cooling->label}"),
+                    "{$plan->case->kelvinPerWatt} K/W".($plan->cooling === null ? '' : " × {$this->share()} with: {$plan->cooling->label}"),
                     "{$kelvin} K/W",
                     'catalogue',
                 )

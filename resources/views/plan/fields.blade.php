@@ -29,7 +29,7 @@
             <x-choice name="drive" label="Disk" :options="$labels($shelf->drives) + ['none' => 'no disk']" :chosen="$choices->get('drive')" />
             <x-choice name="start" label="Starts from" :options="['card' => 'the card', 'drive' => 'the disk']" :chosen="$choices->get('start')" />
             <x-choice name="card" label="Card" :options="$labels($shelf->cards)" :chosen="$choices->get('card')" />
-            <x-choice name="link" label="Network" :options="['wired' => 'cable', 'wireless' => 'Wi-Fi', 'usb-wired' => 'cable at a USB adapter']" :chosen="$choices->get('link')" />
+            <x-choice name="link" label="Network" :options="['wired' => 'cable', 'wireless' => 'Wi-Fi', 'usb-wired' => 'cable at a USB adapter', 'usb-cable' => 'USB cable to a computer']" :chosen="$choices->get('link')" />
             <x-choice name="image" label="Image" :options="$labels($shelf->images)" :chosen="$choices->get('image')" />
             <x-choice name="from" label="packed by" :options="collect(\Burrow\Catalogue\Part\ImageOrigin::cases())->mapWithKeys(fn($origin) => [$origin->value => $origin->label()])->all()" :chosen="$choices->get('from')" />
             <x-choice name="case" label="Case" :options="$labels($shelf->cases)" :chosen="$choices->get('case')" />

@@ -593,3 +593,34 @@ test('a card is written at the slower bus of card and reader', function (): void
         ->and($time(desk(cardSlot: false, usbPlug: 'USB-C')))
         ->toEqualWithDelta($time(null), 1e-6);
 });
+
+test('figures of the catalogue agree with common practice and with each other', function (): void {
+    // A single core between a network socket and a disk on one bus: 4 to 7 MB/s.
+    expect(CopyRate::of(plan('marl', image: 'server-32'))?->rate()->inMegabytes())->toBeGreaterThan(4.0)->toBeLessThan(7.0);
+    // A card is never read faster than its bus carries.
+    foreach (catalogue('card') as $card) {
+        expect([$card->id, $card->bus->rate()->isBelow($card->read)])->toBe([$card->id, false]);
+    }
+    // 2.4 million samples a second of 16 bits each.
+    expect(catalogue('job')['radio-receiver']->networkMegabits)->toEqualWithDelta(2.4 * 16, 0.001);
+    // Every box has its remote login, and a newer board is not slower than a retired laptop of ten years before.
+    foreach (catalogue('job') as $job) {
+        expect([$job->id, in_array(22, array_map(fn ($use): int => $use->port->number, $job->ports), true)])->toBe([$job->id, true]);
+    }
+    expect(board('basalt')->speed)->toBeGreaterThan(board('old-laptop')->speed);
+});
+
+test('sinks do nothing more in a case that brings its own', function (): void {
+    $kelvin = fn (string $case, string $cooling): float => Heat::of(plan(case: $case)->with(cooling: catalogue('cooling')[$cooling]))->kelvinPerWatt();
+    expect($kelvin('vented', 'sinks'))->toBe(catalogue('case')['vented']->kelvinPerWatt)
+        ->and($kelvin('vented', 'small-fan'))->toBe(catalogue('case')['vented']->kelvinPerWatt * 0.5)
+        ->and($kelvin('open', 'sinks'))->toBe(catalogue('case')['open']->kelvinPerWatt * 0.85);
+});
+
+test('a pocket computer takes power and network from the laptop it is plugged into', function (): void {
+    $plan = plan('pebble', 'laptop-socket', 'stout-05m', null, LinkKind::UsbCable, 'pocket-computer', 'server-32', case: 'open');
+    expect(PlanAnswer::findings($plan)->blocks())->toBeFalse()
+        ->and($plan->megabits())->toBe(200.0)
+        ->and(array_column(PartsList::of($plan)->parts, 'key'))->not->toContain('adapter/lead-network')
+        ->and(PlanAnswer::findings($plan->with(board: board('flint')))->codes())->toContain('plan.no_such_link');
+});
