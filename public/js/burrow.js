@@ -124,6 +124,12 @@
     files.slice(0, 60).forEach((file) => kept.items.add(file));
     input.files = kept.files;
   };
+  // On a screen that is held upright the cross-section is fetched anew, two chambers side by side.
+  if (matchMedia('(max-width: 700px)').matches) {
+    document.querySelectorAll('[data-narrow]').forEach((place) =>
+      htmx.ajax('GET', place.dataset.narrow, { target: place, select: '.picture > svg', swap: 'innerHTML' }).then(() => place.classList.add('narrow')));
+  }
+
   document.querySelectorAll('[data-small]').forEach((input) => input.addEventListener('change', () => {
     const top = [...input.files].filter((file) => file.size <= SMALL && (file.webkitRelativePath || '').split('/').length <= 2);
     if (top.length !== input.files.length) { take(input, top); }

@@ -13,7 +13,10 @@ use Burrow\Drawing\Way;
  */
 final readonly class GroundPlan
 {
-    private const WIDTH = 806;
+    public const WIDE = 806;
+
+    /** For a screen that is held upright: two chambers side by side. */
+    public const NARROW = 400;
 
     private const TURF = 118;
 
@@ -39,21 +42,34 @@ final readonly class GroundPlan
 
     private const LANE_SHAFT = 0.14;
 
-    /** @param  list<Dwelling>  $boxes */
-    public static function draw(array $boxes): GroundPicture
+    private function __construct(private int $width)
     {
-        $chambers = self::settle($boxes);
+    }
+
+    /**
+     * @param  list<Dwelling>  $boxes
+     * @param  self::WIDE|self::NARROW  $width
+     */
+    public static function draw(array $boxes, int $width = self::WIDE): GroundPicture
+    {
+        return (new self($width))->picture($boxes);
+    }
+
+    /** @param  list<Dwelling>  $boxes */
+    private function picture(array $boxes): GroundPicture
+    {
+        $chambers = $this->settle($boxes);
         $rows = $chambers === [] ? 0 : 1 + max(array_map(fn (Chamber $c): int => $c->row, $chambers));
 
         return new GroundPicture(
-            self::WIDTH,
-            max(self::LEAST_HEIGHT, self::FIRST_ROW + $rows * (self::CHAMBER_HEIGHT + self::ROW_GAP) + 20),
+            $this->width,
+            max($this->width === self::WIDE ? self::LEAST_HEIGHT : 0, self::FIRST_ROW + $rows * (self::CHAMBER_HEIGHT + self::ROW_GAP) + 20),
             self::TURF,
             $chambers,
-            self::gallery($chambers),
-            self::ways($chambers),
-            self::passages($chambers),
-            self::shafts($chambers),
+            $this->gallery($chambers),
+            $this->ways($chambers),
+            $this->passages($chambers),
+            $this->shafts($chambers),
         );
     }
 
@@ -63,12 +79,13 @@ final readonly class GroundPlan
      * @param  list<Dwelling>  $boxes
      * @return list<Chamber>
      */
-    private static function settle(array $boxes): array
+    private function settle(array $boxes): array
     {
         $count = count($boxes);
         $columns = max(
             1,
             match (true) {
+                $this->width === self::NARROW => min(2, $count),
                 $count <= 3 => $count,
                 $count <= 6 => 3,
                 $count <= 16 => 4,
@@ -80,8 +97,8 @@ final readonly class GroundPlan
         $roof = array_slice($open, 0, $columns);
         $beside = array_splice($closed, 0, $columns - count($roof));
         $order = [...$beside, ...array_reverse($roof), ...array_slice($open, $columns), ...$closed];
-        $width = min(190, (self::WIDTH - self::GUTTER) / $columns - self::GUTTER);
-        $left = (self::WIDTH - $columns * ($width + self::GUTTER)) / 2;
+        $width = min(190, ($this->width - self::GUTTER) / $columns - self::GUTTER);
+        $left = ($this->width - $columns * ($width + self::GUTTER)) / 2;
         $chambers = [];
         foreach ($order as $index => $box) {
             $column = $index % $columns;
@@ -104,10 +121,10 @@ final readonly class GroundPlan
      * @param  list<Chamber>  $chambers
      * @return list<Way>
      */
-    private static function gallery(array $chambers): array
+    private function gallery(array $chambers): array
     {
-        $middle = self::WIDTH / 2;
-        $heads = array_map(fn (Way $way): float => $way->points[0][0], self::ways($chambers));
+        $middle = $this->width / 2;
+        $heads = array_map(fn (Way $way): float => $way->points[0][0], $this->ways($chambers));
         $along = array_values(array_unique([...$heads, $middle]));
         sort($along);
         $gallery = [new Way([[$middle, self::TURF + 14.0], [$middle, self::GALLERY]])];
@@ -122,7 +139,7 @@ final readonly class GroundPlan
      * @param  list<Chamber>  $chambers
      * @return list<Way>
      */
-    private static function ways(array $chambers): array
+    private function ways(array $chambers): array
     {
         return array_map(function (Chamber $chamber): Way {
             $x = $chamber->x - self::GUTTER * (1 - self::LANE_WAY);
@@ -135,7 +152,7 @@ final readonly class GroundPlan
      * @param  list<Chamber>  $chambers
      * @return list<Way>
      */
-    private static function passages(array $chambers): array
+    private function passages(array $chambers): array
     {
         $byName = [];
         foreach ($chambers as $chamber) {
@@ -190,7 +207,7 @@ final readonly class GroundPlan
      * @param  list<Chamber>  $chambers
      * @return list<Shaft>
      */
-    private static function shafts(array $chambers): array
+    private function shafts(array $chambers): array
     {
         $shafts = [];
         $lanes = [];
@@ -200,7 +217,7 @@ final readonly class GroundPlan
             }
             if ($chamber->row === 0) {
                 $x = $chamber->centreX() + 24;
-                $shafts[] = self::shaft([[$x, self::mouth($chamber->column)], [$x, $chamber->y + 3]], $chamber->box->openings);
+                $shafts[] = $this->shaft([[$x, self::mouth($chamber->column)], [$x, $chamber->y + 3]], $chamber->box->openings);
             } else {
                 $lanes[$chamber->column][] = $chamber;
             }
@@ -212,7 +229,7 @@ final readonly class GroundPlan
                 ...array_map(fn (Chamber $c): array => array_map(fn (string $o): string => $c->box->name.' '.$o, $c->box->openings), $sharing),
             );
             $points = [[$x, self::mouth($column + 1)], [$x, $deepest->centreY()], [$deepest->x + $deepest->width - 6, $deepest->centreY()]];
-            $shafts[] = self::shaft($points, $labels);
+            $shafts[] = $this->shaft($points, $labels);
         }
 
         return $shafts;
@@ -224,13 +241,13 @@ final readonly class GroundPlan
      * @param  non-empty-list<array{float, float}>  $points
      * @param  list<string>  $labels
      */
-    private static function shaft(array $points, array $labels): Shaft
+    private function shaft(array $points, array $labels): Shaft
     {
         [$x, $mouth] = $points[0];
         $shown = self::shortened($labels);
         $width = 26 + self::LETTER * max(array_map(mb_strlen(...), $shown ?: ['']));
 
-        return new Shaft(new Way($points), $x, $mouth, $shown, $x + $width > self::WIDTH);
+        return new Shaft(new Way($points), $x, $mouth, $shown, $x + $width > $this->width);
     }
 
     /** Neighbouring mouths stand at two heights, so that their labels do not meet. */

@@ -2,7 +2,7 @@
     <x-slot:say><b>{{ $outlook->lead() }}</b> {{ $outlook->rest() }}</x-slot:say>
     <div class="aside">
         <div>
-            <div class="picture" tabindex="0" aria-label="Cross-section, may be scrolled">
+            <div class="picture" tabindex="0" aria-label="Cross-section, may be scrolled" data-narrow="/?narrow=1">
                 <x-ground :picture="$picture" :ids="$ids" :network="$network" />
             </div>
             <details class="working">

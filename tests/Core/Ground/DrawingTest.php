@@ -17,7 +17,7 @@ use Burrow\Plan\Draw\ChainPicture;
 use Burrow\Plan\Speed\CopyRate;
 
 /** A burrow of this many boxes, some with openings and some that depend on others. */
-function burrow(int $count, int $seed): GroundPicture
+function burrow(int $count, int $seed, int $width = GroundPlan::WIDE): GroundPicture
 {
     mt_srand($seed);
     $boxes = [];
@@ -33,7 +33,7 @@ function burrow(int $count, int $seed): GroundPicture
         );
     }
 
-    return GroundPlan::draw($boxes);
+    return GroundPlan::draw($boxes, $width);
 }
 
 /** Does a level or upright piece enter the rectangle, more than the given depth from its edge? */
@@ -51,8 +51,11 @@ function enters(array $from, array $to, Chamber $chamber, float $depth): bool
 /** @return list<int> */
 dataset('sizes', [1, 2, 3, 4, 6, 7, 12, 16, 17, 30, 60]);
 
-test('chambers never touch and stay inside the picture', function (int $count): void {
-    $picture = burrow($count, $count);
+dataset('widths', [GroundPlan::WIDE, GroundPlan::NARROW]);
+
+test('chambers never touch and stay inside the picture', function (int $count, int $width): void {
+    $picture = burrow($count, $count, $width);
+    expect($picture->width)->toBe((float) $width);
     foreach ($picture->chambers as $i => $a) {
         expect($a->x)
             ->toBeGreaterThanOrEqual(0)
@@ -68,11 +71,11 @@ test('chambers never touch and stay inside the picture', function (int $count): 
         }
     }
     expect(count($picture->chambers))->toBe($count);
-})->with('sizes');
+})->with('sizes')->with('widths');
 
-test('no tunnel runs behind a chamber', function (int $count): void {
+test('no tunnel runs behind a chamber', function (int $count, int $width): void {
     foreach ([1, 2, 3] as $seed) {
-        $picture = burrow($count, $seed * 100 + $count);
+        $picture = burrow($count, $seed * 100 + $count, $width);
         $lines = [...$picture->ways, ...$picture->passages, ...array_map(fn ($shaft) => $shaft->way, $picture->shafts)];
         foreach ($lines as $line) {
             for ($i = 1; $i < count($line->points); $i++) {
@@ -82,7 +85,7 @@ test('no tunnel runs behind a chamber', function (int $count): void {
             }
         }
     }
-})->with('sizes');
+})->with('sizes')->with('widths');
 
 test('every box has a way in, and every opening its shaft to the sky', function (int $count): void {
     $picture = burrow($count, 9 + $count);

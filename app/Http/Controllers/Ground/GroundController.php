@@ -31,7 +31,7 @@ final class GroundController
             'network' => $network,
             'outlook' => new Outlook($house, count($due), $keeper),
             'findings' => Gathering::of(Concerns::all(), $house, $keeper)->and($network->findings())->and($catalogue->unread())->gravestFirst(),
-            'picture' => GroundPlan::draw(Dwellings::of($house, $due)),
+            'picture' => GroundPlan::draw(Dwellings::of($house, $due), $request->has('narrow') ? GroundPlan::NARROW : GroundPlan::WIDE),
             'ids' => collect($house->boxes())->mapWithKeys(fn (Box $box): array => [$box->name => $box->id]),
         ]);
     }
