@@ -41,6 +41,14 @@ class Network extends Model
         });
     }
 
+    /** " GBP", to stand behind a price; empty where nobody said. */
+    public static function currency(): string
+    {
+        $currency = self::query()->orderBy('id')->value('currency');
+
+        return is_string($currency) && $currency !== '' ? " {$currency}" : '';
+    }
+
     /** @return list<string> names of the wireless networks */
     public function ssids(): array
     {

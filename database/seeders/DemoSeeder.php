@@ -48,6 +48,7 @@ class DemoSeeder extends Seeder
             'wan' => '203.0.113.27',
             'time_zone' => 'Europe/London',
             'country' => 'GB',
+            'currency' => 'GBP',
             'ssids' => "Thistledown\nThistledown reading room",
         ]);
         $boxes = collect(self::BOXES)->map(fn (array $spec, string $name): Box => $this->box($network, $name, ...$spec))->all();

@@ -27,15 +27,19 @@ final readonly class WayOut
     ) {
     }
 
-    /** "costs 4.00 more", "saves 23.00" or "costs no more". */
-    public function price(): string
+    /**
+     * "costs 4.00 more", "saves 23.00" or "costs no more".
+     *
+     * @param  string  $currency  stands behind the amount, with a blank before it
+     */
+    public function price(string $currency = ''): string
     {
         $amount = number_format(abs($this->cents) / 100, 2, '.', '');
 
         return match (true) {
             $this->cents === 0 => 'costs no more',
-            $this->cents < 0 => "saves {$amount}",
-            default => "costs {$amount} more",
+            $this->cents < 0 => "saves {$amount}{$currency}",
+            default => "costs {$amount}{$currency} more",
         };
     }
 

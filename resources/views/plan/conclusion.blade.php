@@ -7,7 +7,7 @@
             <h3>Ways out</h3>
             @foreach ($ways as $way)
                 <p><a href="{{ route('plan', $choices->taking($way)) }}">{{ $way->sentence() }}</a> <span
-                        class="soft">{{ $way->price() }}{{ $way->leaves === [] ? '' : '; leaves: ' . lcfirst(implode(' ', $way->leaves)) }}</span></p>
+                        class="soft">{{ $way->price($currency) }}{{ $way->leaves === [] ? '' : '; leaves: ' . lcfirst(implode(' ', $way->leaves)) }}</span></p>
             @endforeach
         </div>
     @endif

@@ -4,7 +4,7 @@
     <p class="row below unprinted"><button class="act" type="button" data-print>Print it</button> <a class="ghost" href="{{ route('plan', $choices->toArray()) }}">Back to the
             plan</a></p>
     <div class="sheet">
-        <h2>{{ $answer->price() }} together{{ $drawer === [] ? '' : ', ' . $answer->parts->toBuy($drawer) . ' to buy' }}</h2>
+        <h2>{{ $answer->price() }}{{ $currency }} together{{ $drawer === [] ? '' : ', ' . $answer->parts->toBuy($drawer) . ' to buy' }}</h2>
         <table class="list ticked">
             <thead>
                 <tr>

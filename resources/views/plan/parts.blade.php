@@ -1,5 +1,5 @@
 <div class="sheet">
-    <h2>Parts, {{ $answer->price() }} together{{ $drawer === [] ? '' : ', ' . $answer->parts->toBuy($drawer) . ' to buy' }}</h2>
+    <h2>Parts, {{ $answer->price() }}{{ $currency }} together{{ $drawer === [] ? '' : ', ' . $answer->parts->toBuy($drawer) . ' to buy' }}</h2>
     <table class="list">
         <tbody>
             @foreach ($answer->parts->parts as $part)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Middleware\SafetyHeaders;
 use App\Models\Box;
+use App\Models\Network;
 use App\Models\Run;
 use App\Models\User;
 use App\Session\Patience;
@@ -277,4 +278,13 @@ test('what is not there is said in plain words', function (): void {
     $this->asKeeper()->get('/boxes/99999')->assertNotFound()->assertSee('Not here');
     $this->asKeeper()->get('/catalogue/board/..%2f..%2fenv.yaml')->assertNotFound();
     $this->asKeeper()->get('/catalogue/tea/flint.yaml')->assertNotFound();
+});
+
+test('prices stand with the currency that was set, and one that is none is refused', function (): void {
+    $fields = Network::home()->only(['name', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'time_zone', 'country', 'ssids']);
+    $this->asKeeper()->post('/settings', ['currency' => 'pounds', ...$fields])->assertOk()->assertSee('“POUNDS” is no currency')->assertSee('value="POUNDS"', false);
+    $this->post('/settings', ['currency' => 'eur', ...$fields])->assertRedirect();
+    $this->get('/plan?supply=charger-1a')->assertSee('EUR together')->assertSee('EUR more');
+    $this->post('/settings', ['currency' => '', ...$fields])->assertRedirect();
+    $this->get('/plan?supply=charger-1a')->assertDontSee('EUR');
 });

@@ -124,11 +124,11 @@ test('any entry can be opened for changing', function (): void {
 });
 
 test('what lies in the drawer comes off the sum', function (): void {
-    $this->asKeeper()->get('/plan')->assertSee('Parts, 151 together')->assertDontSee('to buy');
+    $this->asKeeper()->get('/plan')->assertSee('Parts, 151 GBP together')->assertDontSee('to buy');
     $this->from('/plan')
         ->post('/plan/drawer', ['part' => 'Network cable'])
         ->assertRedirect('/plan');
-    $this->get('/plan')->assertSee('Parts, 151 together, 147 to buy')->assertSee('in the drawer');
+    $this->get('/plan')->assertSee('Parts, 151 GBP together, 147 to buy')->assertSee('in the drawer');
     $this->post('/plan/drawer', ['part' => 'Network cable']);
     $this->get('/plan')->assertDontSee('to buy');
 });

@@ -69,6 +69,7 @@ final class PlanController
             'household' => $household,
             'variants' => Plan::query()->beside()->count(),
             'drawer' => $drawer,
+            'currency' => Network::currency(),
         ])->fragmentsIf(! $whole, ['answer', 'verdict', 'because', 'keep']);
     }
 
@@ -187,7 +188,7 @@ final class PlanController
     {
         $choices = $this->choices($request, $household);
 
-        return view('plan.paper', ['choices' => $choices, 'answer' => PlanAnswer::to($choices->input()), 'drawer' => DrawerPart::labels()]);
+        return view('plan.paper', ['choices' => $choices, 'answer' => PlanAnswer::to($choices->input()), 'drawer' => DrawerPart::labels(), 'currency' => Network::currency()]);
     }
 
     private function choices(Request $request, Household $household): Choices

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Settings;
 
+use App\House\SettingsFindings;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
@@ -21,7 +22,7 @@ final class SettingsController
 {
     private const SHOWN = 8;
 
-    private const FIELDS = ['name', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'time_zone', 'country', 'ssids'];
+    private const FIELDS = ['name', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'time_zone', 'country', 'currency', 'ssids'];
 
     /** Boxes that the described network does not cover are not asked any more; that is said at once. */
     private function outside(Network $network): string
@@ -50,6 +51,7 @@ final class SettingsController
         );
         $typed['ssids'] = str_replace("\r", '', $typed['ssids']);
         $typed['country'] = strtoupper($typed['country']);
+        $typed['currency'] = strtoupper($typed['currency']);
         $check = NetworkCheck::of(
             $typed['prefix'],
             $typed['router'],
@@ -59,12 +61,13 @@ final class SettingsController
             $typed['time_zone'],
         );
         $country = $typed['country'] === '' ? Findings::of() : WifiCheck::country($typed['country'], $typed['time_zone'], Place::field('country'));
-        $findings = $check->findings->and($country);
-        if ($check->network === null || $country->blocks()) {
+        $currency = $typed['currency'] === '' || preg_match('/^[A-Z]{3}$/D', $typed['currency']) === 1 ? [] : [SettingsFindings::currency($typed['currency'])];
+        $findings = $check->findings->and($country)->and($currency);
+        if ($check->network === null || $findings->blocks()) {
             return view('settings.edit', ['typed' => $typed, 'findings' => $findings]);
         }
         $network = Network::home();
-        $network->update(['wan' => $typed['wan'] ?: null, 'name' => $typed['name'] ?: 'The network'] + $typed);
+        $network->update(['wan' => $typed['wan'] ?: null, 'currency' => $typed['currency'] ?: null, 'name' => $typed['name'] ?: 'The network'] + $typed);
         JournalEntry::write(
             $network,
             'network',
