@@ -91,72 +91,19 @@
     setTimeout(() => { button.textContent = said; }, 1600);
   };
 
-  // Where the browser can write into a folder that the person opens, the files go straight onto the card.
-  const writer = document.querySelector('[data-write-card]');
-  if (writer && window.showDirectoryPicker) {
-    writer.hidden = false;
-    writer.addEventListener('click', async () => {
-      const told = document.querySelector('[data-card-told]');
-      try {
-        const folder = await window.showDirectoryPicker({ mode: 'readwrite' });
-        const names = [];
-        for (const part of document.querySelectorAll('[data-card-file]')) {
-          const file = await folder.getFileHandle(part.dataset.cardFile, { create: true });
-          const out = await file.createWritable();
-          const bytes = Uint8Array.from(atob(part.querySelector('a[download]').href.split(',')[1] || ''), (one) => one.charCodeAt(0));
-          await out.write(bytes);
-          await out.close();
-          names.push(part.dataset.cardFile);
-        }
-        told.textContent = 'Written into “' + folder.name + '”: ' + names.join(', ') + '. Eject it before you pull the card.';
-      } catch (problem) {
-        told.textContent = problem.name === 'AbortError' ? 'No folder was opened; nothing was written.' : 'Could not write there: ' + problem.message;
-      }
-      told.hidden = false;
+  // What is typed as a secret can be looked at before it goes anywhere.
+  document.querySelectorAll('input[type=password][data-show]').forEach((input) => {
+    const button = document.createElement('button');
+    button.type = 'button';
+    button.className = 'plain show';
+    button.textContent = 'show';
+    button.setAttribute('aria-label', 'Show what was typed: ' + document.querySelector('label[for="' + input.id + '"]').textContent);
+    button.addEventListener('click', () => {
+      input.type = input.type === 'password' ? 'text' : 'password';
+      button.textContent = input.type === 'password' ? 'show' : 'hide';
+      input.focus();
     });
-  }
-
-  // Files dropped on a drop field are as good as chosen ones, and so is a folder: of a card's folder only what is small
-  // and lies at its top is sent, since kernels are large and not looked at.
-  const SMALL = 256 * 1024;
-  const take = (input, files) => {
-    const kept = new DataTransfer();
-    files.slice(0, 60).forEach((file) => kept.items.add(file));
-    input.files = kept.files;
-  };
-  // On a screen that is held upright the cross-section is fetched anew, two chambers side by side.
-  if (matchMedia('(max-width: 700px)').matches) {
-    document.querySelectorAll('[data-narrow]').forEach((place) =>
-      htmx.ajax('GET', place.dataset.narrow, { target: place, select: '.picture > svg', swap: 'innerHTML' }).then(() => place.classList.add('narrow')));
-  }
-
-  document.querySelectorAll('[data-small]').forEach((input) => input.addEventListener('change', () => {
-    const top = [...input.files].filter((file) => file.size <= SMALL && (file.webkitRelativePath || '').split('/').length <= 2);
-    if (top.length !== input.files.length) { take(input, top); }
-  }));
-  const inFolder = (folder) => new Promise((done) => {
-    const found = [];
-    const reader = folder.createReader();
-    const more = () => reader.readEntries(async (entries) => {
-      if (entries.length === 0) { done(found); return; }
-      for (const entry of entries.filter((one) => one.isFile)) {
-        found.push(await new Promise((read) => entry.file(read)));
-      }
-      more();
-    }, () => done(found));
-    more();
-  });
-  document.querySelectorAll('[data-drop]').forEach((field) => {
-    const input = field.querySelector('input[type=file]');
-    ['dragover', 'dragleave', 'drop'].forEach((kind) => field.addEventListener(kind, async (event) => {
-      event.preventDefault();
-      field.classList.toggle('over', kind === 'dragover');
-      if (kind === 'drop') {
-        const folders = [...event.dataTransfer.items].map((item) => item.webkitGetAsEntry && item.webkitGetAsEntry()).filter((entry) => entry && entry.isDirectory);
-        const files = [...event.dataTransfer.files];
-        take(input, folders.length === 0 ? files : (await Promise.all(folders.map(inFolder))).flat().filter((file) => file.size <= SMALL));
-      }
-    }));
+    input.after(button);
   });
 
   // Countdowns carry the moment they end and are worked out from it, so a reload changes nothing.

@@ -23,7 +23,7 @@ final class Page extends Component
 
     public readonly int $stepNumber;
 
-    public function __construct(Request $request, Playbooks $playbooks, public string $title, public string $place = '')
+    public function __construct(Request $request, Playbooks $playbooks, public string $title, public string $place = '', public string $script = '')
     {
         $theme = $request->cookie('theme');
         $this->theme = in_array($theme, ['chalk', 'den'], true) ? $theme : '';

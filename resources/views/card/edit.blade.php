@@ -1,6 +1,6 @@
-<x-page :title="'Card for ' . $box->name" place="boxes">
+<x-page :title="'Card for ' . $box->name" place="boxes" script="card">
     <x-way at="card" />
-    <form method="post" action="{{ route('box.card.make', $box) }}" autocomplete="off">
+    <form method="post" action="{{ route('box.card.make', $box) }}" autocomplete="off" data-keep="card-{{ $box->id }}" @if ($findings->count() === 0) data-fresh @endif>
         @csrf
         <div class="two">
             <section class="sheet">
@@ -8,7 +8,7 @@
                 <x-field name="user" label="User" :value="$typed['user']" :findings="$findings" code hint="A role rather than a person: warden, desk." />
                 <x-field name="public_key" label="Public key" :value="$typed['public_key']" :findings="$findings" area code
                     hint="The whole line of your .pub file. With a key no password is needed, and guessing is pointless." />
-                <x-field name="first_password" label="or a password" type="password" :findings="$findings" autocomplete="new-password"
+                <x-field name="first_password" label="or a password" type="password" :findings="$findings" autocomplete="new-password" data-show
                     hint="Turned into a hash for the file and forgotten at once; it is kept nowhere here." />
                 <details class="working" @if ($typed['ssid_1'] !== '' || $findings->forField('ssid_1')->count() + $findings->forField('passphrase_1')->count() + $findings->forField('country')->count() > 0) open @endif>
                     <summary><span>Wi-Fi networks</span></summary>
@@ -20,7 +20,7 @@
                         <div class="trio top-aligned">
                             <x-field :name="'ssid_' . $n" :label="$n === 1 ? 'Network name' : 'another name'" :value="$typed['ssid_' . $n]" :findings="$findings" code list="ssids" autocomplete="off" />
                             <x-choice :name="'security_' . $n" label="kept by" :options="collect(\Burrow\Card\Write\WifiSecurity::cases())->mapWithKeys(fn($security) => [$security->value => $security->label()])->all()" :chosen="$typed['security_' . $n]" />
-                            <x-field :name="'passphrase_' . $n" label="Passphrase" type="password" :findings="$findings" autocomplete="new-password" />
+                            <x-field :name="'passphrase_' . $n" label="Passphrase" type="password" :findings="$findings" autocomplete="new-password" data-show />
                         </div>
                         <div class="ticks"><label><input type="checkbox" name="hidden_{{ $n }}" value="1" @checked($typed['hidden_' . $n] !== '')>
                                 {{ $n === 1 ? 'it does not announce itself' : 'hidden, too' }}</label></div>
@@ -63,8 +63,9 @@
                 @endif
                 <details class="working" @if ($typed['user_data'] . $typed['kernel_line'] . $typed['firmware'] !== '' || $findings->forField('kernel_line')->count() > 0) open @endif>
                     <summary><span>What lies on the card already</span></summary>
-                    <x-field name="user_data" label="user-data that another tool wrote" :value="$typed['user_data']" :findings="$findings" area code
-                        hint="It is kept, and completed with the settings here." />
+                    {{-- It may hold hashes and keys. --}}
+                    <div data-secret><x-field name="user_data" label="user-data that another tool wrote" :value="$typed['user_data']" :findings="$findings" area code
+                        hint="It is kept, and completed with the settings here." /></div>
                     <x-field name="kernel_line" label="cmdline.txt" :value="$typed['kernel_line']" :findings="$findings" area code
                         hint="Its one line names the root partition; ours is added to it." />
                     <x-field name="firmware" label="config.txt" :value="$typed['firmware']" :findings="$findings" area code />

@@ -1,4 +1,4 @@
-<x-page :title="'Card for ' . $box->name" place="boxes">
+<x-page :title="'Card for ' . $box->name" place="boxes" script="card">
     <x-slot:say><b>{{ count($set->files) === 0 ? 'A sheet to type from.' : (count($set->files) === 1 ? 'One file' : ucfirst((string) (['two', 'three', 'four', 'five', 'six', 'seven', 'eight'][count($set->files) - 2] ?? count($set->files))) . ' files') . ', ready for the boot partition.' }}</b>
         Write the image to the card, take the card out and put it back, copy these onto the small partition that appears.</x-slot:say>
     <x-way at="card" />

@@ -1,4 +1,4 @@
-<x-page title="Look over a card" place="boxes">
+<x-page title="Look over a card" place="boxes" script="card">
     <x-slot:say><b>
             @if ($folder === null)
                 {{ $sent ? 'There was nothing to look at.' : 'A wrong character costs an evening.' }}

@@ -6,6 +6,9 @@
     <meta name="htmx-config" content='{"includeIndicatorStyles":false,"allowEval":false,"selfRequestsOnly":true}'>
     <script src="/lib/htmx.min.js" defer></script>
     <script src="/js/burrow.js" defer></script>
+    @if ($script !== '')
+        <script src="/js/{{ $script }}.js" defer></script>
+    @endif
 </head>
 
 <body @class(['guest' => !auth()->user()?->isKeeper()])>

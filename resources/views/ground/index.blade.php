@@ -1,4 +1,4 @@
-<x-page :title="$network->name" place="ground">
+<x-page :title="$network->name" place="ground" script="ground">
     <x-slot:say><b>{{ $outlook->lead() }}</b> {{ $outlook->rest() }}</x-slot:say>
     <div class="aside">
         <div>

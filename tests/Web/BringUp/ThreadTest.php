@@ -370,11 +370,12 @@ test('a plan can be dropped, a box in service cannot', function (): void {
 test('an own entry is taken in, or told by line', function (): void {
     $good = "id: barn-supply\nlabel: Barn supply\nvolts: 5.1\namps: 4\nprice: 12\n";
     $this->asKeeper()
+        ->followingRedirects()
         ->post('/catalogue', ['kind' => 'supply', 'yaml' => str_replace('5.1', 'five', $good)])
         ->assertSee('Line 3.')
         ->assertSee('Barn supply');
-    $this->post('/catalogue', ['kind' => 'supply', 'yaml' => "id: x\n\tlabel: y"])->assertSee('Line 2.');
-    $this->post('/catalogue', ['kind' => 'supply', 'yaml' => ''])->assertSee('There is no entry');
+    $this->followingRedirects()->post('/catalogue', ['kind' => 'supply', 'yaml' => "id: x\n\tlabel: y"])->assertSee('Line 2.');
+    $this->followingRedirects()->post('/catalogue', ['kind' => 'supply', 'yaml' => ''])->assertSee('There is no entry');
     expect(CatalogueEntry::query()->count())->toBe(0);
     $this->post('/catalogue', ['kind' => 'supply', 'yaml' => str_replace("\n", "\r\n", $good)])->assertRedirectContains('/catalogue?kind=');
     $this->get('/plan?supply=barn-supply')->assertSee('Barn supply')->assertSee('it gives 4.00 A');
@@ -396,7 +397,7 @@ test('the network is described field by field', function (): void {
         'wan' => '',
         'time_zone' => 'Europe/London',
     ];
-    $this->asKeeper()->post('/settings', $typed)->assertSee('172.22.8.7/24')->assertSee('is no prefix')->assertSee('“x” is no IPv4 address');
+    $this->asKeeper()->followingRedirects()->post('/settings', $typed)->assertSee('172.22.8.7/24')->assertSee('is no prefix')->assertSee('“x” is no IPv4 address');
     $this->post('/settings', ['prefix' => '172.22.0.0/16', 'pool_first' => '172.22.8.100'] + $typed)->assertRedirect('/settings');
     expect(Network::home()->prefix)->toBe('172.22.0.0/16')->and(Network::home()->wan)->toBeNull();
 });

@@ -331,7 +331,7 @@ test('the names of the house\'s radios are kept in the settings', function (): v
         ->toBe(['Thistledown', 'fair'])
         ->and(App\Models\Network::home()->country)
         ->toBe('GB');
-    $this->post('/settings', $network + ['country' => 'XX'])
+    $this->followingRedirects()->post('/settings', $network + ['country' => 'XX'])
         ->assertOk()
         ->assertSee('is no country code');
     $this->post('/settings', $network + ['country' => 'DE'])->assertRedirect();

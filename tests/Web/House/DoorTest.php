@@ -260,6 +260,7 @@ test('what is pasted is shown as text', function (): void {
         ->assertDontSee('<script>alert', false)
         ->assertSee('&lt;script&gt;alert', false);
     $this->asKeeper()
+        ->followingRedirects()
         ->post('/catalogue', ['kind' => 'board', 'yaml' => "id: <img src=x>\n"])
         ->assertOk()
         ->assertDontSee('<img src=x', false);
@@ -282,7 +283,7 @@ test('what is not there is said in plain words', function (): void {
 
 test('prices stand with the currency that was set, and one that is none is refused', function (): void {
     $fields = Network::home()->only(['name', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'time_zone', 'country', 'ssids']);
-    $this->asKeeper()->post('/settings', ['currency' => 'pounds', ...$fields])->assertOk()->assertSee('“POUNDS” is no currency')->assertSee('value="POUNDS"', false);
+    $this->asKeeper()->followingRedirects()->post('/settings', ['currency' => 'pounds', ...$fields])->assertOk()->assertSee('“POUNDS” is no currency')->assertSee('value="POUNDS"', false);
     $this->post('/settings', ['currency' => 'eur', ...$fields])->assertRedirect();
     $this->get('/plan?supply=charger-1a')->assertSee('EUR together')->assertSee('EUR more');
     $this->post('/settings', ['currency' => '', ...$fields])->assertRedirect();

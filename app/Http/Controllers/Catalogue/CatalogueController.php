@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Catalogue;
 
 use App\Catalogue\Catalogue;
+use App\Catalogue\OwnEntry;
 use App\Models\CatalogueEntry;
 use Burrow\Judgement\Findings;
 use Illuminate\Contracts\View\View;
@@ -15,6 +16,9 @@ use Illuminate\Http\Response;
 /** Jobs, boards and parts, built in and of the household's own. */
 final class CatalogueController
 {
+    /** Of a text that was refused, as much is shown again, in bytes: more than any entry has. */
+    private const KEPT = 200_000;
+
     public function __construct(private readonly Catalogue $catalogue)
     {
     }
@@ -24,6 +28,11 @@ final class CatalogueController
     {
         [$kind, $id] = explode('/', $request->string('edit', $request->string('kind')->value())->value().'/', 3);
         $known = isset(Catalogue::KINDS[$kind]);
+        // What could not be taken in stands there as it was typed, with the reasons.
+        $typed = old('yaml');
+        if ($known && is_string($typed)) {
+            return $this->page(OwnEntry::read($kind, $typed)->findings, $typed, $kind);
+        }
 
         return $this->page(Findings::of(), $known ? $this->yaml($kind, $id) ?? '' : '', $known ? $kind : 'job');
     }
@@ -38,14 +47,14 @@ final class CatalogueController
             ->with('told', $refused === null ? 'Your own entry is gone.' : "It stays: {$refused->found} {$refused->do}");
     }
 
-    public function import(Request $request): View|RedirectResponse
+    public function import(Request $request): RedirectResponse
     {
         $yaml = str_replace("\r\n", "\n", $request->string('yaml')->value());
         $kind = isset(Catalogue::KINDS[$request->string('kind')->value()]) ? $request->string('kind')->value() : 'board';
         $entry = $this->catalogue->import($kind, $yaml);
 
         return $entry->data === null
-            ? $this->page($entry->findings, $yaml, $kind)
+            ? redirect()->route('catalogue', ['kind' => $kind])->withInput(['yaml' => mb_strcut($yaml, 0, self::KEPT)])
             : redirect()
                 ->route('catalogue', ['kind' => $kind])
                 ->with('told', 'Taken in. It can be chosen in a plan from now on.');

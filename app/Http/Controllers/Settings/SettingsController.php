@@ -38,12 +38,18 @@ final class SettingsController
                 'Nobody asks them until they have an address in the network; nothing else of their records changed.';
     }
 
-    public function edit(): View
+    /** As it is kept, or as it was typed when that could not be kept. */
+    public function edit(Request $request): View
     {
-        return view('settings.edit', ['typed' => Network::home()->only(self::FIELDS), 'findings' => Findings::of()]);
+        $typed = array_map(fn (mixed $value): string => (string) $value, Network::home()->only(self::FIELDS));
+        foreach ($request->session()->hasOldInput() ? self::FIELDS : [] as $field) {
+            $typed[$field] = is_string(old($field)) ? old($field) : '';
+        }
+
+        return view('settings.edit', ['typed' => $typed, 'findings' => $request->session()->hasOldInput() ? self::judge($typed)[1] : Findings::of()]);
     }
 
-    public function update(Request $request): View|RedirectResponse
+    public function update(Request $request): RedirectResponse
     {
         $typed = array_map(
             fn (string $field): string => mb_substr($request->string($field)->trim()->value(), 0, $field === 'ssids' ? 480 : 80),
@@ -52,19 +58,9 @@ final class SettingsController
         $typed['ssids'] = str_replace("\r", '', $typed['ssids']);
         $typed['country'] = strtoupper($typed['country']);
         $typed['currency'] = strtoupper($typed['currency']);
-        $check = NetworkCheck::of(
-            $typed['prefix'],
-            $typed['router'],
-            $typed['pool_first'],
-            $typed['pool_last'],
-            $typed['domain'],
-            $typed['time_zone'],
-        );
-        $country = $typed['country'] === '' ? Findings::of() : WifiCheck::country($typed['country'], $typed['time_zone'], Place::field('country'));
-        $currency = $typed['currency'] === '' || preg_match('/^[A-Z]{3}$/D', $typed['currency']) === 1 ? [] : [SettingsFindings::currency($typed['currency'])];
-        $findings = $check->findings->and($country)->and($currency);
+        [$check, $findings] = self::judge($typed);
         if ($check->network === null || $findings->blocks()) {
-            return view('settings.edit', ['typed' => $typed, 'findings' => $findings]);
+            return redirect()->route('settings')->withInput($typed);
         }
         $network = Network::home();
         $network->update(['wan' => $typed['wan'] ?: null, 'currency' => $typed['currency'] ?: null, 'name' => $typed['name'] ?: 'The network'] + $typed);
@@ -75,5 +71,18 @@ final class SettingsController
         );
 
         return redirect()->route('settings')->with('told', 'Kept.'.$this->outside($network));
+    }
+
+    /**
+     * @param  array<string, string>  $typed
+     * @return array{NetworkCheck, Findings}
+     */
+    private static function judge(array $typed): array
+    {
+        $check = NetworkCheck::of($typed['prefix'], $typed['router'], $typed['pool_first'], $typed['pool_last'], $typed['domain'], $typed['time_zone']);
+        $country = $typed['country'] === '' ? Findings::of() : WifiCheck::country($typed['country'], $typed['time_zone'], Place::field('country'));
+        $currency = $typed['currency'] === '' || preg_match('/^[A-Z]{3}$/D', $typed['currency']) === 1 ? [] : [SettingsFindings::currency($typed['currency'])];
+
+        return [$check, $check->findings->and($country)->and($currency)];
     }
 }
