@@ -7,7 +7,9 @@ namespace Bench;
 /** The accounts that a cloud-config makes on a board, and the first that lets somebody in over the network. */
 final class Accounts
 {
-    /** @var array<string, array{keys: list<mixed>, password: bool, locked: bool}> by name; the image's own is "default" */
+    /**
+     * @var array<string, array{keys: list<mixed>, password: bool, locked: bool}> by name; the image's own is "default"
+     */
     private array $made = [];
 
     private string $standard = 'standard';
@@ -18,8 +20,13 @@ final class Accounts
         $this->make($config['users'] ?? (isset($config['user']) ? [] : ['default']));
         $this->makeStandard($config['user'] ?? null);
         $change = is_array($config['chpasswd'] ?? null) ? $config['chpasswd'] : [];
-        $lines = is_string($change['list'] ?? null) ? explode("\n", trim($change['list'])) : (array) ($change['list'] ?? []);
-        $names = [...array_column((array) ($change['users'] ?? []), 'name'), ...array_map(fn (mixed $line): string => explode(':', (string) $line)[0], $lines)];
+        $lines = is_string($change['list'] ?? null)
+            ? explode("\n", trim($change['list']))
+            : (array) ($change['list'] ?? []);
+        $names = [
+            ...array_column((array) ($change['users'] ?? []), 'name'),
+            ...array_map(fn (mixed $line): string => explode(':', (string) $line)[0], $lines),
+        ];
         if ($names === [] && ($config['password'] ?? '') !== '' && isset($this->made['default'])) {
             $names = ['default'];
         }
@@ -32,7 +39,10 @@ final class Accounts
     {
         $passwords = ! in_array($this->config['ssh_pwauth'] ?? null, [false, 'no', 'off', '0', 'false'], true);
         foreach ($this->made as $name => $account) {
-            if (array_filter($account['keys'], self::isKey(...)) !== [] || ($passwords && $account['password'] && ! $account['locked'])) {
+            if (
+                array_filter($account['keys'], self::isKey(...)) !== [] ||
+                ($passwords && $account['password'] && ! $account['locked'])
+            ) {
                 return $name === 'default' ? $this->standard : (string) $name;
             }
         }
@@ -64,10 +74,14 @@ final class Accounts
             unset($this->made['default'], $this->made[$this->standard]);
             $this->account('default', is_array($user) ? $user : []);
             $this->made['default']['keys'] = $this->made['default']['keys'] ?: $before['keys'] ?? [];
-            $this->made['default']['password'] = $this->made['default']['password'] || ($before['password'] ?? false);
+            $this->made['default']['password'] =
+                $this->made['default']['password'] || ($before['password'] ?? false);
         }
         if (isset($this->made['default'])) {
-            array_push($this->made['default']['keys'], ...array_values((array) ($this->config['ssh_authorized_keys'] ?? [])));
+            array_push(
+                $this->made['default']['keys'],
+                ...array_values((array) ($this->config['ssh_authorized_keys'] ?? [])),
+            );
         }
     }
 
@@ -77,10 +91,14 @@ final class Accounts
         if ($name === '' || isset($this->made[$name])) {
             return;
         }
-        $fields = array_combine(array_map(fn (int|string $key): string => str_replace('-', '_', (string) $key), array_keys($fields)), $fields);
+        $fields = array_combine(
+            array_map(fn (int|string $key): string => str_replace('-', '_', (string) $key), array_keys($fields)),
+            $fields,
+        );
         $this->made[$name] = [
             'keys' => array_values((array) ($fields['ssh_authorized_keys'] ?? [])),
-            'password' => str_starts_with((string) ($fields['hashed_passwd'] ?? ($fields['passwd'] ?? '')), '$') || ($fields['plain_text_passwd'] ?? '') !== '',
+            'password' => str_starts_with((string) ($fields['hashed_passwd'] ?? ($fields['passwd'] ?? '')), '$') ||
+                ($fields['plain_text_passwd'] ?? '') !== '',
             'locked' => (bool) ($fields['lock_passwd'] ?? true),
         ];
     }

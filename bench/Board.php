@@ -78,7 +78,11 @@ final class Board
     {
         foreach (explode("\n", $this->system['/etc/fstab']) as $line) {
             $fields = preg_split('/\s+/', trim($line)) ?: [];
-            if ($this->disk?->uuid !== null && $fields[0] === 'UUID='.$this->disk->uuid && ($point === null || ($fields[1] ?? '') === $point)) {
+            if (
+                $this->disk?->uuid !== null &&
+                $fields[0] === 'UUID='.$this->disk->uuid &&
+                ($point === null || ($fields[1] ?? '') === $point)
+            ) {
                 $this->disk->mountedAt = $fields[1] ?? '/';
 
                 return true;
@@ -94,7 +98,9 @@ final class Board
         $smb = $this->system['/etc/samba/smb.conf'];
         preg_match_all('/^\s*path\s*=\s*(\S.*?)\s*$/m', $smb, $paths);
 
-        return isset($this->system['smbd enabled']) && $this->disk?->mountedAt !== null && in_array($this->disk->mountedAt, $paths[1], true);
+        return isset($this->system['smbd enabled']) &&
+            $this->disk?->mountedAt !== null &&
+            in_array($this->disk->mountedAt, $paths[1], true);
     }
 
     /** @return array<string, mixed> */
@@ -122,7 +128,9 @@ final class Board
     /** @param  array<string, mixed>  $state */
     public static function from(array $state): self
     {
-        /** @var array{id: string, mac: string, class: string, networkAfter: int, files?: array<string, string>, disk?: ?array<string, mixed>, services?: list<array{port: int, protocol: string}>, powered?: bool, fault?: ?string, name?: string, firstBootDone?: bool, pending?: int, system?: array<string, string>, shareUsers?: list<string>, hostKey?: ?string} $state */
+        /**
+         * @var array{id: string, mac: string, class: string, networkAfter: int, files?: array<string, string>, disk?: ?array<string, mixed>, services?: list<array{port: int, protocol: string}>, powered?: bool, fault?: ?string, name?: string, firstBootDone?: bool, pending?: int, system?: array<string, string>, shareUsers?: list<string>, hostKey?: ?string} $state
+         */
         $board = new self(
             $state['id'],
             $state['mac'],
@@ -153,7 +161,11 @@ final class Board
     {
         return array_map(
             fn (string $text): string => (string) preg_replace(
-                ['/\$[0-9a-z]{1,2}\$[^"\s]+/', '/\b[0-9a-fA-F]{64}\b/', '/((?:password|psk|sae_password|key)\s*[:=]\s*)"[^"]*"/i'],
+                [
+                    '/\$[0-9a-z]{1,2}\$[^"\s]+/',
+                    '/\b[0-9a-fA-F]{64}\b/',
+                    '/((?:password|psk|sae_password|key)\s*[:=]\s*)"[^"]*"/i',
+                ],
                 ['$6$forgotten$forgotten', str_repeat('0', 64), '$1"forgotten"'],
                 $text,
             ),

@@ -13,7 +13,9 @@ final readonly class Console
     {
     }
 
-    /** Runs a command text line by line; here-documents are taken together. The caller restarts the board when it asks. */
+    /**
+     * Runs a command text line by line; here-documents are taken together. The caller restarts the board when it asks.
+     */
     public function run(Board $board, string $text): string
     {
         $output = [];
@@ -33,7 +35,10 @@ final readonly class Console
         return implode("\n", array_filter($output, fn (string $line): bool => $line !== ''));
     }
 
-    /** Commands joined by “&&”: each runs while the ones before it went well; behind “||” stands what is said when one did not. */
+    /**
+     * Commands joined by “&&”: each runs while the ones before it went well; behind “||” stands what is said when one
+     * did not.
+     */
     private function chain(Board $board, string $line): string
     {
         [$commands, $otherwise] = [...explode(' || ', $line, 2), ''];
@@ -223,12 +228,15 @@ final readonly class Console
 
     private function findmnt(Board $board): string
     {
-        return $board->disk?->mountedAt === null ? '' : "TARGET SOURCE FSTYPE OPTIONS\n{$board->disk->mountedAt} /dev/sda1 ext4 rw,relatime";
+        return $board->disk?->mountedAt === null
+            ? ''
+            : "TARGET SOURCE FSTYPE OPTIONS\n{$board->disk->mountedAt} /dev/sda1 ext4 rw,relatime";
     }
 
     private function testparm(Board $board): string
     {
-        return "Load smb config files from /etc/samba/smb.conf\nLoaded services file OK.\n".$board->system['/etc/samba/smb.conf'];
+        return "Load smb config files from /etc/samba/smb.conf\nLoaded services file OK.\n".
+            $board->system['/etc/samba/smb.conf'];
     }
 
     private function smbd(Board $board): string

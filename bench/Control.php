@@ -63,7 +63,10 @@ final readonly class Control
         }
         if (
             $do === 'insert' &&
-            preg_match('/^[a-z0-9:-]+ ([0-9a-f]{2}:){5}[0-9a-f]{2}$/D', ($ask['board'] ?? '').' '.($ask['mac'] ?? '')) !== 1
+            preg_match(
+                '/^[a-z0-9:-]+ ([0-9a-f]{2}:){5}[0-9a-f]{2}$/D',
+                ($ask['board'] ?? '').' '.($ask['mac'] ?? ''),
+            ) !== 1
         ) {
             return ['error' => 'a board has a name and a hardware address'];
         }

@@ -20,7 +20,9 @@ final class Disk
     /** @param  array<string, mixed>  $state */
     public static function from(array $state): self
     {
-        /** @var array{bytes: int, serial: string, partitioned?: bool, uuid?: ?string, label?: string, mountedAt?: ?string} $state */
+        /**
+         * @var array{bytes: int, serial: string, partitioned?: bool, uuid?: ?string, label?: string, mountedAt?: ?string} $state
+         */
         return new self(
             $state['bytes'],
             $state['serial'],

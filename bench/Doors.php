@@ -44,7 +44,12 @@ final class Doors
     /** Answers every packet with its own content: enough to tell an open port from a closed one. */
     public function udp(string $address, int $port): void
     {
-        $socket = @stream_socket_server("udp://{$address}:".($port + $this->offset), $code, $message, STREAM_SERVER_BIND);
+        $socket = @stream_socket_server(
+            "udp://{$address}:".($port + $this->offset),
+            $code,
+            $message,
+            STREAM_SERVER_BIND,
+        );
         if ($socket === false) {
             fwrite(STDERR, "bench: udp {$address}:{$port}: {$message}\n");
 

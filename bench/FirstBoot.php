@@ -29,7 +29,8 @@ final readonly class FirstBoot
     /**
      * @param  array<string, string>  $files
      * @param  bool  $socket  the board has a network socket with a cable in it
-     * @param  array<string, string>  $air  wireless networks in reach: name => its pre-shared key as 64 hexadecimal digits, or "" when open
+     * @param  array<string, string>  $air  wireless networks in reach: name => its pre-shared key as 64 hexadecimal
+     *         digits, or "" when open
      */
     public static function from(array $files, bool $socket = true, array $air = []): self
     {
@@ -62,7 +63,9 @@ final readonly class FirstBoot
     private static function userData(string $text, array &$screen): array
     {
         if (! str_starts_with(strtolower(ltrim($text)), '#cloud-config')) {
-            $screen[] = str_starts_with(ltrim($text), '#!') ? 'user-data: a script was run' : 'user-data: unhandled non-multipart text, ignored';
+            $screen[] = str_starts_with(ltrim($text), '#!')
+                ? 'user-data: a script was run'
+                : 'user-data: unhandled non-multipart text, ignored';
 
             return [];
         }
@@ -80,7 +83,9 @@ final readonly class FirstBoot
         $whole = $user['hostname'] ?? ($user['fqdn'] ?? (Settings::read($metaData)['local-hostname'] ?? ''));
         $name = is_string($whole) ? explode('.', $whole)[0] : '';
 
-        return preg_match('/^[a-zA-Z0-9](?:[a-zA-Z0-9-]{0,61}[a-zA-Z0-9])?$/D', $name) === 1 ? strtolower($name) : 'board';
+        return preg_match('/^[a-zA-Z0-9](?:[a-zA-Z0-9-]{0,61}[a-zA-Z0-9])?$/D', $name) === 1
+            ? strtolower($name)
+            : 'board';
     }
 
     /** One line, user and hash, byte for byte: what an editor added becomes part of the hash and refuses the login. */
@@ -88,7 +93,9 @@ final readonly class FirstBoot
     {
         $line = explode("\n", $text)[0];
 
-        return preg_match('~^([a-z_][a-z0-9_-]{0,31}):(\$[0-9a-z]{1,2}\$[^\s:]{10,})$~D', $line, $match) === 1 ? $match[1] : null;
+        return preg_match('~^([a-z_][a-z0-9_-]{0,31}):(\$[0-9a-z]{1,2}\$[^\s:]{10,})$~D', $line, $match) === 1
+            ? $match[1]
+            : null;
     }
 
     /** @param  array<mixed>  $user */
@@ -96,7 +103,12 @@ final readonly class FirstBoot
     {
         foreach ((array) ($user['runcmd'] ?? []) as $command) {
             $words = is_array($command) ? implode(' ', array_filter($command, is_string(...))) : (string) $command;
-            if (preg_match('/^(sudo )?systemctl (enable|start|restart|enable --now) (--now )?sshd?(\.service)?$/', $words) === 1) {
+            if (
+                preg_match(
+                    '/^(sudo )?systemctl (enable|start|restart|enable --now) (--now )?sshd?(\.service)?$/',
+                    $words,
+                ) === 1
+            ) {
                 return true;
             }
         }

@@ -49,7 +49,10 @@ final class Lab
         } catch (Throwable $problem) {
             $aside = $this->stateFile.'.set-aside';
             @rename($this->stateFile, $aside);
-            fwrite(STDERR, "bench: its kept state could not be read ({$problem->getMessage()}); it lies in {$aside} now, and the bench is empty.\n");
+            fwrite(
+                STDERR,
+                "bench: its kept state could not be read ({$problem->getMessage()}); it lies in {$aside} now, and the bench is empty.\n",
+            );
             $this->boards = $this->doors = $this->timers = [];
             $this->router = new Router('172.22.8.100', '172.22.8.199');
         }
@@ -63,10 +66,17 @@ final class Lab
     public function load(array $state): void
     {
         array_map($this->cut(...), array_values($this->boards));
-        /** @var array{speed?: int|float, pool?: array{string, string}, router?: array{reservations?: array<string, string>, leases?: array<string, array{address: string, name: string, expires: int}>}, boards?: list<array<string, mixed>>} $state */
+        /**
+         * @var array{speed?: int|float, pool?: array{string, string}, router?: array{reservations?: array<string, string>, leases?: array<string, array{address: string, name: string, expires: int}>}, boards?: list<array<string, mixed>>} $state
+         */
         $this->speed = max(1, min(1000, (float) ($state['speed'] ?? 20)));
         [$first, $last] = $state['pool'] ?? ['172.22.8.100', '172.22.8.199'];
-        $this->router = new Router($first, $last, $state['router']['reservations'] ?? [], $state['router']['leases'] ?? []);
+        $this->router = new Router(
+            $first,
+            $last,
+            $state['router']['reservations'] ?? [],
+            $state['router']['leases'] ?? [],
+        );
         $this->boards = [];
         foreach ($state['boards'] ?? [] as $entry) {
             try {
@@ -92,9 +102,17 @@ final class Lab
      * @param  array<string, string>  $files
      * @param  ?array<string, mixed>  $disk
      */
-    public function insert(string $id, string $mac, string $class, int $networkAfter, array $files, ?array $disk): Board
-    {
-        $board = $this->boards[$id] ?? new Board($id, $mac, $class, $networkAfter, disk: $disk === null ? null : Disk::from($disk));
+    public function insert(
+        string $id,
+        string $mac,
+        string $class,
+        int $networkAfter,
+        array $files,
+        ?array $disk,
+    ): Board {
+        $board =
+            $this->boards[$id] ??
+            new Board($id, $mac, $class, $networkAfter, disk: $disk === null ? null : Disk::from($disk));
         $this->cut($board);
         $board->insert($files);
         $this->boards[$id] = $board;
@@ -174,7 +192,11 @@ final class Lab
                     'screen' => $board->screen,
                     'fault' => $board->fault,
                     'fingerprint' => $board->phase === 'up' && $board->secretKey !== null
-                            ? 'SHA256:'.rtrim(base64_encode(hash('sha256', SshDoor::publicBlob($board->secretKey), true)), '=')
+                            ? 'SHA256:'.
+                                rtrim(
+                                    base64_encode(hash('sha256', SshDoor::publicBlob($board->secretKey), true)),
+                                    '=',
+                                )
                             : null,
                 ],
                 array_values($this->boards),
@@ -197,7 +219,11 @@ final class Lab
         }
         $boot = $board->boot = FirstBoot::from($board->files);
         $extra = $board->firstBootDone ? 0 : self::FIRST_BOOT_EXTRA;
-        $this->after($board, $board->networkAfter * 0.4, fn () => ($board->screen = [...$board->screen, ...$boot->screen]));
+        $this->after(
+            $board,
+            $board->networkAfter * 0.4,
+            fn () => ($board->screen = [...$board->screen, ...$boot->screen]),
+        );
         $this->after($board, (float) $board->networkAfter, fn () => $this->onNetwork($board));
         $this->after($board, $board->networkAfter + $extra, function () use ($board): void {
             $board->firstBootDone = true;
@@ -265,7 +291,9 @@ final class Lab
                 $doors->tcp(
                     $at,
                     $service['port'],
-                    fn (ConnectionInterface $c) => $c->end("HTTP/1.0 200 OK\r\nContent-Type: text/plain\r\n\r\n{$board->id}\n"),
+                    fn (ConnectionInterface $c) => $c->end(
+                        "HTTP/1.0 200 OK\r\nContent-Type: text/plain\r\n\r\n{$board->id}\n",
+                    ),
                 );
             }
         }
@@ -276,10 +304,16 @@ final class Lab
         return $this->doors[$board->id] ??= new Doors($this->offset);
     }
 
-    /** Where an address stands on this machine; null for IPv6, and for what would fall on the machine's own 127.0.0.0/24. */
+    /**
+     * Where an address stands on this machine; null for IPv6, and for what would fall on the machine's own
+     * 127.0.0.0/24.
+     */
     private function loopback(string $address): ?string
     {
-        $place = filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV4) === false ? '127.0.0.1' : '127.'.explode('.', $address, 2)[1];
+        $place =
+            filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV4) === false
+                ? '127.0.0.1'
+                : '127.'.explode('.', $address, 2)[1];
 
         return str_starts_with($place, '127.0.0.') ? null : $place;
     }
@@ -301,7 +335,10 @@ final class Lab
 
     private function after(Board $board, float $seconds, callable $then): void
     {
-        $this->timers[$board->id][] = Loop::addTimer($seconds / $this->speed, fn () => $this->carefully($board, $then));
+        $this->timers[$board->id][] = Loop::addTimer(
+            $seconds / $this->speed,
+            fn () => $this->carefully($board, $then),
+        );
     }
 
     private function save(): void

@@ -50,8 +50,14 @@ final readonly class Links
             return;
         }
         $link = ($socket ? $this->wired($data) : null) ?? $this->wireless($data);
-        $static = $link !== null && is_string($link['addresses'][0] ?? null) ? explode('/', $link['addresses'][0])[0] : null;
-        $this->up = $link !== null && (($link['dhcp4'] ?? false) === true || ($static !== null && filter_var($static, FILTER_VALIDATE_IP) !== false));
+        $static =
+            $link !== null && is_string($link['addresses'][0] ?? null)
+                ? explode('/', $link['addresses'][0])[0]
+                : null;
+        $this->up =
+            $link !== null &&
+            (($link['dhcp4'] ?? false) === true ||
+                ($static !== null && filter_var($static, FILTER_VALIDATE_IP) !== false));
         $this->address = $this->up && ($link['dhcp4'] ?? false) !== true ? $static : null;
         $this->screen = $this->up ? [] : ['network-config: no link asks for an address'];
     }
@@ -66,7 +72,11 @@ final readonly class Links
         foreach ((array) ($data['config'] ?? []) as $link) {
             if (is_array($link) && ($link['type'] ?? '') === 'physical') {
                 $subnet = is_array($link['subnets'][0] ?? null) ? $link['subnets'][0] : [];
-                $ethernets[(string) ($link['name'] ?? '')] = in_array($subnet['type'] ?? '', ['dhcp', 'dhcp4'], true)
+                $ethernets[(string) ($link['name'] ?? '')] = in_array(
+                    $subnet['type'] ?? '',
+                    ['dhcp', 'dhcp4'],
+                    true,
+                )
                     ? ['dhcp4' => true]
                     : ['addresses' => array_filter([$subnet['address'] ?? null])];
             }
@@ -110,7 +120,8 @@ final readonly class Links
     {
         foreach (is_array($data['wifis'] ?? null) ? $data['wifis'] : [] as $link) {
             $networks = [];
-            foreach (is_array($link) && is_array($link['access-points'] ?? null) ? $link['access-points'] : [] as $ssid => $point) {
+            $points = is_array($link) ? $link['access-points'] ?? [] : [];
+            foreach (is_array($points) ? $points : [] as $ssid => $point) {
                 $secret = is_array($point) ? $point['password'] ?? ($point['auth']['password'] ?? '') : '';
                 $networks[(string) $ssid] = is_string($secret) ? self::key($secret, (string) $ssid) : 'no text';
             }

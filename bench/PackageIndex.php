@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Bench;
 
-/** A small package index in the form of a Debian "Packages" file (deb822), and what an image of some age is behind it. */
+/**
+ * A small package index in the form of a Debian "Packages" file (deb822), and what an image of some age is behind it.
+ */
 final class PackageIndex
 {
     /** name => [version in the image, version in the index] */

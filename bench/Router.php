@@ -46,7 +46,9 @@ final class Router
         return $lines;
     }
 
-    /** @return array{reservations: array<string, string>, leases: array<string, array{address: string, name: string, expires: int}>} */
+    /**
+     * @return array{reservations: array<string, string>, leases: array<string, array{address: string, name: string, expires: int}>}
+     */
     public function state(): array
     {
         return ['reservations' => $this->reservations, 'leases' => $this->leases];

@@ -50,7 +50,12 @@ final class SshDoor
             '',
             '',
         ];
-        $this->kexInit = chr(self::KEXINIT).random_bytes(16).implode('', array_map(self::string(...), $lists))."\0".pack('N', 0);
+        $this->kexInit =
+            chr(self::KEXINIT).
+            random_bytes(16).
+            implode('', array_map(self::string(...), $lists)).
+            "\0".
+            pack('N', 0);
     }
 
     /** @param  non-empty-string  $secretKey an Ed25519 secret key as sodium makes it, 64 bytes */
@@ -150,7 +155,8 @@ final class SshDoor
                 self::mpint($shared),
             true,
         );
-        $signature = self::string('ssh-ed25519').self::string(sodium_crypto_sign_detached($hash, $this->secretKey));
+        $signature =
+            self::string('ssh-ed25519').self::string(sodium_crypto_sign_detached($hash, $this->secretKey));
         $this->send(chr(self::ECDH_REPLY).self::string($blob).self::string($ours).self::string($signature));
         $this->send(chr(self::NEWKEYS));
         $this->connection->removeAllListeners('data');
@@ -161,7 +167,9 @@ final class SshDoor
     {
         $padding = 8 - ((strlen($payload) + 5) % 8);
         $padding += $padding < 4 ? 8 : 0;
-        $this->connection->write(pack('N', strlen($payload) + $padding + 1).chr($padding).$payload.random_bytes($padding));
+        $this->connection->write(
+            pack('N', strlen($payload) + $padding + 1).chr($padding).$payload.random_bytes($padding),
+        );
     }
 
     private static function string(string $bytes): string

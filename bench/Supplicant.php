@@ -9,7 +9,10 @@ use Burrow\Card\Read\WpaFields;
 /** wpa_supplicant.conf as its own program takes it: a line that is not understood drops the whole file. */
 final class Supplicant
 {
-    /** @return array<string, string> name of a network => key, "" when open; none when the file does not parse or names no country */
+    /**
+     * @return array<string, string> name of a network => key, "" when open;
+     *         none when the file does not parse or names no country
+     */
     public static function networks(string $text): array
     {
         $networks = [];
@@ -17,7 +20,10 @@ final class Supplicant
         $country = false;
         foreach (explode("\n", $text) as $raw) {
             // What follows a “#” after the last quote is a comment.
-            $line = rtrim(ltrim((string) preg_replace('/^([^"#]*(?:".*")?[^"#]*)#.*$/s', '$1', $raw), " \t"), " \t");
+            $line = rtrim(
+                ltrim((string) preg_replace('/^([^"#]*(?:".*")?[^"#]*)#.*$/s', '$1', $raw), " \t"),
+                " \t",
+            );
             if (rtrim($line) === '' || $line[0] === '#') {
                 continue;
             }
@@ -26,22 +32,38 @@ final class Supplicant
             } elseif ($block !== null && $line === '}') {
                 $ssid = self::bytes($block['ssid'] ?? '');
                 $secret = $block['psk'] ?? ($block['sae_password'] ?? '');
-                $key = preg_match('/^"(.{8,63})"$/D', $secret, $match) === 1 ? Links::key($match[1], $ssid ?? '') : $secret;
+                $key =
+                    preg_match('/^"(.{8,63})"$/D', $secret, $match) === 1
+                        ? Links::key($match[1], $ssid ?? '')
+                        : $secret;
                 if (
                     $ssid === null ||
                     ($key !== '' && preg_match('/^[0-9a-f]{64}$/iD', $key) !== 1) ||
-                    ($key === '' && ($block['key_mgmt'] ?? '') !== 'NONE' && ! str_contains($block['key_mgmt'] ?? '', 'EAP'))
+                    ($key === '' &&
+                        ($block['key_mgmt'] ?? '') !== 'NONE' &&
+                        ! str_contains($block['key_mgmt'] ?? '', 'EAP'))
                 ) {
                     return [];
                 }
                 $networks[$ssid] = strtolower($key);
                 $block = null;
-            } elseif ($block !== null && preg_match('/^(\w+)=(.+)$/D', $line, $match) === 1 && WpaFields::ofANetwork()->has($match[1])) {
-                if (preg_match('/^\s/', $match[2]) === 1 && (str_starts_with(ltrim($match[2]), '"') || in_array($match[1], ['ssid', 'psk', 'bssid'], true))) {
+            } elseif (
+                $block !== null &&
+                preg_match('/^(\w+)=(.+)$/D', $line, $match) === 1 &&
+                WpaFields::ofANetwork()->has($match[1])
+            ) {
+                if (
+                    preg_match('/^\s/', $match[2]) === 1 &&
+                    (str_starts_with(ltrim($match[2]), '"') || in_array($match[1], ['ssid', 'psk', 'bssid'], true))
+                ) {
                     return [];
                 }
                 $block[$match[1]] = ltrim($match[2]);
-            } elseif ($block === null && preg_match('/^(\w+)=(.*)$/D', $line, $match) === 1 && WpaFields::top()->has($match[1])) {
+            } elseif (
+                $block === null &&
+                preg_match('/^(\w+)=(.*)$/D', $line, $match) === 1 &&
+                WpaFields::top()->has($match[1])
+            ) {
                 $country = $country || ($match[1] === 'country' && preg_match('/^[A-Z]{2}$/D', $match[2]) === 1);
             } else {
                 return [];

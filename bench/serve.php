@@ -34,7 +34,9 @@ $index = new PackageIndex();
 try {
     (new SocketServer('tcp://127.22.8.1:'.(80 + $offset)))->on(
         'connection',
-        fn (ConnectionInterface $c) => $c->end("HTTP/1.0 200 OK\r\nContent-Type: text/plain\r\n\r\n".$index->asFile()),
+        fn (ConnectionInterface $c) => $c->end(
+            "HTTP/1.0 200 OK\r\nContent-Type: text/plain\r\n\r\n".$index->asFile(),
+        ),
     );
 } catch (RuntimeException $taken) {
     fwrite(STDERR, "bench: the package index has no port: {$taken->getMessage()}\n");

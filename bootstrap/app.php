@@ -15,7 +15,10 @@ use Illuminate\Http\Request;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     // A file a stage, each with what is looked at and what is kept.
-    ->withRouting(web: array_diff(glob(__DIR__.'/../routes/*.php') ?: [], [__DIR__.'/../routes/console.php']), commands: __DIR__.'/../routes/console.php')
+    ->withRouting(
+        web: array_diff(glob(__DIR__.'/../routes/*.php') ?: [], [__DIR__.'/../routes/console.php']),
+        commands: __DIR__.'/../routes/console.php',
+    )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append(SafetyHeaders::class);
         $middleware->web(append: [PlainInput::class, HideWhatKeeps::class]);
@@ -26,19 +29,56 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->alias(['keeper' => OnlyKeeper::class]);
         $middleware->redirectGuestsTo(fn (Request $request): string => '/login'.WayBack::of($request));
         // A card's file means what it says, blanks at its ends included.
-        $middleware->trimStrings(except: [
-            'files.user-data', 'files.meta-data', 'files.network-config', 'yaml', 'pasted',
-            // Blanks at the ends of a secret or of a network's name belong to it.
-            'password', 'first_password', 'passphrase_1', 'passphrase_2', 'passphrase_3', 'ssid_1', 'ssid_2', 'ssid_3', 'ssids',
-        ]);
+        $middleware->trimStrings(
+            except: [
+                'files.user-data',
+                'files.meta-data',
+                'files.network-config',
+                'yaml',
+                'pasted',
+                // Blanks at the ends of a secret or of a network's name belong to it.
+                'password',
+                'first_password',
+                'passphrase_1',
+                'passphrase_2',
+                'passphrase_3',
+                'ssid_1',
+                'ssid_2',
+                'ssid_3',
+                'ssids',
+            ],
+        );
         $middleware->encryptCookies(except: ['theme']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // Two who keep the same thing at once: the later one is told, and what was typed is kept.
-        $exceptions->render(fn (UniqueConstraintViolationException $taken, Request $request) => redirect()->back(fallback: '/')
-            ->withInput($request->except(['password', 'first_password', 'passphrase_1', 'passphrase_2', 'passphrase_3', 'public_key', '_token']))
-            ->with('told', 'Somebody else has just kept one of that name. Nothing was changed; look at it and choose another.'));
-        $exceptions->dontFlash(['password', 'first_password', 'passphrase_1', 'passphrase_2', 'passphrase_3', 'public_key']);
+        $exceptions->render(
+            fn (UniqueConstraintViolationException $taken, Request $request) => redirect()
+                ->back(fallback: '/')
+                ->withInput(
+                    $request->except([
+                        'password',
+                        'first_password',
+                        'passphrase_1',
+                        'passphrase_2',
+                        'passphrase_3',
+                        'public_key',
+                        '_token',
+                    ]),
+                )
+                ->with(
+                    'told',
+                    'Somebody else has just kept one of that name. Nothing was changed; look at it and choose another.',
+                ),
+        );
+        $exceptions->dontFlash([
+            'password',
+            'first_password',
+            'passphrase_1',
+            'passphrase_2',
+            'passphrase_3',
+            'public_key',
+        ]);
     })
     ->create();
 

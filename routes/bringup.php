@@ -16,6 +16,13 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/boxes/{box}/run', [RunController::class, 'begin'])->name('run.begin');
     Route::post('/runs/{run}/resume', [RunController::class, 'resume'])->name('run.resume');
     Route::post('/runs/{run}/steps/{step}/{action}', [RunController::class, 'act'])
-        ->whereIn('action', ['start', 'done', 'check', 'skip', 'reopen', ...array_column(BenchHelp::cases(), 'value')])
+        ->whereIn('action', [
+            'start',
+            'done',
+            'check',
+            'skip',
+            'reopen',
+            ...array_column(BenchHelp::cases(), 'value'),
+        ])
         ->name('run.act');
 });

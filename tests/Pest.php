@@ -21,7 +21,11 @@ require __DIR__.'/Support/boxes.php';
 require __DIR__.'/Support/house.php';
 require __DIR__.'/Support/browser.php';
 
-pest()->extend(TestCase::class)->use(RefreshDatabase::class)->beforeEach(fn () => app(DemoSeeder::class)->run())->in('Web', 'Attack/Web');
+pest()
+    ->extend(TestCase::class)
+    ->use(RefreshDatabase::class)
+    ->beforeEach(fn () => app(DemoSeeder::class)->run())
+    ->in('Web', 'Attack/Web');
 
 /** What a command printed, with its exit code; a command that cannot be started fails the test. */
 function run(string $command, ?string $input = null, ?string $folder = null): array
@@ -51,7 +55,10 @@ function scratch(): string
 /** An entry of the built-in catalogue, straight from its file. */
 function entry(string $kind, string $id): array
 {
-    $file = $kind === 'playbook' ? 'core/BringUp/playbooks/'.str_replace('.', '/', $id) : "core/Catalogue/data/{$kind}/{$id}";
+    $file =
+        $kind === 'playbook'
+            ? 'core/BringUp/playbooks/'.str_replace('.', '/', $id)
+            : "core/Catalogue/data/{$kind}/{$id}";
 
     return Yaml::parse((string) file_get_contents(dirname(__DIR__)."/{$file}.yaml"));
 }
@@ -60,7 +67,8 @@ function entry(string $kind, string $id): array
 function entryFiles(string $kind): array
 {
     $files = [];
-    foreach (glob($kind === 'playbook' ? 'core/BringUp/playbooks/*/*.yaml' : "core/Catalogue/data/{$kind}/*.yaml") ?: [] as $file) {
+    $pattern = $kind === 'playbook' ? 'core/BringUp/playbooks/*/*.yaml' : "core/Catalogue/data/{$kind}/*.yaml";
+    foreach (glob($pattern) ?: [] as $file) {
         if (! str_contains($file, '/shared/')) {
             $files[($kind === 'playbook' ? basename(dirname($file)).'.' : '').basename($file, '.yaml')] = $file;
         }
@@ -72,18 +80,26 @@ function entryFiles(string $kind): array
 /** The JSON Schema of a kind of entry, or of a plan. */
 function schemaText(string $kind): string
 {
-    return (string) file_get_contents(match ($kind) {
-        'plan' => 'core/Plan/schema/plan.schema.json',
-        'playbook' => 'core/BringUp/playbooks/playbook.schema.json',
-        default => "core/Catalogue/schema/{$kind}.schema.json",
-    });
+    return (string) file_get_contents(
+        match ($kind) {
+            'plan' => 'core/Plan/schema/plan.schema.json',
+            'playbook' => 'core/BringUp/playbooks/playbook.schema.json',
+            default => "core/Catalogue/schema/{$kind}.schema.json",
+        },
+    );
 }
 
 function playbooks(): PlaybookReader
 {
-    $parts = array_map(fn (string $file): array => Yaml::parse((string) file_get_contents($file)), glob('core/BringUp/playbooks/shared/*.yaml') ?: []);
+    $parts = array_map(
+        fn (string $file): array => Yaml::parse((string) file_get_contents($file)),
+        glob('core/BringUp/playbooks/shared/*.yaml') ?: [],
+    );
 
-    return new PlaybookReader(array_column($parts, 'steps', 'id'), Yaml::parse((string) file_get_contents('core/BringUp/playbooks/usual.yaml')));
+    return new PlaybookReader(
+        array_column($parts, 'steps', 'id'),
+        Yaml::parse((string) file_get_contents('core/BringUp/playbooks/usual.yaml')),
+    );
 }
 
 /** The steps of a run for one job. */
@@ -91,7 +107,11 @@ function playbook(string $id = 'file-store.package'): RunSteps
 {
     [$job, $school] = explode('.', $id);
 
-    return RunSteps::of([isset(entryFiles('playbook')[$id]) ? playbooks()->playbook(entry('playbook', $id)) : playbooks()->bare($job, $school)]);
+    return RunSteps::of([
+        isset(entryFiles('playbook')[$id])
+            ? playbooks()->playbook(entry('playbook', $id))
+            : playbooks()->bare($job, $school),
+    ]);
 }
 
 /** @return array<string, Step> every step of every built-in playbook and shared part */
@@ -117,9 +137,16 @@ function catalogue(string $kind, ?int $few = null): array
 {
     $read = $kind === 'job' ? (new JobReader())->job(...) : (new CatalogueReader())->{$kind}(...);
     $folder = 'core/Catalogue/data/'.strtolower($kind);
-    $ids = array_map(fn (string $file): string => basename($file, '.yaml'), glob(dirname(__DIR__)."/{$folder}/*.yaml") ?: []);
+    $ids = array_map(
+        fn (string $file): string => basename($file, '.yaml'),
+        glob(dirname(__DIR__)."/{$folder}/*.yaml") ?: [],
+    );
 
-    return array_slice(array_combine($ids, array_map(fn (string $id) => $read(entry(strtolower($kind), $id)), $ids)), 0, $few);
+    return array_slice(
+        array_combine($ids, array_map(fn (string $id) => $read(entry(strtolower($kind), $id)), $ids)),
+        0,
+        $few,
+    );
 }
 
 function smallParts(): SmallParts

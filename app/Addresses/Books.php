@@ -28,15 +28,34 @@ final class Books
 
         return new AddressBook(
             $network->asLocalNetwork(),
-            array_values(array_filter($taken->map(fn (Box $box): ?Taken => $box->ipv4() === null ? null : new Taken($box->ipv4(), $box->called()))->all())),
+            array_values(
+                array_filter(
+                    $taken
+                        ->map(
+                            fn (Box $box): ?Taken => $box->ipv4() === null
+                                ? null
+                                : new Taken($box->ipv4(), $box->called()),
+                        )
+                        ->all(),
+                ),
+            ),
         );
     }
 
     /** The rules of RFC 952/1123, and whether another box has the name already. */
     public static function nameFindings(Network $network, string $typed, Box $box): Findings
     {
-        $findings = Findings::of(...array_map(fn (Finding $finding): Finding => $finding->at(Place::field('name')), Hostname::check($typed)->list));
-        $taken = Box::query()->where('network_id', $network->id)->where('name', strtolower($typed))->whereKeyNot($box->id)->exists();
+        $findings = Findings::of(
+            ...array_map(
+                fn (Finding $finding): Finding => $finding->at(Place::field('name')),
+                Hostname::check($typed)->list,
+            ),
+        );
+        $taken = Box::query()
+            ->where('network_id', $network->id)
+            ->where('name', strtolower($typed))
+            ->whereKeyNot($box->id)
+            ->exists();
 
         if (strtolower($typed) === strtolower(explode('.', $network->domain)[0])) {
             $findings = $findings->and([

@@ -48,8 +48,16 @@ final readonly class Archive
             $database->scratch()->load("{$folder}/".self::SQL);
             $sums = $database->scratch()->sums();
             $this->collect($folder);
-            $manifest = ['form' => self::FORM, 'made' => now()->getTimestamp(), 'sql_sha256' => hash_file('sha256', "{$folder}/".self::SQL), 'tables' => $sums];
-            $this->put("{$folder}/".self::MANIFEST, (string) json_encode($manifest, JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR));
+            $manifest = [
+                'form' => self::FORM,
+                'made' => now()->getTimestamp(),
+                'sql_sha256' => hash_file('sha256', "{$folder}/".self::SQL),
+                'tables' => $sums,
+            ];
+            $this->put(
+                "{$folder}/".self::MANIFEST,
+                (string) json_encode($manifest, JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR),
+            );
             $new = "{$file}.new";
             touch($new);
             chmod($new, 0600);
@@ -77,13 +85,30 @@ final readonly class Archive
         is_file($file) ?: throw new RuntimeException("There is no file {$file}.");
         $folder = $this->folder($into);
         try {
-            $this->run(['tar', '--extract', '--gzip', "--file={$file}", "--directory={$folder}", '--no-same-owner', '--no-same-permissions']);
+            $this->run([
+                'tar',
+                '--extract',
+                '--gzip',
+                "--file={$file}",
+                "--directory={$folder}",
+                '--no-same-owner',
+                '--no-same-permissions',
+            ]);
             $manifest = json_decode((string) @file_get_contents("{$folder}/".self::MANIFEST), true);
-            if (! is_array($manifest) || ($manifest['form'] ?? null) !== self::FORM || ! is_array($manifest['tables'] ?? null)) {
+            if (
+                ! is_array($manifest) ||
+                ($manifest['form'] ?? null) !== self::FORM ||
+                ! is_array($manifest['tables'] ?? null)
+            ) {
                 throw new RuntimeException('This is no backup of Keen Burrow, or one of a later version.');
             }
-            if (! is_file("{$folder}/".self::SQL) || hash_file('sha256', "{$folder}/".self::SQL) !== ($manifest['sql_sha256'] ?? '')) {
-                throw new RuntimeException('The backup is damaged: the database in it is not the one that its manifest names.');
+            if (
+                ! is_file("{$folder}/".self::SQL) ||
+                hash_file('sha256', "{$folder}/".self::SQL) !== ($manifest['sql_sha256'] ?? '')
+            ) {
+                throw new RuntimeException(
+                    'The backup is damaged: the database in it is not the one that its manifest names.',
+                );
             }
             $scratch = Database::live()->scratch();
             $scratch->load("{$folder}/".self::SQL);
@@ -128,7 +153,10 @@ final readonly class Archive
         return $sums;
     }
 
-    /** What check() unpacked is moved here before anything is changed, so that a restore that was cut off goes on at the next start. */
+    /**
+     * What check() unpacked is moved here before anything is changed, so that a restore that was cut off goes on at
+     * the next start.
+     */
     public function restoring(): string
     {
         return "{$this->var}/restoring";
@@ -143,7 +171,8 @@ final readonly class Archive
             }
         }
         if (is_dir("{$this->var}/storage/app")) {
-            File::copyDirectory("{$this->var}/storage/app", "{$folder}/files") ?: throw new RuntimeException('The own files could not be copied. Is the disk full?');
+            File::copyDirectory("{$this->var}/storage/app", "{$folder}/files") ?:
+            throw new RuntimeException('The own files could not be copied. Is the disk full?');
         }
     }
 
@@ -175,9 +204,15 @@ final readonly class Archive
     /** @param  list<string>  $command */
     private function run(array $command): void
     {
-        $done = Process::timeout(600)->env(['LC_ALL' => 'C'])->run($command);
+        $done = Process::timeout(600)
+            ->env(['LC_ALL' => 'C'])
+            ->run($command);
         if (! $done->successful()) {
-            throw new RuntimeException("{$command[0]}: ".(trim(strtok($done->errorOutput().$done->output(), "\n") ?: '') ?: 'it failed without a word'));
+            throw new RuntimeException(
+                "{$command[0]}: ".
+                    (trim(strtok($done->errorOutput().$done->output(), "\n") ?: '') ?:
+                        'it failed without a word'),
+            );
         }
     }
 }

@@ -28,8 +28,24 @@ final readonly class Database
 
     public function dump(string $file): void
     {
-        $this->tool(['mariadb-dump', '--no-defaults', ...$this->connection(), '--single-transaction', '--quick', '--skip-dump-date', '--skip-comments', '--default-character-set=utf8mb4', "--result-file={$file}", $this->name]);
-        if (! str_ends_with(rtrim((string) file_get_contents($file, offset: max(0, (int) filesize($file) - 4096))), ';')) {
+        $this->tool([
+            'mariadb-dump',
+            '--no-defaults',
+            ...$this->connection(),
+            '--single-transaction',
+            '--quick',
+            '--skip-dump-date',
+            '--skip-comments',
+            '--default-character-set=utf8mb4',
+            "--result-file={$file}",
+            $this->name,
+        ]);
+        if (
+            ! str_ends_with(
+                rtrim((string) file_get_contents($file, offset: max(0, (int) filesize($file) - 4096))),
+                ';',
+            )
+        ) {
             throw new RuntimeException('The dump ends in the middle of a line. Is the disk full?');
         }
     }
@@ -39,7 +55,14 @@ final readonly class Database
     {
         DB::statement("DROP DATABASE IF EXISTS `{$this->name}`");
         DB::statement("CREATE DATABASE `{$this->name}` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci");
-        $this->tool(['mariadb', '--no-defaults', ...$this->connection(), '--default-character-set=utf8mb4', "--execute=SOURCE {$file}", $this->name]);
+        $this->tool([
+            'mariadb',
+            '--no-defaults',
+            ...$this->connection(),
+            '--default-character-set=utf8mb4',
+            "--execute=SOURCE {$file}",
+            $this->name,
+        ]);
         // The connection may have lost the database it stood in.
         DB::purge();
     }
@@ -58,9 +81,15 @@ final readonly class Database
     {
         $sums = [];
         /** @var list<object{t: string, c: string}> $columns */
-        $columns = DB::select('SELECT TABLE_NAME AS t, COLUMN_NAME AS c FROM information_schema.COLUMNS WHERE TABLE_SCHEMA = ? ORDER BY TABLE_NAME, ORDINAL_POSITION', [$this->name]);
+        $columns = DB::select(
+            'SELECT TABLE_NAME AS t, COLUMN_NAME AS c FROM information_schema.COLUMNS WHERE TABLE_SCHEMA = ? ORDER BY TABLE_NAME, ORDINAL_POSITION',
+            [$this->name],
+        );
         foreach (collect($columns)->groupBy('t') as $table => $of) {
-            $values = implode(', ', array_map(fn (string $column): string => "IFNULL(HEX(`{$column}`), 'N')", $of->pluck('c')->all()));
+            $values = implode(
+                ', ',
+                array_map(fn (string $column): string => "IFNULL(HEX(`{$column}`), 'N')", $of->pluck('c')->all()),
+            );
             $row = DB::selectOne(
                 "SELECT COUNT(*) AS n, CONCAT(COALESCE(BIT_XOR(CAST(CONV(LEFT(MD5(CONCAT_WS('|', {$values})), 16), 16, 10) AS UNSIGNED)), 0), ':',
                 COALESCE(BIT_XOR(CAST(CONV(RIGHT(MD5(CONCAT_WS('|', {$values})), 16), 16, 10) AS UNSIGNED)), 0)) AS s FROM `{$this->name}`.`{$table}`",
@@ -74,15 +103,22 @@ final readonly class Database
     /** @return list<string> */
     private function connection(): array
     {
-        return ['--socket='.config()->string('database.connections.mariadb.unix_socket'), '--user='.config()->string('database.connections.mariadb.username')];
+        return [
+            '--socket='.config()->string('database.connections.mariadb.unix_socket'),
+            '--user='.config()->string('database.connections.mariadb.username'),
+        ];
     }
 
     /** @param  list<string>  $command */
     private function tool(array $command): void
     {
-        $done = Process::timeout(600)->env(['MYSQL_PWD' => config()->string('database.connections.mariadb.password')])->run($command);
+        $done = Process::timeout(600)
+            ->env(['MYSQL_PWD' => config()->string('database.connections.mariadb.password')])
+            ->run($command);
         if (! $done->successful()) {
-            throw new RuntimeException("{$command[0]}: ".(trim($done->errorOutput()) ?: 'it failed without a word'));
+            throw new RuntimeException(
+                "{$command[0]}: ".(trim($done->errorOutput()) ?: 'it failed without a word'),
+            );
         }
     }
 }

@@ -30,7 +30,9 @@ final readonly class BenchClient
      */
     public function ask(array $request): array
     {
-        $stream = $this->isThere() ? @stream_socket_client('unix://'.$this->socket, $code, $message, self::SECONDS) : false;
+        $stream = $this->isThere()
+            ? @stream_socket_client('unix://'.$this->socket, $code, $message, self::SECONDS)
+            : false;
         if ($stream === false) {
             throw new BenchAway('The bench is not running.');
         }

@@ -20,8 +20,12 @@ use Burrow\Net\SshPublicKey;
 /** Asks the network for one box: its ports, its host key, and the router's list where that can be read from here. */
 final readonly class Asker implements Asking
 {
-    public function __construct(private Box $box, private TcpProbe $tcp, private HostKeyProbe $keys, private BenchClient $bench)
-    {
+    public function __construct(
+        private Box $box,
+        private TcpProbe $tcp,
+        private HostKeyProbe $keys,
+        private BenchClient $bench,
+    ) {
     }
 
     public function door(Ipv4 $address, int $port): DoorState

@@ -25,18 +25,34 @@ final readonly class Moving
         $run->update(['finished_at' => now()]);
         $played = array_map(fn (Job $job): string => $job->id, $book->jobs);
         if ($book->passedOver() === 0) {
-            $box->jobs()->whereIn('job', array_diff($played, $book->withoutPlaybook()))->update(['finished_at' => now()]);
+            $box->jobs()
+                ->whereIn('job', array_diff($played, $book->withoutPlaybook()))
+                ->update(['finished_at' => now()]);
         }
         $whole = $box->jobs()->whereNull('finished_at')->doesntExist();
         $name = $box->called();
         if ($whole || $box->isInService()) {
-            $box->update(['stage' => Stage::InService, 'in_service_at' => $box->in_service_at ?? now(), 'silent_since' => null]);
+            $box->update([
+                'stage' => Stage::InService,
+                'in_service_at' => $box->in_service_at ?? now(),
+                'silent_since' => null,
+            ]);
         } else {
             $box->update(['stage' => Stage::Unfinished]);
         }
         $whole
-            ? JournalEntry::write($box, 'in service', "{$name} is in service: ".implode(', ', array_map(fn (Job $job): string => $job->label, $book->jobs)).'.')
-            : JournalEntry::write($box, 'unfinished', "{$name}: ".$book->sentence().($book->missing() === null ? '' : " {$book->missing()->found}"));
+            ? JournalEntry::write(
+                $box,
+                'in service',
+                "{$name} is in service: ".
+                    implode(', ', array_map(fn (Job $job): string => $job->label, $book->jobs)).
+                    '.',
+            )
+            : JournalEntry::write(
+                $box,
+                'unfinished',
+                "{$name}: ".$book->sentence().($book->missing() === null ? '' : " {$book->missing()->found}"),
+            );
     }
 
     /** Ports of the jobs, each with what was met there in this run; nothing was met where nobody looked. */
@@ -47,9 +63,14 @@ final readonly class Moving
             /** @var JobPort $port */
             $met = $looked["{$port->protocol->value}/{$port->port->number}"] ?? null;
             $service = Service::query()->firstOrNew([
-                'box_id' => $run->box_id, 'protocol' => $port->protocol->value, 'port' => $port->port->number, 'purpose' => $port->purpose,
+                'box_id' => $run->box_id,
+                'protocol' => $port->protocol->value,
+                'port' => $port->port->number,
+                'purpose' => $port->purpose,
             ]);
-            $service->fill(is_array($met) ? ['state' => $met['state'] ?? null, 'looked_at' => $met['at'] ?? null] : [])->save();
+            $service
+                ->fill(is_array($met) ? ['state' => $met['state'] ?? null, 'looked_at' => $met['at'] ?? null] : [])
+                ->save();
         }
     }
 }

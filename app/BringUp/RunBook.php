@@ -46,12 +46,22 @@ final readonly class RunBook
         $this->catalogue = $catalogue = $playbooks->catalogue;
         $held = ($run->adds === null ? $run->box->jobs : $run->box->jobs->whereIn('job', $run->adds))->values();
         $known = $held->filter(fn (BoxJob $one): bool => $catalogue->job($one->job) !== null);
-        $this->jobs = array_values(array_filter($held->map(fn (BoxJob $one): ?Job => $catalogue->job($one->job))->all()));
-        $this->without = array_values(
-            $known->filter(fn (BoxJob $one): bool => $playbooks->for($one) === null)->map(fn (BoxJob $one): string => $one->job)->all(),
+        $this->jobs = array_values(
+            array_filter($held->map(fn (BoxJob $one): ?Job => $catalogue->job($one->job))->all()),
         );
-        $books = array_values($known->map(fn (BoxJob $one): Playbook => $playbooks->for($one) ?? $playbooks->bare($one))->all());
-        $this->steps = RunSteps::of($books === [] ? [$playbooks->bare(new BoxJob(['job' => '']))] : $books, $run->adds !== null);
+        $this->without = array_values(
+            $known
+                ->filter(fn (BoxJob $one): bool => $playbooks->for($one) === null)
+                ->map(fn (BoxJob $one): string => $one->job)
+                ->all(),
+        );
+        $books = array_values(
+            $known->map(fn (BoxJob $one): Playbook => $playbooks->for($one) ?? $playbooks->bare($one))->all(),
+        );
+        $this->steps = RunSteps::of(
+            $books === [] ? [$playbooks->bare(new BoxJob(['job' => '']))] : $books,
+            $run->adds !== null,
+        );
     }
 
     public function step(RunStep $step): Step
@@ -92,14 +102,23 @@ final readonly class RunBook
             return null;
         }
 
-        return Countdown::of($played, $step->began_at->toDateTimeImmutable(), new DateTimeImmutable(), $this->measured($played), $this->speed());
+        return Countdown::of(
+            $played,
+            $step->began_at->toDateTimeImmutable(),
+            new DateTimeImmutable(),
+            $this->measured($played),
+            $this->speed(),
+        );
     }
 
     /** @return list<string> ids of the steps that are over */
     public function finished(): array
     {
         return array_values(
-            $this->run->steps->filter(fn (RunStep $step): bool => $step->isFinished())->map(fn (RunStep $step): string => $step->step)->all(),
+            $this->run->steps
+                ->filter(fn (RunStep $step): bool => $step->isFinished())
+                ->map(fn (RunStep $step): string => $step->step)
+                ->all(),
         );
     }
 
@@ -139,10 +158,12 @@ final readonly class RunBook
     /** What this run does not contain, said at its start and at its end; null when it holds everything. */
     public function missing(): ?Finding
     {
-        $labels = array_values(array_map(
-            fn (Job $job): string => $job->label,
-            array_filter($this->jobs, fn (Job $job): bool => in_array($job->id, $this->without, true)),
-        ));
+        $labels = array_values(
+            array_map(
+                fn (Job $job): string => $job->label,
+                array_filter($this->jobs, fn (Job $job): bool => in_array($job->id, $this->without, true)),
+            ),
+        );
 
         return $labels === [] ? null : BringUpFindings::noPlaybook($labels);
     }
@@ -156,7 +177,8 @@ final readonly class RunBook
 
     /**
      * How long this step took on boxes of the same class, in seconds. Whoever comes back much later than expected
-     * has measured the coffee and not the box, and whoever presses “Done” at once has measured nothing; such times do not count.
+     * has measured the coffee and not the box, and whoever presses “Done” at once has measured nothing; such times do
+     * not count.
      *
      * @return list<float>
      */
@@ -174,7 +196,10 @@ final readonly class RunBook
                 'run_id',
                 Run::query()
                     ->select('id')
-                    ->whereIn('box_id', Box::query()->select('id')->where('board', $box->board)->where('on_bench', $box->on_bench)),
+                    ->whereIn(
+                        'box_id',
+                        Box::query()->select('id')->where('board', $box->board)->where('on_bench', $box->on_bench),
+                    ),
             )
             ->latest('id')
             ->limit(10)

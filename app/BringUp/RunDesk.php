@@ -63,27 +63,52 @@ final readonly class RunDesk
                 $box,
                 'run',
                 "More to do for {$box->called()}: ".
-                    implode(', ', array_map(fn (string $job): string => $this->playbooks->catalogue->job($job)->label ?? $job, $adds)).
+                    implode(
+                        ', ',
+                        array_map(
+                            fn (string $job): string => $this->playbooks->catalogue->job($job)->label ?? $job,
+                            $adds,
+                        ),
+                    ).
                     '.',
             );
 
             return $this->layOut(
-                Run::query()->create(['box_id' => $box->id, 'learned' => $box->on_bench ? $this->benchBefore() : [], 'adds' => $adds]),
+                Run::query()->create([
+                    'box_id' => $box->id,
+                    'learned' => $box->on_bench ? $this->benchBefore() : [],
+                    'adds' => $adds,
+                ]),
             );
         });
     }
 
-    /** The run that ended unfinished goes on: what was passed over is open again, and steps that its playbook has now join it. */
+    /**
+     * The run that ended unfinished goes on: what was passed over is open again, and steps that its playbook has now
+     * join it.
+     */
     public function resume(Run $seen): Run
     {
         return DB::transaction(function () use ($seen): Run {
-            $run = Run::query()->with(['box.jobs', 'steps'])->lockForUpdate()->findOrFail($seen->id);
+            $run = Run::query()
+                ->with(['box.jobs', 'steps'])
+                ->lockForUpdate()
+                ->findOrFail($seen->id);
             if ($run->finished_at === null || $run->box->run?->id !== $run->id) {
-                throw new StepTold('This run is not the last one of its box, or it goes on already. Nothing was changed.');
+                throw new StepTold(
+                    'This run is not the last one of its box, or it goes on already. Nothing was changed.',
+                );
             }
-            $run->steps()->where('state', RunStep::SKIPPED)->update([
-                'state' => RunStep::OPEN, 'began_at' => null, 'finished_at' => null, 'outcome' => null, 'findings' => null, 'version' => DB::raw('version + 1'),
-            ]);
+            $run->steps()
+                ->where('state', RunStep::SKIPPED)
+                ->update([
+                    'state' => RunStep::OPEN,
+                    'began_at' => null,
+                    'finished_at' => null,
+                    'outcome' => null,
+                    'findings' => null,
+                    'version' => DB::raw('version + 1'),
+                ]);
             $this->layOut($run);
             if ($run->steps()->where('state', RunStep::OPEN)->doesntExist()) {
                 throw new StepTold('Nothing of this run is open. Nothing was changed.');
@@ -102,7 +127,10 @@ final readonly class RunDesk
     private function layOut(Run $run): Run
     {
         foreach ((new RunBook($run, $this->playbooks))->steps->list as $position => $played) {
-            $step = RunStep::query()->firstOrNew(['run_id' => $run->id, 'step' => $played->id], ['state' => RunStep::OPEN]);
+            $step = RunStep::query()->firstOrNew(
+                ['run_id' => $run->id, 'step' => $played->id],
+                ['state' => RunStep::OPEN],
+            );
             $step->fill(['position' => $position])->save();
         }
 
@@ -124,7 +152,11 @@ final readonly class RunDesk
             $step->state = RunStep::SKIPPED;
             $step->outcome = mb_strimwidth('passed over: '.$reason, 0, 190, '…');
             $step->finished_at = now();
-            JournalEntry::write($step->run->box, 'overruled', 'Step “'.$this->title($step)."” was passed over: {$reason}");
+            JournalEntry::write(
+                $step->run->box,
+                'overruled',
+                'Step “'.$this->title($step)."” was passed over: {$reason}",
+            );
         });
     }
 
@@ -137,7 +169,9 @@ final readonly class RunDesk
                 ->lockForUpdate()
                 ->findOrFail($seen->id);
             if ($step->version !== $version || $step->run->last()?->id !== $step->id) {
-                throw new StepTold('Only the last step can be taken back, and this one is no longer the last. Nothing was changed.');
+                throw new StepTold(
+                    'Only the last step can be taken back, and this one is no longer the last. Nothing was changed.',
+                );
             }
             $step->update([
                 'state' => RunStep::OPEN,
@@ -148,7 +182,11 @@ final readonly class RunDesk
                 'version' => $version + 1,
             ]);
             // What was found at steps after it was found under other circumstances.
-            $step->run->steps()->where('position', '>', $step->position)->where('state', RunStep::OPEN)->update(['findings' => null]);
+            $step->run
+                ->steps()
+                ->where('position', '>', $step->position)
+                ->where('state', RunStep::OPEN)
+                ->update(['findings' => null]);
             JournalEntry::write($step->run->box, 'run', 'Step “'.$this->title($step).'” was taken back.');
         });
     }
@@ -215,11 +253,18 @@ final readonly class RunDesk
         if ($outcome->looked === []) {
             return;
         }
-        $looked = array_map(fn (DoorState $state): array => ['state' => $state->value, 'at' => now()->toIso8601String()], $outcome->looked);
+        $looked = array_map(
+            fn (DoorState $state): array => ['state' => $state->value, 'at' => now()->toIso8601String()],
+            $outcome->looked,
+        );
         $known = is_array($run->learned['looked'] ?? null) ? $run->learned['looked'] : [];
         $run->update(['learned' => [...$run->learned, 'looked' => [...$known, ...$looked]]]);
         // A refusal comes from the box itself, so it is there.
-        $answers = in_array(true, array_map(fn (DoorState $state): bool => $state !== DoorState::Silent, $outcome->looked), true);
+        $answers = in_array(
+            true,
+            array_map(fn (DoorState $state): bool => $state !== DoorState::Silent, $outcome->looked),
+            true,
+        );
         $run->box->update(['asked_at' => now()] + ($answers ? ['answered_at' => now()] : []));
     }
 
@@ -240,7 +285,11 @@ final readonly class RunDesk
         }
         if ($learned->pinned) {
             $box->pinned_at = now();
-            JournalEntry::write($box, 'address', "{$box->called()} is pinned to {$box->address} by a reservation in the router.");
+            JournalEntry::write(
+                $box,
+                'address',
+                "{$box->called()} is pinned to {$box->address} by a reservation in the router.",
+            );
         }
         if ($learned->updated) {
             $box->updated_system_at = now();
@@ -248,7 +297,10 @@ final readonly class RunDesk
         }
         $box->save();
         if ($learned->store !== null) {
-            Store::query()->firstOrCreate(['box_id' => $box->id, 'uuid' => $learned->store['uuid']], $learned->store);
+            Store::query()->firstOrCreate(
+                ['box_id' => $box->id, 'uuid' => $learned->store['uuid']],
+                $learned->store,
+            );
         }
         $run->update(['learned' => [...$run->learned, ...$outcome->values]]);
     }

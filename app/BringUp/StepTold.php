@@ -6,7 +6,10 @@ namespace App\BringUp;
 
 use RuntimeException;
 
-/** The step was changed meanwhile, in another tab or by somebody else; nothing was overwritten. The message can be shown. */
+/**
+ * The step was changed meanwhile, in another tab or by somebody else; nothing was overwritten. The message can be
+ * shown.
+ */
 final class StepTold extends RuntimeException
 {
 }

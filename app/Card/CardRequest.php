@@ -59,12 +59,19 @@ final readonly class CardRequest
                 $typed[$field] = str_starts_with($field, 'ssid_') ? $text : trim($text);
             }
         }
-        $schools = array_values(array_filter(array_map(CardSchool::tryFrom(...), array_filter($request->array('schools'), is_string(...)))));
+        $schools = array_values(
+            array_filter(
+                array_map(CardSchool::tryFrom(...), array_filter($request->array('schools'), is_string(...))),
+            ),
+        );
 
         return new self(
             $typed,
             $request->string('first_password')->value(),
-            array_combine(self::NETWORKS, array_map(fn (int $n): string => $request->string("passphrase_{$n}")->value(), self::NETWORKS)),
+            array_combine(
+                self::NETWORKS,
+                array_map(fn (int $n): string => $request->string("passphrase_{$n}")->value(), self::NETWORKS),
+            ),
             $schools === [] ? [$image->schools[0]] : $schools,
             $known,
         );
@@ -112,13 +119,18 @@ final readonly class CardRequest
             key: $this->typed['public_key'] === '' ? null : LoginCheck::key($this->typed['public_key']),
             passwordHash: $this->password === ''
                 ? null
-                : Sha512Crypt::hash($this->password, substr(strtr(base64_encode(random_bytes(12)), '+', '.'), 0, 16)),
+                : Sha512Crypt::hash(
+                    $this->password,
+                    substr(strtr(base64_encode(random_bytes(12)), '+', '.'), 0, 16),
+                ),
             timeZone: $this->typed['time_zone'],
             keyboard: $this->typed['keyboard'],
             packages: $packages,
             wifis: $wifis,
             country: $wifis === [] || $this->typed['country'] === '' ? null : $this->typed['country'],
-            static: $this->typed['fixed'] === 'card' && $box->address !== null ? self::fixed(Ipv4::parse($box->address), $network) : null,
+            static: $this->typed['fixed'] === 'card' && $box->address !== null
+                ? self::fixed(Ipv4::parse($box->address), $network)
+                : null,
             wired: $box->link !== 'wireless',
         );
     }
@@ -182,7 +194,12 @@ final readonly class CardRequest
             $findings = $findings->and(LoginCheck::keyFindings($typed['public_key']));
         }
         if ($this->password !== '') {
-            $findings = $findings->and(LoginCheck::passwordFindings($this->password, 'first_password', [$typed['user'], ...$this->known->ownName === null ? [] : [$this->known->ownName]]));
+            $findings = $findings->and(
+                LoginCheck::passwordFindings($this->password, 'first_password', [
+                    $typed['user'],
+                    ...$this->known->ownName === null ? [] : [$this->known->ownName],
+                ]),
+            );
         }
         if (! TimeZone::isKnown($typed['time_zone'])) {
             $findings = $findings->and([
@@ -247,6 +264,10 @@ final readonly class CardRequest
             );
         }
 
-        return $any ? $findings->and(WifiCheck::country($this->typed['country'], $this->typed['time_zone'], Place::field('country'))) : $findings;
+        return $any
+            ? $findings->and(
+                WifiCheck::country($this->typed['country'], $this->typed['time_zone'], Place::field('country')),
+            )
+            : $findings;
     }
 }

@@ -59,7 +59,12 @@ final class CardZip
             $left = self::LARGEST_TOGETHER;
             for ($at = 0; $at < min($zip->numFiles, self::MOST); $at++) {
                 $stat = $zip->statIndex($at);
-                if ($stat === false || str_ends_with($stat['name'], '/') || $stat['size'] > min(self::LARGEST, $left) || substr_count($stat['name'], '/') > 1) {
+                if (
+                    $stat === false ||
+                    str_ends_with($stat['name'], '/') ||
+                    $stat['size'] > min(self::LARGEST, $left) ||
+                    substr_count($stat['name'], '/') > 1
+                ) {
                     continue;
                 }
                 // A name is a name here and never a path.
@@ -81,7 +86,8 @@ final class CardZip
      */
     private static function inTemporaryFile(callable $work): mixed
     {
-        $path = tempnam(sys_get_temp_dir(), 'card') ?: throw new RuntimeException('No temporary file could be made.');
+        $path =
+            tempnam(sys_get_temp_dir(), 'card') ?: throw new RuntimeException('No temporary file could be made.');
         try {
             return $work($path);
         } finally {

@@ -28,7 +28,10 @@ final class HouseKnowledge
                 $taken[$address->number] = $other->called();
             }
         }
-        $jobs = $box === null ? [] : array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $catalogue->job($job->job))->all());
+        $jobs =
+            $box === null
+                ? []
+                : array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $catalogue->job($job->job))->all());
         $schools = $box === null ? [] : $box->jobs->pluck('school')->all();
 
         return new CardContext(
@@ -40,7 +43,10 @@ final class HouseKnowledge
             started: $box?->host_key !== null,
             lastInstance: $box?->instance,
             containers: in_array('container', $schools, true) ||
-                array_filter($jobs, fn (Job $job): bool => in_array($job->id, ['container-host', 'cluster-node'], true)) !== [],
+                array_filter(
+                    $jobs,
+                    fn (Job $job): bool => in_array($job->id, ['container-host', 'cluster-node'], true),
+                ) !== [],
             sixtyFour: array_filter($jobs, fn (Job $job): bool => $job->bits === 64) !== [],
             ownName: $box?->name,
         );

@@ -53,7 +53,14 @@ final readonly class TargetRequest
     {
         $typed = [];
         foreach (
-            ['desk' => 120, 'card' => 40, 'before' => Intake::LIMIT, 'after' => Intake::LIMIT, 'file' => 120, 'typed_name' => 200] as $field => $longest
+            [
+                'desk' => 120,
+                'card' => 40,
+                'before' => Intake::LIMIT,
+                'after' => Intake::LIMIT,
+                'file' => 120,
+                'typed_name' => 200,
+            ] as $field => $longest
         ) {
             $typed[$field] = mb_substr($request->string($field)->value(), 0, $longest);
         }
@@ -62,14 +69,19 @@ final readonly class TargetRequest
         $shelf = $catalogue->shelf();
         $image = $shelf->images[$record->kind ?? ''] ?? $shelf->images['server-64'];
         $card = $shelf->cards[$typed['card']] ?? $shelf->cards['card-32-a1'];
-        $desk = (Desk::query()->where('name', $typed['desk'])->first() ?? Desk::query()->orderBy('id')->first())?->computer();
+        $desk = (
+            Desk::query()->where('name', $typed['desk'])->first() ?? Desk::query()->orderBy('id')->first()
+        )?->computer();
         $system = $desk->system ?? DeskSystem::Lsblk;
         $typed['file'] = trim($typed['file']) === '' ? 'image.img.xz' : trim($typed['file']);
         $findings = Findings::of();
         $guard = null;
         if (trim($typed['after']) !== '') {
             [$after, $read] = self::disks($typed['after'], $system, 'after');
-            [$before, $readBefore] = trim($typed['before']) === '' ? [null, Findings::of()] : self::disks($typed['before'], $system, 'before');
+            [$before, $readBefore] =
+                trim($typed['before']) === ''
+                    ? [null, Findings::of()]
+                    : self::disks($typed['before'], $system, 'before');
             $findings = $read->and($readBefore);
             $guard = $findings->blocks()
                 ? null
@@ -97,11 +109,16 @@ final readonly class TargetRequest
             $capacity,
             $serial === null ? null : Medium::query()->where('serial', $serial)->first(),
             self::size($record, $image),
-            $desk === null || $desk->cardSlot ? null : $shelf->small->cheapest(AdapterKind::Reader, $desk->usbPlug)?->bus,
+            $desk === null || $desk->cardSlot
+                ? null
+                : $shelf->small->cheapest(AdapterKind::Reader, $desk->usbPlug)?->bus,
         );
     }
 
-    /** By what was measured on this very card before, else by the catalogue: card, and the reader of a desk computer without a slot. */
+    /**
+     * By what was measured on this very card before, else by the catalogue: card, and the reader of a desk computer
+     * without a slot.
+     */
     /** What is known so far, as the page's heading sentence. */
     public function sentence(): string
     {
@@ -118,7 +135,10 @@ final readonly class TargetRequest
     public function time(): WriteTime
     {
         $measured = $this->medium?->write_mbyte;
-        $bus = $this->reader !== null && $this->reader->rate()->isBelow($this->card->bus->rate()) ? $this->reader->rate() : $this->card->bus->rate();
+        $bus =
+            $this->reader !== null && $this->reader->rate()->isBelow($this->card->bus->rate())
+                ? $this->reader->rate()
+                : $this->card->bus->rate();
         $through = fn (Rate $card): Rate => $bus->isBelow($card) ? $bus : $card;
 
         return new WriteTime(
@@ -136,7 +156,12 @@ final readonly class TargetRequest
 
         return [
             $reading->all(BlockDevice::class),
-            Findings::of(...array_map(fn (Finding $finding): Finding => $finding->at(Place::field($field)), $reading->findings->list)),
+            Findings::of(
+                ...array_map(
+                    fn (Finding $finding): Finding => $finding->at(Place::field($field)),
+                    $reading->findings->list,
+                ),
+            ),
         ];
     }
 

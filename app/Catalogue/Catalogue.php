@@ -61,7 +61,13 @@ final class Catalogue
         }
         $reader = new CatalogueReader();
         $boards = array_map($reader->board(...), $this->entries('board'));
-        uasort($boards, fn (BoardClass $a, BoardClass $b): int => [$a->speed, $a->memory->count] <=> [$b->speed, $b->memory->count]);
+        uasort(
+            $boards,
+            fn (BoardClass $a, BoardClass $b): int => [$a->speed, $a->memory->count] <=> [
+                $b->speed,
+                $b->memory->count,
+            ],
+        );
 
         return $this->shelf = new Shelf(
             array_map((new JobReader())->job(...), $this->entries('job')),
@@ -86,18 +92,26 @@ final class Catalogue
 
     public static function schema(string $kind): string
     {
-        return self::text(self::path(match ($kind) {
-            'plan' => 'Plan/schema/plan.schema.json',
-            'playbook' => 'BringUp/playbooks/playbook.schema.json',
-            default => "Catalogue/schema/{$kind}.schema.json",
-        }));
+        return self::text(
+            self::path(
+                match ($kind) {
+                    'plan' => 'Plan/schema/plan.schema.json',
+                    'playbook' => 'BringUp/playbooks/playbook.schema.json',
+                    default => "Catalogue/schema/{$kind}.schema.json",
+                },
+            ),
+        );
     }
 
     /** The YAML of a built-in entry as it was written, or null. */
     public function builtIn(string $kind, string $id): ?string
     {
         // Looked up among the files that are there, so that no id leads out of their folder.
-        $file = array_search($id, array_map(fn (string $path): string => self::idOf($kind, $path), self::builtInFiles($kind)), true);
+        $file = array_search(
+            $id,
+            array_map(fn (string $path): string => self::idOf($kind, $path), self::builtInFiles($kind)),
+            true,
+        );
 
         return $file === false ? null : self::text(self::builtInFiles($kind)[$file]);
     }
@@ -117,15 +131,17 @@ final class Catalogue
     /** A finding for every own entry that cannot be read as it stands: one of an older form, or edited by hand. */
     public function unread(): Findings
     {
-        return Findings::of(...array_map(
-            fn (array $one): Finding => Finding::warn(
-                'catalogue.entry_not_read',
-                "Your own entry {$one['kind']}/{$one['id']} cannot be used: ".lcfirst($one['found']),
-                'It is left out until it is mended; a built-in one of that name stands in for it.',
-                'Mend it in the catalogue, or take it away.',
+        return Findings::of(
+            ...array_map(
+                fn (array $one): Finding => Finding::warn(
+                    'catalogue.entry_not_read',
+                    "Your own entry {$one['kind']}/{$one['id']} cannot be used: ".lcfirst($one['found']),
+                    'It is left out until it is mended; a built-in one of that name stands in for it.',
+                    'Mend it in the catalogue, or take it away.',
+                ),
+                $this->unreadEntries(),
             ),
-            $this->unreadEntries(),
-        ));
+        );
     }
 
     /** @return list<array{kind: string, id: string, found: string}> */
@@ -143,7 +159,10 @@ final class Catalogue
      */
     public function drop(string $kind, string $id): ?Finding
     {
-        $users = $this->builtIn($kind, $id) === null ? [...InUse::by($kind, $id), ...InUse::byRuns($kind, $id)] : InUse::byRuns($kind, $id);
+        $users =
+            $this->builtIn($kind, $id) === null
+                ? [...InUse::by($kind, $id), ...InUse::byRuns($kind, $id)]
+                : InUse::byRuns($kind, $id);
         if ($users !== []) {
             return Finding::stop(
                 'catalogue.entry_in_use',
@@ -190,15 +209,24 @@ final class Catalogue
         if ($rows === []) {
             return ['entries' => [], 'unread' => []];
         }
-        $state = implode("\n", array_map(fn (CatalogueEntry $row): string => "{$row->kind}/{$row->slug}\n{$row->yaml}", $rows));
+        $state = implode(
+            "\n",
+            array_map(fn (CatalogueEntry $row): string => "{$row->kind}/{$row->slug}\n{$row->yaml}", $rows),
+        );
 
-        /** @var array{entries: array<string, array<string, array<string, mixed>>>, unread: list<array{kind: string, id: string, found: string}>} */
+        /**
+         * @var array{entries: array<string, array<string, array<string, mixed>>>, unread: list<array{kind: string, id: string, found: string}>}
+         */
         return Kept::made('own-entries', $state, function () use ($rows): array {
             $read = ['entries' => [], 'unread' => []];
             foreach ($rows as $row) {
                 $entry = OwnEntry::read($row->kind, $row->yaml);
                 if ($entry->data === null) {
-                    $read['unread'][] = ['kind' => $row->kind, 'id' => $row->slug, 'found' => $entry->findings->list[0]->found];
+                    $read['unread'][] = [
+                        'kind' => $row->kind,
+                        'id' => $row->slug,
+                        'found' => $entry->findings->list[0]->found,
+                    ];
                 } else {
                     $read['entries'][$row->kind][$row->slug] = $entry->data;
                 }
@@ -241,9 +269,15 @@ final class Catalogue
     private static function builtInFiles(string $kind): array
     {
         // A playbook lies in its job's folder; what playbooks share is none.
-        $files = glob(self::path($kind === 'playbook' ? 'BringUp/playbooks/*/*.yaml' : "Catalogue/data/{$kind}/*.yaml")) ?: [];
+        $files =
+            glob(
+                self::path($kind === 'playbook' ? 'BringUp/playbooks/*/*.yaml' : "Catalogue/data/{$kind}/*.yaml"),
+            ) ?:
+            [];
 
-        return array_values(array_filter($files, fn (string $file): bool => ! str_contains($file, '/playbooks/shared/')));
+        return array_values(
+            array_filter($files, fn (string $file): bool => ! str_contains($file, '/playbooks/shared/')),
+        );
     }
 
     private static function idOf(string $kind, string $file): string

@@ -20,19 +20,37 @@ final class InUse
         $boxes = match ($kind) {
             'job' => Box::query()->whereHas('jobs', fn ($jobs) => $jobs->where('job', $id))->get(),
             'kit', 'playbook' => collect(),
-            default => Box::query()->where($kind === 'adapter' ? 'hub' : $kind, $id)->get(),
+            default => Box::query()
+                ->where($kind === 'adapter' ? 'hub' : $kind, $id)
+                ->get(),
         };
         $fields = ['job' => ['job', 'also', 'too'], 'adapter' => ['hub']][$kind] ?? [$kind];
-        $plans = Plan::query()->get()->filter(
-            fn (Plan $plan): bool => array_filter($fields, fn (string $field): bool => ($plan->choices[$field] ?? null) === $id) !== [],
-        );
+        $plans = Plan::query()
+            ->get()
+            ->filter(
+                fn (Plan $plan): bool => array_filter(
+                    $fields,
+                    fn (string $field): bool => ($plan->choices[$field] ?? null) === $id,
+                ) !== [],
+            );
         $images = $kind === 'image' ? ImageRecord::query()->where('kind', $id)->pluck('label')->all() : [];
 
-        return array_values(array_slice([
-            ...$boxes->map(fn (Box $box): string => $box->called())->all(),
-            ...$plans->isEmpty() ? [] : [$plans->count() === 1 ? 'a kept plan' : "{$plans->count()} kept plans"],
-            ...array_map(fn (mixed $label): string => 'the image “'.(is_string($label) ? $label : '').'”', $images),
-        ], 0, self::SHOWN));
+        return array_values(
+            array_slice(
+                [
+                    ...$boxes->map(fn (Box $box): string => $box->called())->all(),
+                    ...$plans->isEmpty()
+                        ? []
+                        : [$plans->count() === 1 ? 'a kept plan' : "{$plans->count()} kept plans"],
+                    ...array_map(
+                        fn (mixed $label): string => 'the image “'.(is_string($label) ? $label : '').'”',
+                        $images,
+                    ),
+                ],
+                0,
+                self::SHOWN,
+            ),
+        );
     }
 
     /** @return list<string> boxes whose unfinished run plays the steps of this job, or of this playbook */
@@ -40,17 +58,24 @@ final class InUse
     {
         [$job, $school] = [...explode('.', $id, 2), ''];
 
-        return ! in_array($kind, ['job', 'playbook'], true) ? [] : array_values(
-            Run::query()
-                ->whereNull('finished_at')
-                ->whereHas('box.jobs', fn ($jobs) => $school === ''
-                    ? $jobs->where('job', $job)
-                    : $jobs->where('job', $job)->where(fn ($of) => $of->where('school', $school)->orWhereNull('school')))
-                ->with('box')
-                ->limit(self::SHOWN)
-                ->get()
-                ->map(fn (Run $run): string => "the run of {$run->box->called()}")
-                ->all(),
-        );
+        return ! in_array($kind, ['job', 'playbook'], true)
+            ? []
+            : array_values(
+                Run::query()
+                    ->whereNull('finished_at')
+                    ->whereHas(
+                        'box.jobs',
+                        fn ($jobs) => $school === ''
+                            ? $jobs->where('job', $job)
+                            : $jobs
+                                ->where('job', $job)
+                                ->where(fn ($of) => $of->where('school', $school)->orWhereNull('school')),
+                    )
+                    ->with('box')
+                    ->limit(self::SHOWN)
+                    ->get()
+                    ->map(fn (Run $run): string => "the run of {$run->box->called()}")
+                    ->all(),
+            );
     }
 }

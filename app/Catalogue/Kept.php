@@ -24,7 +24,12 @@ final class Kept
         return self::made(
             $what,
             $state,
-            fn (): array => array_map(fn (string $file): mixed => Yaml::parse(file_get_contents($file) ?: throw new RuntimeException("Cannot read {$file}.")), array_combine($files, $files)),
+            fn (): array => array_map(
+                fn (string $file): mixed => Yaml::parse(
+                    file_get_contents($file) ?: throw new RuntimeException("Cannot read {$file}."),
+                ),
+                array_combine($files, $files),
+            ),
         );
     }
 
@@ -42,7 +47,10 @@ final class Kept
             return $data;
         }
         $data = $make();
-        array_map(fn (string $old): bool => @unlink($old), glob(storage_path("framework/cache/{$what}-*.php")) ?: []);
+        array_map(
+            fn (string $old): bool => @unlink($old),
+            glob(storage_path("framework/cache/{$what}-*.php")) ?: [],
+        );
         // Whole or not at all: another request may be reading, and the disk may be full.
         $new = $kept.'.'.bin2hex(random_bytes(4));
         $code = '<?php return '.var_export($data, true).';';

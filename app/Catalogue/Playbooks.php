@@ -26,7 +26,9 @@ final class Playbooks
         $school = $held->school ?? $this->usualSchool($held->job);
         $entry = $school === null ? null : $this->catalogue->entries('playbook')["{$held->job}.{$school}"] ?? null;
 
-        return $entry === null ? null : $this->read["{$held->job}.{$school}"] ??= ($this->reader ??= self::reader())->playbook($entry);
+        return $entry === null
+            ? null
+            : ($this->read["{$held->job}.{$school}"] ??= ($this->reader ??= self::reader())->playbook($entry));
     }
 
     /** In its place: what every box goes through. */
@@ -51,7 +53,10 @@ final class Playbooks
     public static function reader(): PlaybookReader
     {
         $usual = base_path('core/BringUp/playbooks/usual.yaml');
-        $files = Kept::files('playbook-parts', [...glob(base_path('core/BringUp/playbooks/shared/*.yaml')) ?: [], $usual]);
+        $files = Kept::files('playbook-parts', [
+            ...glob(base_path('core/BringUp/playbooks/shared/*.yaml')) ?: [],
+            $usual,
+        ]);
         /** @var array{arrive: list<string>, again: list<string>, close: list<string>} $parts */
         $parts = $files[$usual];
         unset($files[$usual]);

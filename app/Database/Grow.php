@@ -13,7 +13,10 @@ use Illuminate\Support\Facades\Schema;
  */
 final class Grow
 {
-    /** A table is to be made: it is not there, or it is empty and was cut off before its keys were on it, and is taken away here. */
+    /**
+     * A table is to be made: it is not there, or it is empty and was cut off before its keys were on it, and is taken
+     * away here.
+     */
     public static function needsTable(string $name): bool
     {
         if (Schema::hasTable($name)) {

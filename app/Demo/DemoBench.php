@@ -17,9 +17,17 @@ final class DemoBench
         $reservations = $leases = [];
         foreach ($boxes as $box) {
             $reservations[(string) $box->mac] = (string) $box->address;
-            $leases[(string) $box->mac] = ['address' => (string) $box->address, 'name' => (string) $box->name, 'expires' => time() + 40000];
+            $leases[(string) $box->mac] = [
+                'address' => (string) $box->address,
+                'name' => (string) $box->name,
+                'expires' => time() + 40000,
+            ];
         }
-        $leases['02:11:5e:ed:00:05'] = ['address' => '172.22.8.104', 'name' => 'desk-computer', 'expires' => time() + 20000];
+        $leases['02:11:5e:ed:00:05'] = [
+            'address' => '172.22.8.104',
+            'name' => 'desk-computer',
+            'expires' => time() + 20000,
+        ];
         $leases['02:11:5e:ed:00:06'] = ['address' => '172.22.8.117', 'name' => '', 'expires' => time() + 31000];
 
         return [
@@ -38,7 +46,12 @@ final class DemoBench
                             'name' => (string) $box->name,
                             'services' => array_values(
                                 $box->services
-                                    ->map(fn (Service $service): array => ['port' => $service->port, 'protocol' => $service->protocol])
+                                    ->map(
+                                        fn (Service $service): array => [
+                                            'port' => $service->port,
+                                            'protocol' => $service->protocol,
+                                        ],
+                                    )
                                     ->all(),
                             ),
                         ],

@@ -26,7 +26,10 @@ use DateTimeZone;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
-/** The picture of the house from the database: one query a part, rows without models. Rows that cannot be so are left out. */
+/**
+ * The picture of the house from the database: one query a part, rows without models. Rows that cannot be so are left
+ * out.
+ */
 final readonly class DatabaseRecords implements Records
 {
     private DateTimeZone $zone;
@@ -46,12 +49,18 @@ final readonly class DatabaseRecords implements Records
             ->orderBy('id')
             ->select('*')
             ->selectSub(
-                DB::table('run_steps')->join('runs', 'runs.id', '=', 'run_steps.run_id')->whereColumn('runs.box_id', 'boxes.id')->where('run_steps.state', RunStep::SKIPPED)->selectRaw('COUNT(*)'),
+                DB::table('run_steps')
+                    ->join('runs', 'runs.id', '=', 'run_steps.run_id')
+                    ->whereColumn('runs.box_id', 'boxes.id')
+                    ->where('run_steps.state', RunStep::SKIPPED)
+                    ->selectRaw('COUNT(*)'),
                 'passed_over',
             )
             ->get();
 
-        return array_values($rows->map(fn (stdClass $row): Box => $this->box($row, $jobs[$row->id] ?? [], $prefix))->all());
+        return array_values(
+            $rows->map(fn (stdClass $row): Box => $this->box($row, $jobs[$row->id] ?? [], $prefix))->all(),
+        );
     }
 
     public function services(): array
@@ -62,14 +71,28 @@ final readonly class DatabaseRecords implements Records
             ->whereNotNull('boxes.name')
             ->orderBy('services.port')
             ->orderBy('services.box_id')
-            ->get(['boxes.name', 'services.port', 'services.protocol', 'services.purpose', 'services.state', 'services.looked_at']);
+            ->get([
+                'boxes.name',
+                'services.port',
+                'services.protocol',
+                'services.purpose',
+                'services.state',
+                'services.looked_at',
+            ]);
         $services = $rows->map(function (stdClass $row): ?Service {
             $port = Port::tryOf((int) $row->port);
             $protocol = Protocol::tryFrom((string) $row->protocol);
 
             return $port === null || $protocol === null
                 ? null
-                : new Service((string) $row->name, $port, $protocol, (string) $row->purpose, DoorState::tryFrom((string) $row->state), $this->time($row->looked_at));
+                : new Service(
+                    (string) $row->name,
+                    $port,
+                    $protocol,
+                    (string) $row->purpose,
+                    DoorState::tryFrom((string) $row->state),
+                    $this->time($row->looked_at),
+                );
         });
 
         return array_values(array_filter($services->all()));
@@ -85,7 +108,16 @@ final readonly class DatabaseRecords implements Records
             ->get(['boxes.name', 'openings.outside_port', 'openings.protocol', 'openings.review_on']);
 
         return array_values(
-            $rows->map(fn (stdClass $row): Opening => new Opening((string) $row->name, (int) $row->outside_port, (string) $row->protocol, $this->day($row->review_on)))->all(),
+            $rows
+                ->map(
+                    fn (stdClass $row): Opening => new Opening(
+                        (string) $row->name,
+                        (int) $row->outside_port,
+                        (string) $row->protocol,
+                        $this->day($row->review_on),
+                    ),
+                )
+                ->all(),
         );
     }
 
@@ -100,7 +132,17 @@ final readonly class DatabaseRecords implements Records
             ->orderBy('box_dependencies.id')
             ->get(['boxes.name', 'providers.name AS provider', 'box_dependencies.what']);
 
-        return array_values($rows->map(fn (stdClass $row): Dependency => new Dependency((string) $row->name, (string) $row->provider, (string) $row->what))->all());
+        return array_values(
+            $rows
+                ->map(
+                    fn (stdClass $row): Dependency => new Dependency(
+                        (string) $row->name,
+                        (string) $row->provider,
+                        (string) $row->what,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -110,7 +152,9 @@ final readonly class DatabaseRecords implements Records
      */
     public static function parts(array $row): BoxParts
     {
-        $id = fn (string $field): ?string => is_string($row[$field] ?? null) && $row[$field] !== '' ? $row[$field] : null;
+        $id = fn (string $field): ?string => is_string($row[$field] ?? null) && $row[$field] !== ''
+            ? $row[$field]
+            : null;
 
         return new BoxParts(
             board: $id('board'),
@@ -146,7 +190,12 @@ final readonly class DatabaseRecords implements Records
             id: (int) $row->id,
             name: (string) $row->name,
             stage: Stage::tryFrom((string) $row->stage) ?? Stage::Planned,
-            hearing: Hearing::of($this->time($row->asked_at), $this->time($row->answered_at), $this->time($row->silent_since), $this->now),
+            hearing: Hearing::of(
+                $this->time($row->asked_at),
+                $this->time($row->answered_at),
+                $this->time($row->silent_since),
+                $this->now,
+            ),
             address: $address,
             covered: $address === null || $prefix?->contains($address) === true,
             jobs: $held,
@@ -162,7 +211,11 @@ final readonly class DatabaseRecords implements Records
     private function jobs(): array
     {
         $by = [];
-        foreach (DB::table('box_jobs')->orderBy('id')->get(['box_id', 'job', 'school', 'finished_at']) as $row) {
+        foreach (
+            DB::table('box_jobs')
+                ->orderBy('id')
+                ->get(['box_id', 'job', 'school', 'finished_at']) as $row
+        ) {
             $by[(int) $row->box_id][] = $row;
         }
 
@@ -172,14 +225,18 @@ final readonly class DatabaseRecords implements Records
     /** A moment as the database keeps it, which is UTC. */
     private function time(mixed $kept): ?DateTimeImmutable
     {
-        $time = is_string($kept) ? DateTimeImmutable::createFromFormat('Y-m-d H:i:s', substr($kept, 0, 19), new DateTimeZone('UTC')) : false;
+        $time = is_string($kept)
+            ? DateTimeImmutable::createFromFormat('Y-m-d H:i:s', substr($kept, 0, 19), new DateTimeZone('UTC'))
+            : false;
 
         return $time === false ? null : $time->setTimezone($this->zone);
     }
 
     private function day(mixed $kept): ?DateTimeImmutable
     {
-        $day = is_string($kept) ? DateTimeImmutable::createFromFormat('!Y-m-d', substr($kept, 0, 10), $this->zone) : false;
+        $day = is_string($kept)
+            ? DateTimeImmutable::createFromFormat('!Y-m-d', substr($kept, 0, 10), $this->zone)
+            : false;
 
         return $day === false ? null : $day;
     }

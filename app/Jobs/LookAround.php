@@ -33,7 +33,11 @@ final class LookAround implements ShouldBeUnique, ShouldQueue
 
     public function handle(TcpProbe $tcp): void
     {
-        $boxes = Box::query()->standing()->whereNotNull('address')->with(['network', 'services'])->get();
+        $boxes = Box::query()
+            ->standing()
+            ->whereNotNull('address')
+            ->with(['network', 'services'])
+            ->get();
         $targets = [];
         foreach ($boxes as $box) {
             try {
@@ -76,7 +80,9 @@ final class LookAround implements ShouldBeUnique, ShouldQueue
             return;
         }
         foreach ($states as $id => $state) {
-            Service::query()->whereKey($id)->update(['state' => $state->value, 'looked_at' => now()]);
+            Service::query()
+                ->whereKey($id)
+                ->update(['state' => $state->value, 'looked_at' => now()]);
         }
         // A refusal comes from the box itself, so it is there.
         $alive = array_filter($states, fn (DoorState $state): bool => $state !== DoorState::Silent) !== [];
@@ -85,6 +91,11 @@ final class LookAround implements ShouldBeUnique, ShouldQueue
         } elseif (! $alive && $box->silent_since === null) {
             JournalEntry::write($box, 'silent', "{$box->called()} fell silent.", 'the burrow itself');
         }
-        $box->update(['asked_at' => now()] + ($alive ? ['answered_at' => now(), 'silent_since' => null] : ['silent_since' => $box->silent_since ?? now()]));
+        $box->update(
+            ['asked_at' => now()] +
+                ($alive
+                    ? ['answered_at' => now(), 'silent_since' => null]
+                    : ['silent_since' => $box->silent_since ?? now()]),
+        );
     }
 }

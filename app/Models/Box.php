@@ -131,9 +131,17 @@ class Box extends Model
     public function hearing(): Hearing
     {
         $zone = Network::zone();
-        $at = fn (?CarbonInterface $time): ?DateTimeImmutable => $time?->toImmutable()->setTimezone($zone)->toDateTimeImmutable();
+        $at = fn (?CarbonInterface $time): ?DateTimeImmutable => $time
+            ?->toImmutable()
+            ->setTimezone($zone)
+            ->toDateTimeImmutable();
 
-        return Hearing::of($at($this->asked_at), $at($this->answered_at), $at($this->silent_since), now()->toDateTimeImmutable());
+        return Hearing::of(
+            $at($this->asked_at),
+            $at($this->answered_at),
+            $at($this->silent_since),
+            now()->toDateTimeImmutable(),
+        );
     }
 
     public function isInService(): bool
@@ -144,6 +152,9 @@ class Box extends Model
     /** @return HasManyThrough<RunStep, Run, $this> steps of its runs that were passed over, the newest run last */
     public function passedOver(): HasManyThrough
     {
-        return $this->hasManyThrough(RunStep::class, Run::class)->where('run_steps.state', RunStep::SKIPPED)->orderBy('run_steps.run_id')->orderBy('run_steps.position');
+        return $this->hasManyThrough(RunStep::class, Run::class)
+            ->where('run_steps.state', RunStep::SKIPPED)
+            ->orderBy('run_steps.run_id')
+            ->orderBy('run_steps.position');
     }
 }

@@ -20,11 +20,19 @@ class Measurement extends Model
     public function isPlausible(): bool
     {
         return $this->megabytes === null
-            ? $this->board_celsius >= -20 && $this->board_celsius <= 120 && $this->room_celsius >= -20 && $this->room_celsius <= 60
+            ? $this->board_celsius >= -20 &&
+                    $this->board_celsius <= 120 &&
+                    $this->room_celsius >= -20 &&
+                    $this->room_celsius <= 60
             : $this->megabytes > 0 && $this->megabytes < 10000 && $this->idle >= 0 && $this->idle <= 1;
     }
 
-    protected $casts = ['megabytes' => 'float', 'idle' => 'float', 'board_celsius' => 'float', 'room_celsius' => 'float'];
+    protected $casts = [
+        'megabytes' => 'float',
+        'idle' => 'float',
+        'board_celsius' => 'float',
+        'room_celsius' => 'float',
+    ];
 
     /** @return BelongsTo<Box, $this> */
     public function box(): BelongsTo

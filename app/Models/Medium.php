@@ -9,7 +9,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A card or disk of the register: what it is for, which image is on it, for which box, whether it may be wiped, where it lies.
+ * A card or disk of the register: what it is for, which image is on it, for which box, whether it may be wiped, where
+ * it lies.
  *
  * @property ?Box $box
  * @property ?ImageRecord $image
@@ -34,6 +35,12 @@ class Medium extends Model
 
     public function known(): KnownMedium
     {
-        return new KnownMedium($this->label, $this->serial, $this->purpose, $this->may_be_wiped, $this->place ?? '');
+        return new KnownMedium(
+            $this->label,
+            $this->serial,
+            $this->purpose,
+            $this->may_be_wiped,
+            $this->place ?? '',
+        );
     }
 }

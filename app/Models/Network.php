@@ -52,25 +52,44 @@ class Network extends Model
     /** @return list<string> names of the wireless networks */
     public function ssids(): array
     {
-        return array_values(array_filter(explode("\n", $this->ssids ?? ''), fn (string $ssid): bool => $ssid !== ''));
+        return array_values(
+            array_filter(explode("\n", $this->ssids ?? ''), fn (string $ssid): bool => $ssid !== ''),
+        );
     }
 
-    /** What was described in Settings; where that cannot be read, what most home routers come with, and Ground says so. */
+    /**
+     * What was described in Settings; where that cannot be read, what most home routers come with, and Ground says so.
+     */
     public function asLocalNetwork(): LocalNetwork
     {
-        $described = NetworkCheck::of($this->prefix, $this->router, $this->pool_first, $this->pool_last, $this->domain, $this->time_zone);
-
-        return $described->network ?? new LocalNetwork(
-            Prefix::parse('192.168.1.0/24'),
-            Ipv4::parse('192.168.1.1'),
-            AddressRange::between(Ipv4::parse('192.168.1.100'), Ipv4::parse('192.168.1.199')),
-            'home.arpa',
+        $described = NetworkCheck::of(
+            $this->prefix,
+            $this->router,
+            $this->pool_first,
+            $this->pool_last,
+            $this->domain,
+            $this->time_zone,
         );
+
+        return $described->network ??
+            new LocalNetwork(
+                Prefix::parse('192.168.1.0/24'),
+                Ipv4::parse('192.168.1.1'),
+                AddressRange::between(Ipv4::parse('192.168.1.100'), Ipv4::parse('192.168.1.199')),
+                'home.arpa',
+            );
     }
 
     /** What speaks against the description as it is kept. */
     public function findings(): Findings
     {
-        return NetworkCheck::of($this->prefix, $this->router, $this->pool_first, $this->pool_last, $this->domain, $this->time_zone)->findings;
+        return NetworkCheck::of(
+            $this->prefix,
+            $this->router,
+            $this->pool_first,
+            $this->pool_last,
+            $this->domain,
+            $this->time_zone,
+        )->findings;
     }
 }

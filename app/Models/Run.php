@@ -41,7 +41,9 @@ class Run extends Model
     /** The step that was over last, which may be taken back while the run lasts. */
     public function last(): ?RunStep
     {
-        return $this->finished_at !== null ? null : $this->steps->last(fn (RunStep $step): bool => $step->isFinished());
+        return $this->finished_at !== null
+            ? null
+            : $this->steps->last(fn (RunStep $step): bool => $step->isFinished());
     }
 
     /** The run in progress that every page shows. */

@@ -26,7 +26,11 @@ class RunStep extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['began_at' => 'datetime', 'finished_at' => 'datetime', 'findings' => Rows::class.':severity,code,found,why,do,field'];
+    protected $casts = [
+        'began_at' => 'datetime',
+        'finished_at' => 'datetime',
+        'findings' => Rows::class.':severity,code,found,why,do,field',
+    ];
 
     /** Milliseconds count when the bench runs fast. */
     protected $dateFormat = 'Y-m-d H:i:s.v';

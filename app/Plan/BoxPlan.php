@@ -23,6 +23,10 @@ final class BoxPlan
             return $job === null ? null : new HeldJob($job, $one->school ?? '', $one->finished_at !== null);
         });
 
-        return PlanOfBox::of(array_values(array_filter($held->all())), DatabaseRecords::parts($box->getAttributes()), $catalogue->shelf());
+        return PlanOfBox::of(
+            array_values(array_filter($held->all())),
+            DatabaseRecords::parts($box->getAttributes()),
+            $catalogue->shelf(),
+        );
     }
 }

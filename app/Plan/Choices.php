@@ -33,8 +33,11 @@ final readonly class Choices
     private const FIELDS = ['startFrom' => 'start', 'imageFrom' => 'from'];
 
     /** @param  array<string, string>  $chosen by the names of the sheet's fields */
-    private function __construct(private Catalogue $catalogue, private Household $household, private array $chosen)
-    {
+    private function __construct(
+        private Catalogue $catalogue,
+        private Household $household,
+        private array $chosen,
+    ) {
     }
 
     public static function from(Request $request, Catalogue $catalogue, Household $household): self
@@ -82,7 +85,10 @@ final readonly class Choices
             $this->household->desks()->get($this->chosen['desk']),
             $this->household->feeds(explode(',', $this->chosen['along'])),
             plugged: array_values(
-                array_intersect_key(PlanOfBox::peripherals($this->catalogue->shelf()), array_flip(explode(',', $this->chosen['plugged']))),
+                array_intersect_key(
+                    PlanOfBox::peripherals($this->catalogue->shelf()),
+                    array_flip(explode(',', $this->chosen['plugged'])),
+                ),
             ),
             startFrom: StartFrom::from($this->chosen['start']),
         );
@@ -166,7 +172,8 @@ final readonly class Choices
     /** Something is planned beside board, supply, cable, storage, image, case and link. */
     public function hasExtras(): bool
     {
-        return [$this->get('hub'), $this->get('cooling'), $this->get('addon')] !== ['none', 'none', 'none'] || $this->get('plugged').$this->get('fed') !== '';
+        return [$this->get('hub'), $this->get('cooling'), $this->get('addon')] !== ['none', 'none', 'none'] ||
+            $this->get('plugged').$this->get('fed') !== '';
     }
 
     /** The field that holds the school of a job, or null when the job is the host's own. */
@@ -205,7 +212,10 @@ final readonly class Choices
                 $taken[self::FIELDS[$name] ?? strtolower($name)] = match (true) {
                     $part instanceof BackedEnum => (string) $part->value,
                     is_object($part) && isset($part->id) => (string) $part->id,
-                    $name === 'plugged' && is_array($part) => implode(',', array_map(fn (Peripheral $one): string => $one->what, $part)),
+                    $name === 'plugged' && is_array($part) => implode(
+                        ',',
+                        array_map(fn (Peripheral $one): string => $one->what, $part),
+                    ),
                     is_array($part) => '',
                     default => 'none',
                 };
@@ -220,7 +230,20 @@ final readonly class Choices
     {
         $parts = array_intersect_key(
             $this->chosen,
-            array_flip(['board', 'supply', 'cable', 'drive', 'link', 'image', 'card', 'case', 'hub', 'cooling', 'addon', 'start']),
+            array_flip([
+                'board',
+                'supply',
+                'cable',
+                'drive',
+                'link',
+                'image',
+                'card',
+                'case',
+                'hub',
+                'cooling',
+                'addon',
+                'start',
+            ]),
         );
 
         return array_map(fn (string $id): ?string => $id === 'none' ? null : $id, $parts) + [

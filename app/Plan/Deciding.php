@@ -36,7 +36,9 @@ final readonly class Deciding
         if (! $choices->onDesk()) {
             return PlanAnswer::findings($choices->input());
         }
-        $seats = array_values(array_filter(Seat::all($choices->input(), []), fn (Seat $seat): bool => $seat->kind === 'desk'));
+        $seats = array_values(
+            array_filter(Seat::all($choices->input(), []), fn (Seat $seat): bool => $seat->kind === 'desk'),
+        );
 
         return $seats[0]->findings ?? Findings::of();
     }
@@ -53,7 +55,10 @@ final readonly class Deciding
 
         return DB::transaction(function () use ($choices, $household, $because): ?Box {
             $answer = PlanAnswer::to($choices->input());
-            $stops = array_filter($this->findings($choices)->list, fn (Finding $finding): bool => $finding->severity === Severity::Stop);
+            $stops = array_filter(
+                $this->findings($choices)->list,
+                fn (Finding $finding): bool => $finding->severity === Severity::Stop,
+            );
             $overruled = implode(' ', array_map(fn (Finding $finding): string => $finding->found, $stops));
             $jobs = array_map(fn (string $id): string => $this->catalogue->job($id)->label ?? $id, $choices->jobs());
             $box = $choices->onDesk() ? null : $choices->hostBox() ?? $this->newBox($choices);
@@ -65,7 +70,9 @@ final readonly class Deciding
             Decision::query()->create([
                 'box_id' => $box?->id,
                 'seat' => $seat,
-                'sentence' => ucfirst(implode(', ', $jobs))." on {$seat}. ".($choices->onDesk() ? '' : $answer->sentence()),
+                'sentence' => ucfirst(implode(', ', $jobs)).
+                    " on {$seat}. ".
+                    ($choices->onDesk() ? '' : $answer->sentence()),
                 'because' => $because,
                 'overruled' => $overruled,
                 'choices' => $choices->toArray(),
@@ -117,7 +124,10 @@ final readonly class Deciding
         $plan = $choices->input();
         $new = array_filter($plan->jobs, fn (Job $job): bool => in_array($job->id, $choices->jobs(), true));
 
-        return array_map(fn (Job $job): array => ['job' => $job->id, 'school' => $plan->school($job)->id], array_values($new));
+        return array_map(
+            fn (Job $job): array => ['job' => $job->id, 'school' => $plan->school($job)->id],
+            array_values($new),
+        );
     }
 
     /**

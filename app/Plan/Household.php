@@ -39,7 +39,10 @@ final class Household
     /** @return Collection<string, DeskComputer> by name */
     public function desks(): Collection
     {
-        return $this->desks ??= Desk::query()->orderBy('id')->get()->mapWithKeys(fn (Desk $desk): array => [$desk->name => $desk->computer()]);
+        return $this->desks ??= Desk::query()
+            ->orderBy('id')
+            ->get()
+            ->mapWithKeys(fn (Desk $desk): array => [$desk->name => $desk->computer()]);
     }
 
     /** @return list<Host> */
@@ -77,7 +80,10 @@ final class Household
         );
     }
 
-    /** What was read on boxes with the same board: the middle of each limit's factors, and of the warming in the same case. */
+    /**
+     * What was read on boxes with the same board: the middle of each limit's factors, and of the warming in the same
+     * case.
+     */
     public function calibration(PlanInput $plan): Calibration
     {
         $factors = $kelvins = $names = [];
@@ -85,35 +91,59 @@ final class Household
             if ($its->board->id !== $plan->board->id) {
                 continue;
             }
-            $copy = $box->measurements->first(fn (Measurement $one): bool => $one->megabytes !== null && $one->isPlausible());
+            $copy = $box->measurements->first(
+                fn (Measurement $one): bool => $one->megabytes !== null && $one->isPlausible(),
+            );
             if ($copy !== null && $its->link === $plan->link) {
-                $measured = new MeasuredRate($its, Rate::megabytesPerSecond((float) $copy->megabytes), (float) $copy->idle);
+                $measured = new MeasuredRate(
+                    $its,
+                    Rate::megabytesPerSecond((float) $copy->megabytes),
+                    (float) $copy->idle,
+                );
                 $met = $measured->limitMet();
                 $factor = $measured->factor();
-                if ($met !== null && $factor !== null && ($met !== 'disk' || $its->drive?->id === $plan->drive?->id)) {
+                if (
+                    $met !== null &&
+                    $factor !== null &&
+                    ($met !== 'disk' || $its->drive?->id === $plan->drive?->id)
+                ) {
                     $factors[$met][] = $factor;
                     $names[$name] = $name;
                 }
             }
-            $heat = $box->measurements->first(fn (Measurement $one): bool => $one->board_celsius !== null && $one->isPlausible());
+            $heat = $box->measurements->first(
+                fn (Measurement $one): bool => $one->board_celsius !== null && $one->isPlausible(),
+            );
             if (
                 $heat !== null &&
                 $its->case->id === $plan->case->id &&
                 $its->cooling?->id === $plan->cooling?->id &&
                 $heat->board_celsius > $heat->room_celsius
             ) {
-                $kelvins[] = (new MeasuredHeat($its, (float) $heat->board_celsius, (float) $heat->room_celsius))->kelvinPerWatt();
+                $kelvins[] = (new MeasuredHeat(
+                    $its,
+                    (float) $heat->board_celsius,
+                    (float) $heat->room_celsius,
+                ))->kelvinPerWatt();
                 $names[$name] = $name;
             }
         }
 
-        return new Calibration(array_map(self::median(...), $factors), $kelvins === [] ? null : self::median($kelvins), implode(', ', $names));
+        return new Calibration(
+            array_map(self::median(...), $factors),
+            $kelvins === [] ? null : self::median($kelvins),
+            implode(', ', $names),
+        );
     }
 
     /** @return list<string> switches, strips and supplies that boxes hang on */
     public function switches(): array
     {
-        return array_values(array_unique(array_filter(array_map(fn (array $one): string => $one['box']->fed_by ?? '', $this->boxes()))));
+        return array_values(
+            array_unique(
+                array_filter(array_map(fn (array $one): string => $one['box']->fed_by ?? '', $this->boxes())),
+            ),
+        );
     }
 
     /** Who goes dark together with a new box on this switch; null when it would hang there alone. */

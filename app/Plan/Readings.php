@@ -25,7 +25,11 @@ final readonly class Readings
 
         return $newest === null || $this->plan === null
             ? null
-            : (new MeasuredRate($this->plan, Rate::megabytesPerSecond((float) $newest->megabytes), (float) $newest->idle))->finding();
+            : (new MeasuredRate(
+                $this->plan,
+                Rate::megabytesPerSecond((float) $newest->megabytes),
+                (float) $newest->idle,
+            ))->finding();
     }
 
     public function heat(): ?Finding
@@ -34,11 +38,17 @@ final readonly class Readings
 
         return $newest === null || $this->plan === null
             ? null
-            : (new MeasuredHeat($this->plan, (float) $newest->board_celsius, (float) $newest->room_celsius))->finding();
+            : (new MeasuredHeat(
+                $this->plan,
+                (float) $newest->board_celsius,
+                (float) $newest->room_celsius,
+            ))->finding();
     }
 
     private function newest(string $kind): ?Measurement
     {
-        return $this->box->measurements->first(fn (Measurement $one): bool => $one->getAttribute($kind) !== null && $one->isPlausible());
+        return $this->box->measurements->first(
+            fn (Measurement $one): bool => $one->getAttribute($kind) !== null && $one->isPlausible(),
+        );
     }
 }

@@ -16,7 +16,10 @@ use Burrow\Plan\PlanOfBox;
 use Burrow\Plan\StartFrom;
 use Illuminate\Http\Request;
 
-/** The fields of the plan sheet: what each may hold, what it holds when nothing was said, and what a plan makes of them. */
+/**
+ * The fields of the plan sheet: what each may hold, what it holds when nothing was said, and what a plan makes of
+ * them.
+ */
 final class SheetFields
 {
     private const USUAL = [
@@ -86,7 +89,10 @@ final class SheetFields
         }
         if (
             ! $request->has('drive') &&
-            array_filter(array_keys(self::JOBS), fn (string $job): bool => $catalogue->job($chosen[$job])->needsDisk ?? false) === []
+            array_filter(
+                array_keys(self::JOBS),
+                fn (string $job): bool => $catalogue->job($chosen[$job])->needsDisk ?? false,
+            ) === []
         ) {
             $chosen['drive'] = 'none';
         }
@@ -107,19 +113,35 @@ final class SheetFields
             $chosen[$name] = is_numeric($typed) && $typed >= $least && $typed <= $most ? $typed : $usual;
         }
         foreach (self::JOBS as $job => $name) {
-            $schools = array_map(fn (School $school): string => $school->id, $catalogue->job($chosen[$job])->schools ?? []);
+            $schools = array_map(
+                fn (School $school): string => $school->id,
+                $catalogue->job($chosen[$job])->schools ?? [],
+            );
             $typed = $request->string($name)->value();
             $chosen[$name] = in_array($typed, $schools, true) ? $typed : '';
         }
-        $chosen['along'] = implode(',', array_filter(self::listed($request, 'along'), fn (string $name): bool => $household->host($name) !== null));
-        $chosen['plugged'] = implode(',', array_intersect(self::listed($request, 'plugged'), array_keys(PlanOfBox::peripherals($catalogue->shelf()))));
+        $chosen['along'] = implode(
+            ',',
+            array_filter(
+                self::listed($request, 'along'),
+                fn (string $name): bool => $household->host($name) !== null,
+            ),
+        );
+        $chosen['plugged'] = implode(
+            ',',
+            array_intersect(
+                self::listed($request, 'plugged'),
+                array_keys(PlanOfBox::peripherals($catalogue->shelf())),
+            ),
+        );
         $chosen['fed'] = mb_substr($request->string('fed')->trim()->value(), 0, 60);
 
         return self::seated($chosen, $household);
     }
 
     /**
-     * The sheet's fields for a plan that came from elsewhere; what it measured and its desk computer are not the household's.
+     * The sheet's fields for a plan that came from elsewhere; what it measured and its desk computer are not the
+     * household's.
      *
      * @return array<string, string>
      */
@@ -178,7 +200,9 @@ final class SheetFields
     {
         $typed = $request->input($name, '');
 
-        return is_array($typed) ? array_values(array_filter($typed, is_string(...))) : explode(',', is_string($typed) ? $typed : '');
+        return is_array($typed)
+            ? array_values(array_filter($typed, is_string(...)))
+            : explode(',', is_string($typed) ? $typed : '');
     }
 
     /**
@@ -215,7 +239,9 @@ final class SheetFields
     private static function known(Catalogue $catalogue, Household $household): array
     {
         $known = [];
-        foreach (['job', 'board', 'supply', 'cable', 'image', 'card', 'case', 'drive', 'cooling', 'addon'] as $kind) {
+        foreach (
+            ['job', 'board', 'supply', 'cable', 'image', 'card', 'case', 'drive', 'cooling', 'addon'] as $kind
+        ) {
             $known[$kind] = array_map(strval(...), array_keys($catalogue->entries($kind)));
         }
         $known += [
@@ -228,7 +254,11 @@ final class SheetFields
             'client' => array_keys(self::CLIENTS),
             'from' => array_column(ImageOrigin::cases(), 'value'),
             'desk' => $household->desks()->keys()->all(),
-            'seat' => ['own', 'desk', ...array_map(fn (Host $host): string => self::BOX.$host->name, $household->hosts())],
+            'seat' => [
+                'own',
+                'desk',
+                ...array_map(fn (Host $host): string => self::BOX.$host->name, $household->hosts()),
+            ],
         ];
         foreach (self::MAY_BE_NONE as $name) {
             $known[$name][] = 'none';

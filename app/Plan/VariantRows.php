@@ -25,13 +25,19 @@ final readonly class VariantRows
     {
         $rows = [];
         foreach (self::parts() as $name => $part) {
-            $rows[] = new self($name, array_values(array_map(fn (PlanAnswer $answer): string => $part($answer->plan), $answers)));
+            $rows[] = new self(
+                $name,
+                array_values(array_map(fn (PlanAnswer $answer): string => $part($answer->plan), $answers)),
+            );
         }
         $results = array_values(array_map(fn (PlanAnswer $answer): array => self::results($answer), $answers));
         foreach (array_keys(array_merge(...$results)) as $title) {
             $rows[] = new self($title, array_map(fn (array $one): string => $one[$title] ?? '—', $results));
         }
-        $rows[] = new self('Parts together', array_values(array_map(fn (PlanAnswer $answer): string => (string) $answer->price(), $answers)));
+        $rows[] = new self(
+            'Parts together',
+            array_values(array_map(fn (PlanAnswer $answer): string => (string) $answer->price(), $answers)),
+        );
 
         return array_values(array_filter($rows, fn (self $row): bool => ! $onlyDifferences || $row->differs()));
     }
@@ -58,7 +64,9 @@ final readonly class VariantRows
             'Hub' => fn (PlanInput $plan): string => $plan->hub()->label ?? 'none',
             'Cooling' => fn (PlanInput $plan): string => $plan->cooling->label ?? 'none',
             'Add-on' => fn (PlanInput $plan): string => $plan->addOn->label ?? 'none',
-            'Schools' => fn (PlanInput $plan): string => $labels(array_map(fn (Job $job) => $plan->school($job), $plan->jobs)),
+            'Schools' => fn (PlanInput $plan): string => $labels(
+                array_map(fn (Job $job) => $plan->school($job), $plan->jobs),
+            ),
             'Network' => fn (PlanInput $plan): string => $plan->link->label(),
         ];
     }
@@ -66,6 +74,10 @@ final readonly class VariantRows
     /** @return array<string, string> by the title of its working */
     private static function results(PlanAnswer $answer): array
     {
-        return array_column(array_map(fn (Working $working): array => [$working->title, $working->result], $answer->workings()), 1, 0);
+        return array_column(
+            array_map(fn (Working $working): array => [$working->title, $working->result], $answer->workings()),
+            1,
+            0,
+        );
     }
 }

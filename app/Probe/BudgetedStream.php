@@ -59,7 +59,12 @@ final class BudgetedStream
         $seconds = (float) ($budget['seconds'] ?? 1);
         $this->deadline = microtime(true) + $seconds;
         $this->bytesLeft = (int) ($budget['bytes'] ?? 0);
-        $socket = stream_socket_client('tcp://'.substr($path, strlen(self::SCHEME) + 3), $code, $message, $seconds);
+        $socket = stream_socket_client(
+            'tcp://'.substr($path, strlen(self::SCHEME) + 3),
+            $code,
+            $message,
+            $seconds,
+        );
         if ($socket === false) {
             return false;
         }
@@ -75,7 +80,11 @@ final class BudgetedStream
             $wait = $this->deadline - microtime(true);
             $read = [$this->socket];
             $none = null;
-            if ($wait <= 0 || $this->bytesLeft <= 0 || ! @stream_select($read, $none, $none, (int) $wait, (int) (($wait - (int) $wait) * 1e6))) {
+            if (
+                $wait <= 0 ||
+                $this->bytesLeft <= 0 ||
+                ! @stream_select($read, $none, $none, (int) $wait, (int) (($wait - (int) $wait) * 1e6))
+            ) {
                 break;
             }
             $bytes = fread($this->socket, max(1, min($count, $this->bytesLeft)));

@@ -31,15 +31,21 @@ final readonly class Target
     public static function of(Box $box, Ipv4 $address, int $port): self
     {
         if (Prefix::tryParse($box->network->prefix)?->contains($address) !== true || ! $address->isPrivate()) {
-            throw new InvalidArgumentException("{$address} is not in the household's network; nothing else is ever asked.");
+            throw new InvalidArgumentException(
+                "{$address} is not in the household's network; nothing else is ever asked.",
+            );
         }
 
         $offset = config()->integer('burrow.bench_offset');
         if ($box->on_bench && str_starts_with((string) $address->onLoopback(), '127.0.0.')) {
-            throw new InvalidArgumentException("The bench has no place for {$address}: it would fall on this machine's own addresses.");
+            throw new InvalidArgumentException(
+                "The bench has no place for {$address}: it would fall on this machine's own addresses.",
+            );
         }
 
-        return $box->on_bench ? new self((string) $address->onLoopback(), $port + $offset, self::ECHO + $offset) : new self((string) $address, $port);
+        return $box->on_bench
+            ? new self((string) $address->onLoopback(), $port + $offset, self::ECHO + $offset)
+            : new self((string) $address, $port);
     }
 
     /** The question whether the machine is there at all; null where any answer says that. */

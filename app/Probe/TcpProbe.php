@@ -48,7 +48,11 @@ final readonly class TcpProbe
      */
     private function withoutTheAbsent(array $targets, array $states): array
     {
-        $answered = array_filter($targets, fn (Target $target, string|int $key): bool => $states[$key] !== DoorState::Silent, ARRAY_FILTER_USE_BOTH);
+        $answered = array_filter(
+            $targets,
+            fn (Target $target, string|int $key): bool => $states[$key] !== DoorState::Silent,
+            ARRAY_FILTER_USE_BOTH,
+        );
         $presence = array_filter(array_map(fn (Target $target): ?Target => $target->presence(), $answered));
         foreach ($presence === [] ? [] : $this->askAll($presence) as $key => $state) {
             $states[$key] = $state === DoorState::Open ? $states[$key] : DoorState::Silent;
@@ -92,7 +96,10 @@ final readonly class TcpProbe
             foreach ([...array_keys($write), ...array_keys($except)] as $key) {
                 if (isset($waiting[$key])) {
                     // A connection that was refused becomes writable too, but has no peer.
-                    $states[$key] = stream_socket_get_name($waiting[$key], true) === false ? DoorState::Refused : DoorState::Open;
+                    $states[$key] =
+                        stream_socket_get_name($waiting[$key], true) === false
+                            ? DoorState::Refused
+                            : DoorState::Open;
                     fclose($waiting[$key]);
                     unset($waiting[$key]);
                 }

@@ -29,21 +29,33 @@ class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Playbooks::class);
         $this->app->bind(Household::class, fn (): Household => $this->app->make(HouseholdLoader::class)->load());
         $this->app->singleton(Intake::class, fn (): Intake => Intake::standard());
-        $this->app->singleton(BenchClient::class, fn (): BenchClient => new BenchClient(config()->string('burrow.bench_socket')));
-        $this->app->singleton(TcpProbe::class, fn (): TcpProbe => new TcpProbe(config()->float('burrow.probe_timeout')));
+        $this->app->singleton(
+            BenchClient::class,
+            fn (): BenchClient => new BenchClient(config()->string('burrow.bench_socket')),
+        );
+        $this->app->singleton(
+            TcpProbe::class,
+            fn (): TcpProbe => new TcpProbe(config()->float('burrow.probe_timeout')),
+        );
     }
 
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->isProduction());
         View::share('places', Place::cases());
-        Blade::directive('mark', fn (string $severity): string => "<?php echo \\App\\View\\Plain::mark({$severity}); ?>");
+        Blade::directive(
+            'mark',
+            fn (string $severity): string => "<?php echo \\App\\View\\Plain::mark({$severity}); ?>",
+        );
         Blade::directive('ago', fn (string $at): string => "<?php echo \\App\\View\\Plain::ago({$at}); ?>");
-        Session::extend('logins', fn (): LoginsOnly => new LoginsOnly(
-            $this->app->make(Filesystem::class),
-            config()->string('session.files'),
-            config()->integer('session.lifetime'),
-        ));
+        Session::extend(
+            'logins',
+            fn (): LoginsOnly => new LoginsOnly(
+                $this->app->make(Filesystem::class),
+                config()->string('session.files'),
+                config()->integer('session.lifetime'),
+            ),
+        );
         $proxies = array_values(array_filter(array_map(trim(...), explode(',', config()->string('burrow.proxy')))));
         $proxies === [] || TrustProxies::at($proxies);
     }

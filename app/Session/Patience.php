@@ -60,6 +60,10 @@ final readonly class Patience
     {
         $name = hash('sha256', mb_strtolower($name));
 
-        return ['place and name' => "login {$place} {$name}", 'place' => "login {$place}", 'name' => "login name {$name}"];
+        return [
+            'place and name' => "login {$place} {$name}",
+            'place' => "login {$place}",
+            'name' => "login name {$name}",
+        ];
     }
 }

@@ -15,6 +15,11 @@ final class WayBack
     {
         $to = $request->getRequestUri();
 
-        return ! $request->isMethod('GET') || $to === '/' || str_starts_with($to, '/log') || strlen($to) > self::LONGEST ? '' : '?to='.rawurlencode($to);
+        return ! $request->isMethod('GET') ||
+            $to === '/' ||
+            str_starts_with($to, '/log') ||
+            strlen($to) > self::LONGEST
+            ? ''
+            : '?to='.rawurlencode($to);
     }
 }

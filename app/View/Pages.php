@@ -24,7 +24,11 @@ final class Pages
     {
         $page = max(1, Paginator::resolveCurrentPage());
 
-        return (new LengthAwarePaginator(array_slice($rows, ($page - 1) * self::ROWS, self::ROWS, true), count($rows), self::ROWS, $page))
-            ->withPath(Paginator::resolveCurrentPath());
+        return (new LengthAwarePaginator(
+            array_slice($rows, ($page - 1) * self::ROWS, self::ROWS, true),
+            count($rows),
+            self::ROWS,
+            $page,
+        ))->withPath(Paginator::resolveCurrentPath());
     }
 }

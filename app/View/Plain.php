@@ -11,7 +11,10 @@ use DateTimeInterface;
 use DateTimeZone;
 use Illuminate\Support\Carbon;
 
-/** Small pieces that stand in every row of every list: written as they are, since a component a row is too slow for long ones. */
+/**
+ * Small pieces that stand in every row of every list: written as they are, since a component a row is too slow for
+ * long ones.
+ */
 final class Plain
 {
     /** The marks by severity. Each has a shape of its own, so that colour is never alone. */
@@ -24,7 +27,9 @@ final class Plain
 
     public static function mark(string $severity): string
     {
-        return '<svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true">'.(self::MARKS[$severity] ?? self::MARKS['fine']).'</svg>';
+        return '<svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true">'.
+            (self::MARKS[$severity] ?? self::MARKS['fine']).
+            '</svg>';
     }
 
     /** How long ago something was, with the exact moment on hover. */
@@ -36,6 +41,12 @@ final class Plain
         $there = DateTimeImmutable::createFromInterface($at)->setTimezone(new DateTimeZone(Network::zone()));
         $said = ($at instanceof CarbonInterface ? $at : Carbon::instance($at))->diffForHumans();
 
-        return '<time datetime="'.e($at->format('c')).'" title="'.e($there->format('D Y-m-d H:i T')).'">'.e($said).'</time>';
+        return '<time datetime="'.
+            e($at->format('c')).
+            '" title="'.
+            e($there->format('D Y-m-d H:i T')).
+            '">'.
+            e($said).
+            '</time>';
     }
 }

@@ -24,7 +24,10 @@ final readonly class AddressBook
     {
     }
 
-    /** The lowest free address outside the DHCP pool, from the tenth on where there is one; null when the network is full. */
+    /**
+     * The lowest free address outside the DHCP pool, from the tenth on where there is one; null when the network is
+     * full.
+     */
     public function propose(): ?Ipv4
     {
         $last = $this->network->prefix->size() - 2;
@@ -63,10 +66,21 @@ final readonly class AddressBook
             Line::given('handed out by the router', (string) $this->network->pool, 'DHCP pool, left alone'),
             Line::computed(
                 'taken',
-                implode(', ', array_map(fn (Taken $t): string => $t->owner.' '.$t->address, array_slice($this->taken, 0, 12))) ?: 'none',
+                implode(
+                    ', ',
+                    array_map(
+                        fn (Taken $t): string => $t->owner.' '.$t->address,
+                        array_slice($this->taken, 0, 12),
+                    ),
+                ) ?:
+                'none',
                 (string) count($this->taken),
             ),
-            Line::computed('lowest free', 'from .'.self::FIRST_OFFSET.' on, outside the pool', (string) $proposed),
+            Line::computed(
+                'lowest free',
+                'from .'.self::FIRST_OFFSET.' on, outside the pool',
+                (string) $proposed,
+            ),
         );
     }
 

@@ -22,8 +22,14 @@ final readonly class NetworkCheck
     {
     }
 
-    public static function of(string $prefix, string $router, string $poolFirst, string $poolLast, string $domain, string $timeZone): self
-    {
+    public static function of(
+        string $prefix,
+        string $router,
+        string $poolFirst,
+        string $poolLast,
+        string $domain,
+        string $timeZone,
+    ): self {
         $net = Prefix::tryParse(trim($prefix));
         $at = Ipv4::tryParse(trim($router));
         $first = Ipv4::tryParse(trim($poolFirst));
@@ -81,7 +87,9 @@ final readonly class NetworkCheck
                 ! $net->isPrivate()
                     ? self::wrong(
                         'prefix',
-                        $net->network->isPrivate() ? "{$net} holds addresses that are not private." : "{$net} is not a private network.",
+                        $net->network->isPrivate()
+                            ? "{$net} holds addresses that are not private."
+                            : "{$net} is not a private network.",
                         'Home networks use 10/8, 172.16/12 or 192.168/16 (RFC 1918); nothing else is ever probed from here.',
                         'Look at the address of the desk computer.',
                     )
@@ -95,23 +103,46 @@ final readonly class NetworkCheck
                     )
                     : null,
                 ! $net->contains($at)
-                    ? self::wrong('router', "{$at} is not in {$net}.", 'The router stands inside its own network.', 'Check the prefix.')
+                    ? self::wrong(
+                        'router',
+                        "{$at} is not in {$net}.",
+                        'The router stands inside its own network.',
+                        'Check the prefix.',
+                    )
                     : null,
                 ! $net->contains($first)
-                    ? self::wrong('pool_first', "{$first} is not in {$net}.", 'The pool lies inside the network.', 'Check the prefix.')
+                    ? self::wrong(
+                        'pool_first',
+                        "{$first} is not in {$net}.",
+                        'The pool lies inside the network.',
+                        'Check the prefix.',
+                    )
                     : null,
                 ! $net->contains($last)
-                    ? self::wrong('pool_last', "{$last} is not in {$net}.", 'The pool lies inside the network.', 'Check the prefix.')
+                    ? self::wrong(
+                        'pool_last',
+                        "{$last} is not in {$net}.",
+                        'The pool lies inside the network.',
+                        'Check the prefix.',
+                    )
                     : null,
                 $last->number < $first->number
-                    ? self::wrong('pool_last', 'The pool ends before it begins.', "{$last} comes before {$first}.", 'Swap them.')
+                    ? self::wrong(
+                        'pool_last',
+                        'The pool ends before it begins.',
+                        "{$last} comes before {$first}.",
+                        'Swap them.',
+                    )
                     : null,
             ]),
         );
 
         return $findings->blocks()
             ? new self(null, $findings)
-            : new self(new LocalNetwork($net, $at, AddressRange::between($first, $last), strtolower(trim($domain))), $findings);
+            : new self(
+                new LocalNetwork($net, $at, AddressRange::between($first, $last), strtolower(trim($domain))),
+                $findings,
+            );
     }
 
     private static function domainFinding(string $domain): ?Finding

@@ -16,16 +16,22 @@ final readonly class OutsideNetwork implements Concern
     public function findings(Household $house): Findings
     {
         $outside = array_values(array_filter($house->standing(), fn (Box $box): bool => ! $box->covered));
-        $names = implode(', ', array_map(fn (Box $box): string => $box->name, array_slice($outside, 0, 5))).(count($outside) > 5 ? ' and more' : '');
+        $names =
+            implode(', ', array_map(fn (Box $box): string => $box->name, array_slice($outside, 0, 5))).
+            (count($outside) > 5 ? ' and more' : '');
 
-        return $outside === [] ? Findings::of() : Findings::of(
-            Finding::warn(
-                'addresses.outside_network',
-                ucfirst($names).(count($outside) === 1 ? ' lies' : ' lie').' outside of the network that is described in Settings.',
-                'Only addresses of that network are asked, so nobody knows whether they answer.',
-                'Put the network right, or give them new addresses.',
-            ),
-        );
+        return $outside === []
+            ? Findings::of()
+            : Findings::of(
+                Finding::warn(
+                    'addresses.outside_network',
+                    ucfirst($names).
+                        (count($outside) === 1 ? ' lies' : ' lie').
+                        ' outside of the network that is described in Settings.',
+                    'Only addresses of that network are asked, so nobody knows whether they answer.',
+                    'Put the network right, or give them new addresses.',
+                ),
+            );
     }
 
     public function isForGuests(): bool

@@ -27,8 +27,13 @@ final readonly class Countdown
      *
      * @throws InvalidArgumentException for a step that does not wait
      */
-    public static function of(Step $step, DateTimeImmutable $began, DateTimeImmutable $now, array $measured = [], float $speed = 1): self
-    {
+    public static function of(
+        Step $step,
+        DateTimeImmutable $began,
+        DateTimeImmutable $now,
+        array $measured = [],
+        float $speed = 1,
+    ): self {
         if ($step->waitTo === null || $step->waitFrom === null) {
             throw new InvalidArgumentException("The step “{$step->id}” is no wait.");
         }

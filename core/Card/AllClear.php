@@ -17,17 +17,34 @@ final class AllClear
     public static function words(CardFolder $folder, CardContext $context): array
     {
         $own = $context->image?->ownText?->file;
-        $known = array_values(array_filter(array_map(strval(...), array_keys($folder->files)), fn (string $name): bool => in_array($name, [...CardFolder::KNOWN, $own], true)));
-        $user = $folder->has('user-data') ? CardDocument::read('user-data', $folder->text('user-data'))->data : null;
+        $known = array_values(
+            array_filter(
+                array_map(strval(...), array_keys($folder->files)),
+                fn (string $name): bool => in_array($name, [...CardFolder::KNOWN, $own], true),
+            ),
+        );
+        $user = $folder->has('user-data')
+            ? CardDocument::read('user-data', $folder->text('user-data'))->data
+            : null;
 
         return [
-            $known === [] ? 'No file that the first start looks for is here.' : 'Looked at: '.implode(', ', $known).'.',
+            $known === []
+                ? 'No file that the first start looks for is here.'
+                : 'Looked at: '.implode(', ', $known).'.',
             self::login($folder, $user),
             self::remoteLogin($folder, $user),
             self::network($folder),
             $context->network === null && $context->image === null
                 ? 'Nothing was compared with an image or a network: none was named.'
-                : 'Compared with '.implode(' and ', array_filter([$context->image === null ? '' : 'what the image understands', $context->network === null ? '' : 'the network and the other boxes'])).'.',
+                : 'Compared with '.
+                    implode(
+                        ' and ',
+                        array_filter([
+                            $context->image === null ? '' : 'what the image understands',
+                            $context->network === null ? '' : 'the network and the other boxes',
+                        ]),
+                    ).
+                    '.',
         ];
     }
 
@@ -35,7 +52,12 @@ final class AllClear
     private static function login(CardFolder $folder, ?array $user): string
     {
         $accounts = $user === null ? [] : CloudAccounts::of($user);
-        $can = array_filter($accounts, fn (CloudAccount $account): bool => $account->keys !== [] || $account->imports || $account->hasPassword());
+        $can = array_filter(
+            $accounts,
+            fn (CloudAccount $account): bool => $account->keys !== [] ||
+                $account->imports ||
+                $account->hasPassword(),
+        );
 
         return match (true) {
             $can !== [] => 'An account of user-data can log in.',
@@ -47,9 +69,14 @@ final class AllClear
     /** @param  ?array<mixed>  $user */
     private static function remoteLogin(CardFolder $folder, ?array $user): string
     {
-        $commands = (string) json_encode([$user['runcmd'] ?? [], $user['bootcmd'] ?? []], JSON_PARTIAL_OUTPUT_ON_ERROR);
+        $commands = (string) json_encode(
+            [$user['runcmd'] ?? [], $user['bootcmd'] ?? []],
+            JSON_PARTIAL_OUTPUT_ON_ERROR,
+        );
 
-        return $folder->has('ssh') || preg_match('/\bsshd?\b/', $commands) === 1 || in_array('openssh-server', (array) ($user['packages'] ?? []), true)
+        return $folder->has('ssh') ||
+            preg_match('/\bsshd?\b/', $commands) === 1 ||
+            in_array('openssh-server', (array) ($user['packages'] ?? []), true)
             ? 'Remote login is switched on.'
             : 'No file here switches remote login on: whether it is on is up to the image, and was not looked at.';
     }

@@ -8,7 +8,16 @@ namespace Burrow\Card;
 final readonly class CardFolder
 {
     /** Names that the first start looks for. */
-    public const KNOWN = ['user-data', 'meta-data', 'network-config', 'cmdline.txt', 'config.txt', 'ssh', 'userconf.txt', 'wpa_supplicant.conf'];
+    public const KNOWN = [
+        'user-data',
+        'meta-data',
+        'network-config',
+        'cmdline.txt',
+        'config.txt',
+        'ssh',
+        'userconf.txt',
+        'wpa_supplicant.conf',
+    ];
 
     /** @param  array<string, string>  $files name => content */
     public function __construct(public array $files)

@@ -52,22 +52,44 @@ final class Fixer
                 (string) preg_replace('/^\xEF\xBB\xBF/', '', $text),
                 'the invisible mark at the beginning was taken away',
             ),
-            'card.crlf' => $this->text($files, $name, str_replace("\r\n", "\n", $text), 'line ends were changed to LF'),
+            'card.crlf' => $this->text(
+                $files,
+                $name,
+                str_replace("\r\n", "\n", $text),
+                'line ends were changed to LF',
+            ),
             'card.yaml_tab' => $this->tabs($files, $name, $text),
             'card.no_cloud_config_line' => $this->firstLine($files, $name, $text),
             'card.cmdline_lines', 'card.cmdline_doubled' => $this->oneLine($files, $name, $text),
             'card.modules_place' => $this->modules($files, $name, $text),
-            'card.account_blanks' => $this->text($files, $name, trim($text)."\n", 'blanks and empty lines around the account were taken away'),
+            'card.account_blanks' => $this->text(
+                $files,
+                $name,
+                trim($text)."\n",
+                'blanks and empty lines around the account were taken away',
+            ),
             'card.wpa_blanks' => $this->text(
                 $files,
                 $name,
                 (string) preg_replace('/^(\s*\w+)[ \t]*=[ \t]*(?=\S)/m', '$1=', $text),
                 'blanks around “=” were taken away',
             ),
-            'card.ssid_not_text', 'card.passphrase_not_text' => $this->quote($files, $name, $text, $finding->place->line ?? 1),
+            'card.ssid_not_text', 'card.passphrase_not_text' => $this->quote(
+                $files,
+                $name,
+                $text,
+                $finding->place->line ?? 1,
+            ),
             'card.marker_extension' => $this->rename($files, $name, 'ssh'),
-            'card.name_extension' => $this->rename($files, $name, (string) preg_replace(self::EXTENSION, '', $name)),
-            'card.no_meta_data' => [$files + ['meta-data' => "instance-id: first-start\n"], 'meta-data was written, with an instance-id'],
+            'card.name_extension' => $this->rename(
+                $files,
+                $name,
+                (string) preg_replace(self::EXTENSION, '', $name),
+            ),
+            'card.no_meta_data' => [
+                $files + ['meta-data' => "instance-id: first-start\n"],
+                'meta-data was written, with an instance-id',
+            ],
             default => null,
         };
     }
@@ -89,9 +111,15 @@ final class Fixer
      */
     private function tabs(array $files, string $name, string $text): ?array
     {
-        $mended = (string) preg_replace_callback('/^[ \t]*\t[ \t]*/m', fn (array $match): string => str_replace("\t", '  ', $match[0]), $text);
+        $mended = (string) preg_replace_callback(
+            '/^[ \t]*\t[ \t]*/m',
+            fn (array $match): string => str_replace("\t", '  ', $match[0]),
+            $text,
+        );
 
-        return CardDocument::read($name, $mended)->data === null ? null : $this->text($files, $name, $mended, 'tabs became blanks');
+        return CardDocument::read($name, $mended)->data === null
+            ? null
+            : $this->text($files, $name, $mended, 'tabs became blanks');
     }
 
     /**
@@ -134,7 +162,12 @@ final class Fixer
         $value = $line->values('modules-load')[0] ?? '';
 
         return $line->has('rootwait')
-            ? $this->text($files, $name, $line->withAfter('rootwait', "modules-load={$value}")->text(), 'modules-load stands right after rootwait')
+            ? $this->text(
+                $files,
+                $name,
+                $line->withAfter('rootwait', "modules-load={$value}")->text(),
+                'modules-load stands right after rootwait',
+            )
             : null;
     }
 

@@ -50,12 +50,17 @@ final readonly class Linter
         $unseen = array_map(fn (Finding $finding): string => $finding->place->file ?? '', $findings->list);
         foreach (self::rules() as $rule) {
             // What the files say together cannot be judged while one of them was not looked at.
-            if ($unseen === [] || ! $rule instanceof SchoolsRule) {
+            if ($unseen === [] || ! ($rule instanceof SchoolsRule)) {
                 $findings = $findings->and(self::fewOfEach($rule->lint($folder, $context), $unseen));
             }
         }
 
-        return Findings::of(...array_map(fn (Finding $finding): Finding => self::withColumn($finding, $folder), $findings->gravestFirst()->list));
+        return Findings::of(
+            ...array_map(
+                fn (Finding $finding): Finding => self::withColumn($finding, $folder),
+                $findings->gravestFirst()->list,
+            ),
+        );
     }
 
     /**
@@ -88,7 +93,8 @@ final readonly class Linter
     }
 
     /**
-     * Hundreds of the same finding say no more than the first ones; and nothing is said of a file that was not looked at.
+     * Hundreds of the same finding say no more than the first ones; and nothing is said of a file that was not looked
+     * at.
      *
      * @param  list<string>  $unseen
      */

@@ -25,13 +25,50 @@ final class LoginCheck
         'administrator',
         'adminadmin',
         'rootroot',
-        'useruser', 'welcome1', 'iloveyou', 'sunshine', 'princess', 'football', 'baseball', 'trustno1', 'superman', 'dragon12', 'master12', 'monkey12',
-        'password1', 'password123', 'p@ssw0rd', 'passw0rd', 'geheim12', 'default1', 'toor1234', 'root1234', 'admin123', 'test1234', 'temp1234', 'changeit', 'changeme1', 'guest123',
-        'linux123', 'server123', 'homeserver', 'letmein123',
+        'useruser',
+        'welcome1',
+        'iloveyou',
+        'sunshine',
+        'princess',
+        'football',
+        'baseball',
+        'trustno1',
+        'superman',
+        'dragon12',
+        'master12',
+        'monkey12',
+        'password1',
+        'password123',
+        'p@ssw0rd',
+        'passw0rd',
+        'geheim12',
+        'default1',
+        'toor1234',
+        'root1234',
+        'admin123',
+        'test1234',
+        'temp1234',
+        'changeit',
+        'changeme1',
+        'guest123',
+        'linux123',
+        'server123',
+        'homeserver',
+        'letmein123',
     ];
 
     /** Rows of keys, and the two series that everybody can count. */
-    private const WALKS = ['qwertyuiop', 'qwertzuiop', 'azertyuiop', 'asdfghjkl', 'zxcvbnm', 'yxcvbnm', '1234567890', 'abcdefghijklmnopqrstuvwxyz', '1qaz2wsx3edc4rfv5tgb6yhn7ujm'];
+    private const WALKS = [
+        'qwertyuiop',
+        'qwertzuiop',
+        'azertyuiop',
+        'asdfghjkl',
+        'zxcvbnm',
+        'yxcvbnm',
+        '1234567890',
+        'abcdefghijklmnopqrstuvwxyz',
+        '1qaz2wsx3edc4rfv5tgb6yhn7ujm',
+    ];
 
     /** NIST SP 800-131A: smaller RSA keys are not to be used any more. */
     private const SMALLEST_RSA_BITS = 2048;
@@ -52,7 +89,10 @@ final class LoginCheck
         // A broken line leaves the key in several pieces; join pieces for as long as no key decodes.
         for ($base64 = '', $piece = 0; $piece < min(count($words), 40); $piece++) {
             $base64 .= $words[$piece];
-            $key = strlen($base64) % 4 === 0 ? SshPublicKey::tryOf($type, $base64, implode(' ', array_slice($words, $piece + 1))) : null;
+            $key =
+                strlen($base64) % 4 === 0
+                    ? SshPublicKey::tryOf($type, $base64, implode(' ', array_slice($words, $piece + 1)))
+                    : null;
             if ($key !== null && self::isWhole($key)) {
                 return $key;
             }
@@ -114,14 +154,23 @@ final class LoginCheck
 
         return preg_match('/\S\s*[\r\n]\s*\S/', trim($pasted)) === 1
             ? Findings::of(
-                Finding::note('card.key_line_breaks', 'The key came with line breaks; they were taken out.', 'It is one line.', '', $place),
+                Finding::note(
+                    'card.key_line_breaks',
+                    'The key came with line breaks; they were taken out.',
+                    'It is one line.',
+                    '',
+                    $place,
+                ),
             )
             : Findings::of();
     }
 
     /** @param  list<string>  $names  of the user and the box: a password like one of them is guessed first */
-    public static function passwordFindings(#[\SensitiveParameter] string $password, string $field = 'password', array $names = []): Findings
-    {
+    public static function passwordFindings(
+        #[\SensitiveParameter] string $password,
+        string $field = 'password',
+        array $names = [],
+    ): Findings {
         $place = Place::field($field);
 
         return match (true) {
@@ -169,9 +218,14 @@ final class LoginCheck
     private static function isLike(#[\SensitiveParameter] string $password, array $names): bool
     {
         $bare = (string) preg_replace('/[^a-z]/', '', strtolower($password));
-        foreach (array_filter(array_map(strtolower(...), $names), fn (string $name): bool => strlen($name) >= 3) as $name) {
+        foreach (
+            array_filter(array_map(strtolower(...), $names), fn (string $name): bool => strlen($name) >= 3) as $name
+        ) {
             $name = (string) preg_replace('/[^a-z]/', '', $name);
-            if ($name !== '' && in_array($bare, [$name, $name.$name, strrev($name), "my{$name}", "the{$name}"], true)) {
+            if (
+                $name !== '' &&
+                in_array($bare, [$name, $name.$name, strrev($name), "my{$name}", "the{$name}"], true)
+            ) {
                 return true;
             }
         }
@@ -179,7 +233,9 @@ final class LoginCheck
         return false;
     }
 
-    /** Made of pieces of rows of keys, forwards or backwards, four and more at a time, or of one or two letters only. */
+    /**
+     * Made of pieces of rows of keys, forwards or backwards, four and more at a time, or of one or two letters only.
+     */
     private static function isWalk(#[\SensitiveParameter] string $password): bool
     {
         $rest = strtolower($password);
@@ -190,7 +246,11 @@ final class LoginCheck
             $longest = 0;
             foreach (self::WALKS as $row) {
                 foreach ([$row.$row, strrev($row.$row)] as $way) {
-                    for ($length = 4; $at + $length <= strlen($rest) && str_contains($way, substr($rest, $at, $length)); $length++) {
+                    for (
+                        $length = 4;
+                        $at + $length <= strlen($rest) && str_contains($way, substr($rest, $at, $length));
+                        $length++
+                    ) {
                         $longest = max($longest, $length);
                     }
                 }
@@ -241,7 +301,10 @@ final class LoginCheck
         };
     }
 
-    /** Tried with a few only, since each trial takes milliseconds by design; two files of a card most often hold the same hash. */
+    /**
+     * Tried with a few only, since each trial takes milliseconds by design; two files of a card most often hold the
+     * same hash.
+     */
     private static function isWellKnown(string $hash): bool
     {
         /** @var array{string, bool} $last */

@@ -18,7 +18,12 @@ final class WifiCheck
     /** @param  list<string>  $known  names that are known to be on the air */
     public static function ssid(string $ssid, Place $place, array $known = []): Findings
     {
-        $near = array_values(array_filter($known, fn (string $one): bool => $one !== $ssid && self::folded($one) === self::folded($ssid)));
+        $near = array_values(
+            array_filter(
+                $known,
+                fn (string $one): bool => $one !== $ssid && self::folded($one) === self::folded($ssid),
+            ),
+        );
 
         return match (true) {
             $ssid === '' => Findings::of(
@@ -51,7 +56,9 @@ final class WifiCheck
             self::meant($ssid, $known) !== null => Findings::of(
                 Finding::warn(
                     'card.ssid_misspelt',
-                    "“{$ssid}” is none of the networks of this house; perhaps “".self::meant($ssid, $known).'” was meant.',
+                    "“{$ssid}” is none of the networks of this house; perhaps “".
+                        self::meant($ssid, $known).
+                        '” was meant.',
                     'Names are compared byte by byte: the box would look for another network.',
                     'Compare it with the name that the router shows.',
                     $place,
@@ -90,7 +97,10 @@ final class WifiCheck
             return null;
         }
         foreach ($known as $one) {
-            if (strlen($one) >= 4 && levenshtein(self::folded($ssid), self::folded($one)) <= min(2, intdiv(strlen($one), 4))) {
+            if (
+                strlen($one) >= 4 &&
+                levenshtein(self::folded($ssid), self::folded($one)) <= min(2, intdiv(strlen($one), 4))
+            ) {
                 return $one;
             }
         }
@@ -98,8 +108,11 @@ final class WifiCheck
         return null;
     }
 
-    public static function passphrase(#[\SensitiveParameter] string $passphrase, WifiSecurity $security, Place $place): Findings
-    {
+    public static function passphrase(
+        #[\SensitiveParameter] string $passphrase,
+        WifiSecurity $security,
+        Place $place,
+    ): Findings {
         if ($security === WifiSecurity::Open) {
             return $passphrase === ''
                 ? Findings::of()

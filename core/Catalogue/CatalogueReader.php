@@ -38,7 +38,9 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under board.schema.json */
     public function board(array $entry): BoardClass
     {
-        /** @var array{id: string, label: string, summary: string, processor: array{cores: int, bits: int, ms_per_mb: array{serve: int|float, network: int|float, usb: int|float}}, speed: int|float, year: int, sockets: array{usb: string, video: string, usb_count?: int, header_pins?: int}, boots_from: list<string>, poe_type?: int, memory_mib: int, links: array{wired_mbit?: int, wireless_mbit?: int|float, wireless?: array{standard: 'n'|'ac', mhz: 20|40|80, streams: int, short_guard: bool}, disk_mbyte: int|float, gadget_mbit?: int|float}, buses: list<array{name: string, usb?: 2|3, mbyte: int|float, carries: list<string>, amps?: int|float}>, power: array{inlet: string, supply_amps: int|float, idle_watts: int|float, busy_watts: int|float, undervoltage: int|float}, network_after_s: int, price: int|float, lights: string} $entry */
+        /**
+         * @var array{id: string, label: string, summary: string, processor: array{cores: int, bits: int, ms_per_mb: array{serve: int|float, network: int|float, usb: int|float}}, speed: int|float, year: int, sockets: array{usb: string, video: string, usb_count?: int, header_pins?: int}, boots_from: list<string>, poe_type?: int, memory_mib: int, links: array{wired_mbit?: int, wireless_mbit?: int|float, wireless?: array{standard: 'n'|'ac', mhz: 20|40|80, streams: int, short_guard: bool}, disk_mbyte: int|float, gadget_mbit?: int|float}, buses: list<array{name: string, usb?: 2|3, mbyte: int|float, carries: list<string>, amps?: int|float}>, power: array{inlet: string, supply_amps: int|float, idle_watts: int|float, busy_watts: int|float, undervoltage: int|float}, network_after_s: int, price: int|float, lights: string} $entry
+         */
         $cost = $entry['processor']['ms_per_mb'];
         $radio = $entry['links']['wireless'] ?? null;
 
@@ -94,7 +96,9 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under supply.schema.json */
     public function supply(array $entry): Supply
     {
-        /** @var array{id: string, label: string, volts: int|float, amps: int|float, poe_type?: int, poe_watts?: int|float, outputs?: int, together_amps?: int|float, price: int|float} $entry */
+        /**
+         * @var array{id: string, label: string, volts: int|float, amps: int|float, poe_type?: int, poe_watts?: int|float, outputs?: int, together_amps?: int|float, price: int|float} $entry
+         */
         return new Supply(
             $entry['id'],
             $entry['label'],
@@ -127,7 +131,9 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under drive.schema.json */
     public function drive(array $entry): Drive
     {
-        /** @var array{id: string, label: string, spins: bool, capacity_gb: int|float, mbyte: int|float, running_amps: int|float, starting_amps: int|float, endurance_tb?: int|float, price: int|float} $entry */
+        /**
+         * @var array{id: string, label: string, spins: bool, capacity_gb: int|float, mbyte: int|float, running_amps: int|float, starting_amps: int|float, endurance_tb?: int|float, price: int|float} $entry
+         */
         return new Drive(
             $entry['id'],
             $entry['label'],
@@ -145,7 +151,9 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under card.schema.json */
     public function card(array $entry): CardKind
     {
-        /** @var array{id: string, label: string, capacity_gb: int|float, write_mbyte: int|float, read_mbyte: int|float, erase_cycles: int, bus?: string, price: int|float} $entry */
+        /**
+         * @var array{id: string, label: string, capacity_gb: int|float, write_mbyte: int|float, read_mbyte: int|float, erase_cycles: int, bus?: string, price: int|float} $entry
+         */
         return new CardKind(
             $entry['id'],
             $entry['label'],
@@ -162,7 +170,9 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under case.schema.json */
     public function case(array $entry): Enclosure
     {
-        /** @var array{id: string, label: string, kelvin_per_watt: int|float, takes_addon: bool, price: int|float, sinks?: bool} $entry */
+        /**
+         * @var array{id: string, label: string, kelvin_per_watt: int|float, takes_addon: bool, price: int|float, sinks?: bool} $entry
+         */
         return new Enclosure(
             $entry['id'],
             $entry['label'],
@@ -177,7 +187,9 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under image.schema.json */
     public function image(array $entry): ImageKind
     {
-        /** @var array{id: string, label: string, bits: int, desktop: bool, memory_idle_mib: int|float, memory_wanted_mib: int|float, memory_least_mib: int|float, packed_gb: int|float, unpacked_gb: int|float, year: int, kernel_bits?: int, ready_made?: bool, wizard?: bool, without?: list<string>, first_boot?: list<string>, markers?: list<string>, own_text?: array{file: string, lines: non-empty-list<string>}} $entry */
+        /**
+         * @var array{id: string, label: string, bits: int, desktop: bool, memory_idle_mib: int|float, memory_wanted_mib: int|float, memory_least_mib: int|float, packed_gb: int|float, unpacked_gb: int|float, year: int, kernel_bits?: int, ready_made?: bool, wizard?: bool, without?: list<string>, first_boot?: list<string>, markers?: list<string>, own_text?: array{file: string, lines: non-empty-list<string>}} $entry
+         */
         return new ImageKind(
             $entry['id'],
             $entry['label'],
@@ -204,7 +216,9 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under adapter.schema.json */
     public function adapter(array $entry): Adapter
     {
-        /** @var array{id: string, label: string, does: string, from?: string, to?: string, sockets?: int, amps?: int|float, mbit?: int|float, bus?: string, price: int|float} $entry */
+        /**
+         * @var array{id: string, label: string, does: string, from?: string, to?: string, sockets?: int, amps?: int|float, mbit?: int|float, bus?: string, price: int|float} $entry
+         */
         return new Adapter(
             $entry['id'],
             $entry['label'],
@@ -223,7 +237,9 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under cooling.schema.json */
     public function cooling(array $entry): Cooling
     {
-        /** @var array{id: string, label: string, share: int|float, amps: int|float, price: int|float, sinks?: bool} $entry */
+        /**
+         * @var array{id: string, label: string, share: int|float, amps: int|float, price: int|float, sinks?: bool} $entry
+         */
         return new Cooling(
             $entry['id'],
             $entry['label'],
@@ -238,7 +254,9 @@ final readonly class CatalogueReader
     /** @param  array<string, mixed>  $entry an entry valid under addon.schema.json */
     public function addOn(array $entry): AddOn
     {
-        /** @var array{id: string, label: string, gives: string, plug: string, pins?: int, amps: int|float, poe_type?: int, price: int|float} $entry */
+        /**
+         * @var array{id: string, label: string, gives: string, plug: string, pins?: int, amps: int|float, poe_type?: int, price: int|float} $entry
+         */
         return new AddOn(
             $entry['id'],
             $entry['label'],
@@ -256,7 +274,13 @@ final readonly class CatalogueReader
     public function kit(array $entry): Kit
     {
         /** @var array{id: string, label: string, holds: non-empty-list<string>, price: int|float} $entry */
-        return new Kit($entry['id'], $entry['label'], $entry['holds'], Money::of($entry['price']), self::market($entry));
+        return new Kit(
+            $entry['id'],
+            $entry['label'],
+            $entry['holds'],
+            Money::of($entry['price']),
+            self::market($entry),
+        );
     }
 
     /**

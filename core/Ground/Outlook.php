@@ -17,7 +17,8 @@ final readonly class Outlook
 
     /**
      * @param  int  $due  boxes that are due for an update, or soon
-     * @param  bool  $toKeeper  a guest is told neither which boxes wait for updates nor what can be reached without need
+     * @param  bool  $toKeeper  a guest is told neither which boxes wait for updates nor what can be reached without
+     *         need
      */
     public function __construct(private Household $house, private int $due, private bool $toKeeper = true)
     {
@@ -34,11 +35,24 @@ final readonly class Outlook
         return match (true) {
             $count === 0 => 'Nobody lives here yet.',
             $unheard === $count => $count === 1 ? 'The one box was not asked lately.' : 'No box was asked lately.',
-            $unheard > 0 => ucfirst(Words::number($answering)).' of '.Words::number($count).' boxes '.($answering === 1 ? 'answers' : 'answer').', '.
-                Words::number($unheard).($unheard === 1 ? ' was' : ' were').' not asked lately.',
-            $answering === $count => $count === 1 ? 'The one box answers.' : 'All '.Words::number($count).' boxes answer.',
+            $unheard > 0 => ucfirst(Words::number($answering)).
+                ' of '.
+                Words::number($count).
+                ' boxes '.
+                ($answering === 1 ? 'answers' : 'answer').
+                ', '.
+                Words::number($unheard).
+                ($unheard === 1 ? ' was' : ' were').
+                ' not asked lately.',
+            $answering === $count => $count === 1
+                ? 'The one box answers.'
+                : 'All '.Words::number($count).' boxes answer.',
             $answering === 0 => $count === 1 ? 'The one box does not answer.' : 'No box answers.',
-            default => ucfirst(Words::number($answering)).' of '.Words::number($count).' boxes '.($answering === 1 ? 'answers.' : 'answer.'),
+            default => ucfirst(Words::number($answering)).
+                ' of '.
+                Words::number($count).
+                ' boxes '.
+                ($answering === 1 ? 'answers.' : 'answer.'),
         };
     }
 
@@ -55,7 +69,12 @@ final readonly class Outlook
                 default => ucfirst(Words::number($ways)).' ways in from outside.',
             };
         }
-        $expected = array_sum(array_map(fn (Box $box): int => $box->mayFaceWorld() ? count($this->house->openings($box)) : 0, $this->boxes));
+        $expected = array_sum(
+            array_map(
+                fn (Box $box): int => $box->mayFaceWorld() ? count($this->house->openings($box)) : 0,
+                $this->boxes,
+            ),
+        );
 
         return implode(' ', [
             match (true) {

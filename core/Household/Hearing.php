@@ -16,8 +16,11 @@ final readonly class Hearing
     /** Boxes are asked every minute; after five minutes without a question the watching itself has stopped. */
     public const STALE_AFTER_SECONDS = 300;
 
-    private function __construct(public HearingState $state, public ?DateTimeImmutable $since, public Duration $ago)
-    {
+    private function __construct(
+        public HearingState $state,
+        public ?DateTimeImmutable $since,
+        public Duration $ago,
+    ) {
     }
 
     /**
@@ -25,12 +28,24 @@ final readonly class Hearing
      * @param  ?DateTimeImmutable  $answered  when it last answered
      * @param  ?DateTimeImmutable  $silentSince  null while it answers
      */
-    public static function of(?DateTimeImmutable $asked, ?DateTimeImmutable $answered, ?DateTimeImmutable $silentSince, DateTimeImmutable $now): self
-    {
+    public static function of(
+        ?DateTimeImmutable $asked,
+        ?DateTimeImmutable $answered,
+        ?DateTimeImmutable $silentSince,
+        DateTimeImmutable $now,
+    ): self {
         return match (true) {
             $asked === null => new self(HearingState::NeverAsked, null, Duration::seconds(0)),
-            self::between($asked, $now)->seconds > self::STALE_AFTER_SECONDS => new self(HearingState::NotAsked, $asked, self::between($asked, $now)),
-            $silentSince !== null => new self(HearingState::Silent, $silentSince, self::between($silentSince, $now)),
+            self::between($asked, $now)->seconds > self::STALE_AFTER_SECONDS => new self(
+                HearingState::NotAsked,
+                $asked,
+                self::between($asked, $now),
+            ),
+            $silentSince !== null => new self(
+                HearingState::Silent,
+                $silentSince,
+                self::between($silentSince, $now),
+            ),
             $answered === null => new self(HearingState::NeverAsked, null, Duration::seconds(0)),
             default => new self(HearingState::Answers, $answered, self::between($answered, $now)),
         };

@@ -23,8 +23,11 @@ final class Household
     private ?array $dependencies = null;
 
     /** @param  DateTimeImmutable  $now  in the network's zone */
-    public function __construct(private readonly Records $records, public readonly Shelf $shelf, public readonly DateTimeImmutable $now)
-    {
+    public function __construct(
+        private readonly Records $records,
+        public readonly Shelf $shelf,
+        public readonly DateTimeImmutable $now,
+    ) {
     }
 
     /** @return list<Box> those that have a name */
@@ -73,14 +76,16 @@ final class Household
         $boxes ??= $this->boxes();
         usort($boxes, fn (Box $a, Box $b): int => $a->name <=> $b->name);
 
-        return new PowerGraph(array_map(
-            fn (Box $box): Feed => new Feed(
-                $box->name,
-                $box->fedBy,
-                array_map(fn (Dependency $one): string => $one->on, $this->dependencies($box)),
+        return new PowerGraph(
+            array_map(
+                fn (Box $box): Feed => new Feed(
+                    $box->name,
+                    $box->fedBy,
+                    array_map(fn (Dependency $one): string => $one->on, $this->dependencies($box)),
+                ),
+                $boxes,
             ),
-            $boxes,
-        ));
+        );
     }
 
     /**

@@ -13,8 +13,12 @@ final readonly class Opening
      * @param  string  $protocol  "tcp" or "udp"
      * @param  ?DateTimeImmutable  $review  the day on which somebody meant to look whether it is still needed
      */
-    public function __construct(public string $box, public int $port, public string $protocol, public ?DateTimeImmutable $review = null)
-    {
+    public function __construct(
+        public string $box,
+        public int $port,
+        public string $protocol,
+        public ?DateTimeImmutable $review = null,
+    ) {
     }
 
     /** "51944 udp" */

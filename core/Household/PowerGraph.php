@@ -24,7 +24,12 @@ final readonly class PowerGraph
     public function switches(): array
     {
         return array_values(
-            array_unique(array_filter(array_map(fn (Feed $feed): string => $feed->from, $this->feeds), fn (string $from): bool => $from !== '')),
+            array_unique(
+                array_filter(
+                    array_map(fn (Feed $feed): string => $feed->from, $this->feeds),
+                    fn (string $from): bool => $from !== '',
+                ),
+            ),
         );
     }
 
@@ -38,8 +43,14 @@ final readonly class PowerGraph
     {
         $behind = array_values(array_filter($this->feeds, fn (Feed $feed): bool => $feed->from === $switch));
         $at = array_flip(array_map(fn (Feed $feed): string => $feed->box, $behind));
-        // How many of those that are still on need each of them; whoever nobody needs any more may go, first come first.
-        $needs = array_map(fn (Feed $feed): array => array_values(array_intersect_key($at, array_flip(array_diff($feed->dependsOn, [$feed->box])))), $behind);
+        // How many of those that are still on need each of them; whoever nobody needs any more may go, first come
+        // first.
+        $needs = array_map(
+            fn (Feed $feed): array => array_values(
+                array_intersect_key($at, array_flip(array_diff($feed->dependsOn, [$feed->box]))),
+            ),
+            $behind,
+        );
         $needed = array_count_values(array_merge(...$needs)) + array_fill_keys(array_keys($behind), 0);
         ksort($needed);
         $free = new SplMinHeap();

@@ -105,7 +105,15 @@ final class Refusals
             $line = trim(substr((string) preg_replace('/\e\[[0-9;]{0,12}[A-Za-z]/', '', $line), 0, 600));
             foreach (self::KNOWN as $pattern => [$found, $why, $do]) {
                 if ($line !== '' && preg_match($pattern, $line) === 1) {
-                    return Findings::of(Finding::stop('intake.refused', $found, 'Line '.($index + 1).' says “'.mb_strimwidth($line, 0, 120, '…')."”. {$why}", $do, Place::field('pasted')));
+                    return Findings::of(
+                        Finding::stop(
+                            'intake.refused',
+                            $found,
+                            'Line '.($index + 1).' says “'.mb_strimwidth($line, 0, 120, '…')."”. {$why}",
+                            $do,
+                            Place::field('pasted'),
+                        ),
+                    );
                 }
             }
         }

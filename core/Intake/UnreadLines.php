@@ -45,7 +45,11 @@ final class UnreadLines
         return $this->more === 0
             ? $all
             : $all->and([
-                Finding::note('intake.line_not_read', "And {$this->more} more lines were passed over.", 'They have the same kind of trouble.'),
+                Finding::note(
+                    'intake.line_not_read',
+                    "And {$this->more} more lines were passed over.",
+                    'They have the same kind of trouble.',
+                ),
             ]);
     }
 }

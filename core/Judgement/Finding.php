@@ -23,13 +23,23 @@ final readonly class Finding implements JsonSerializable
     ) {
     }
 
-    public static function fine(string $code, string $found, string $why = '', string $do = '', ?Place $place = null): self
-    {
+    public static function fine(
+        string $code,
+        string $found,
+        string $why = '',
+        string $do = '',
+        ?Place $place = null,
+    ): self {
         return new self(Severity::Fine, $code, $found, $why, $do, $place);
     }
 
-    public static function note(string $code, string $found, string $why = '', string $do = '', ?Place $place = null): self
-    {
+    public static function note(
+        string $code,
+        string $found,
+        string $why = '',
+        string $do = '',
+        ?Place $place = null,
+    ): self {
         return new self(Severity::Note, $code, $found, $why, $do, $place);
     }
 
@@ -51,7 +61,14 @@ final readonly class Finding implements JsonSerializable
     /** The same, said of one thing among several. */
     public function about(string $what): self
     {
-        return new self($this->severity, $this->code, ucfirst($what).': '.$this->found, $this->why, $this->do, $this->place);
+        return new self(
+            $this->severity,
+            $this->code,
+            ucfirst($what).': '.$this->found,
+            $this->why,
+            $this->do,
+            $this->place,
+        );
     }
 
     /** Why and what to do, as one running text. */

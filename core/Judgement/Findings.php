@@ -61,7 +61,9 @@ final readonly class Findings implements Countable, IteratorAggregate, JsonSeria
     /** Those that point at a form field of that name. */
     public function forField(string $field): self
     {
-        return new self(array_values(array_filter($this->list, fn (Finding $f): bool => $f->place?->field === $field)));
+        return new self(
+            array_values(array_filter($this->list, fn (Finding $f): bool => $f->place?->field === $field)),
+        );
     }
 
     /** @return list<string> */

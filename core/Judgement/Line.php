@@ -7,8 +7,12 @@ namespace Burrow\Judgement;
 /** One line of a working: a name, the formula with its values put in, and what came out with its unit. */
 final readonly class Line
 {
-    private function __construct(public string $name, public string $formula, public string $result, public string $source)
-    {
+    private function __construct(
+        public string $name,
+        public string $formula,
+        public string $result,
+        public string $source,
+    ) {
     }
 
     /** A value that was given, not computed. */

@@ -7,8 +7,12 @@ namespace Burrow\Judgement;
 /** Where a finding points: a form field, or a file with its line and column (both counted from 1). */
 final readonly class Place
 {
-    private function __construct(public ?string $field, public ?string $file, public ?int $line, public ?int $column = null)
-    {
+    private function __construct(
+        public ?string $field,
+        public ?string $file,
+        public ?int $line,
+        public ?int $column = null,
+    ) {
     }
 
     public static function field(string $name): self
@@ -23,6 +27,9 @@ final readonly class Place
 
     public function __toString(): string
     {
-        return $this->field ?? $this->file.($this->line === null ? '' : ':'.$this->line).($this->column === null ? '' : ':'.$this->column);
+        return $this->field ??
+            $this->file.
+                ($this->line === null ? '' : ':'.$this->line).
+                ($this->column === null ? '' : ':'.$this->column);
     }
 }

@@ -10,8 +10,13 @@ use JsonSerializable;
 final readonly class Working implements JsonSerializable
 {
     /** @param  list<Line>  $lines */
-    private function __construct(public string $code, public string $title, public array $lines, public string $result, public Source $source)
-    {
+    private function __construct(
+        public string $code,
+        public string $title,
+        public array $lines,
+        public string $result,
+        public Source $source,
+    ) {
     }
 
     public static function of(string $code, string $title, string $result, Source $source, Line ...$lines): self
@@ -25,7 +30,10 @@ final readonly class Working implements JsonSerializable
         return [
             'code' => $this->code,
             'title' => $this->title,
-            'lines' => array_map(fn (Line $line): array => array_filter(get_object_vars($line), fn (string $v): bool => $v !== ''), $this->lines),
+            'lines' => array_map(
+                fn (Line $line): array => array_filter(get_object_vars($line), fn (string $v): bool => $v !== ''),
+                $this->lines,
+            ),
             'result' => $this->result,
             'source' => $this->source->label,
         ];

@@ -14,7 +14,8 @@ final class Country
 
     public static function isKnown(string $code): bool
     {
-        return preg_match('/^[A-Z]{2}$/D', $code) === 1 && (self::zones($code) !== [] || in_array($code, self::WITHOUT_ZONE, true));
+        return preg_match('/^[A-Z]{2}$/D', $code) === 1 &&
+            (self::zones($code) !== [] || in_array($code, self::WITHOUT_ZONE, true));
     }
 
     /** A valid code that the time zone does not belong to is most often a slip. */

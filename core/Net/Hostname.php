@@ -11,10 +11,32 @@ use InvalidArgumentException;
 /** A host name: one label of letters, digits and hyphens (RFC 952, RFC 1123 section 2.1), 1 to 63 characters. */
 final readonly class Hostname
 {
-    /** Names that mean something by themselves: in hosts files, in RFC 6761 and RFC 2606, on routers and in automatic settings of browsers. */
+    /**
+     * Names that mean something by themselves: in hosts files, in RFC 6761 and RFC 2606, on routers and in automatic
+     * settings of browsers.
+     */
     private const RESERVED = [
-        'localhost', 'localdomain', 'broadcasthost', 'loopback', 'ip6-localhost', 'ip6-loopback', 'ip6-allnodes', 'ip6-allrouters', 'router', 'gateway', 'local', 'lan', 'home', 'arpa',
-        'internal', 'invalid', 'test', 'example', 'onion', 'wpad', 'isatap',
+        'localhost',
+        'localdomain',
+        'broadcasthost',
+        'loopback',
+        'ip6-localhost',
+        'ip6-loopback',
+        'ip6-allnodes',
+        'ip6-allrouters',
+        'router',
+        'gateway',
+        'local',
+        'lan',
+        'home',
+        'arpa',
+        'internal',
+        'invalid',
+        'test',
+        'example',
+        'onion',
+        'wpad',
+        'isatap',
     ];
 
     private function __construct(public string $label)
@@ -40,7 +62,12 @@ final readonly class Hostname
     {
         if ($text === '') {
             return Findings::of(
-                Finding::stop('hostname.empty', 'There is no name yet.', 'The box announces itself by its name.', 'Choose one short word.'),
+                Finding::stop(
+                    'hostname.empty',
+                    'There is no name yet.',
+                    'The box announces itself by its name.',
+                    'Choose one short word.',
+                ),
             );
         }
         $findings = Findings::of();

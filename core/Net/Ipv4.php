@@ -80,6 +80,11 @@ final readonly class Ipv4
 
     public function __toString(): string
     {
-        return implode('.', [$this->number >> 24, ($this->number >> 16) & 255, ($this->number >> 8) & 255, $this->number & 255]);
+        return implode('.', [
+            $this->number >> 24,
+            ($this->number >> 16) & 255,
+            ($this->number >> 8) & 255,
+            $this->number & 255,
+        ]);
     }
 }

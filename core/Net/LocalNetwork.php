@@ -9,8 +9,12 @@ use Burrow\Judgement\Finding;
 /** A home network as its router hands it out: prefix, router address, DHCP pool and local domain. */
 final readonly class LocalNetwork
 {
-    public function __construct(public Prefix $prefix, public Ipv4 $router, public AddressRange $pool, public string $domain)
-    {
+    public function __construct(
+        public Prefix $prefix,
+        public Ipv4 $router,
+        public AddressRange $pool,
+        public string $domain,
+    ) {
     }
 
     /** Why a box cannot keep this address for itself, whoever else has it; null when nothing speaks against it. */

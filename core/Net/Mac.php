@@ -16,7 +16,8 @@ final readonly class Mac
     /** Reads the three usual spellings: 02:4b:1e:90:0a:77, 02-4B-1E-90-0A-77 and 024b.1e90.0a77. */
     public static function tryParse(string $text): ?self
     {
-        $shape = '/^(?:[0-9a-f]{2}(?::[0-9a-f]{2}){5}|[0-9a-f]{2}(?:-[0-9a-f]{2}){5}|[0-9a-f]{4}(?:\.[0-9a-f]{4}){2})$/Di';
+        $shape =
+            '/^(?:[0-9a-f]{2}(?::[0-9a-f]{2}){5}|[0-9a-f]{2}(?:-[0-9a-f]{2}){5}|[0-9a-f]{4}(?:\.[0-9a-f]{4}){2})$/Di';
         if (preg_match($shape, $text) !== 1) {
             return null;
         }

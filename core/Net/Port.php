@@ -21,7 +21,8 @@ final readonly class Port
     /** @throws InvalidArgumentException when out of range */
     public static function of(int $number): self
     {
-        return self::tryOf($number) ?? throw new InvalidArgumentException("A port is a number from 1 to 65535: {$number}.");
+        return self::tryOf($number) ??
+            throw new InvalidArgumentException("A port is a number from 1 to 65535: {$number}.");
     }
 
     /** "system" below 1024, "user" to 49151, "dynamic" above. */

@@ -22,7 +22,9 @@ final readonly class SshPublicKey implements JsonSerializable
         }
         $length = (int) hexdec(bin2hex(substr($blob, 0, 4)));
 
-        return substr($blob, 4, $length) === $type ? new self($type, $base64, (string) preg_replace('/[^\x20-\x7E]/', '', $comment)) : null;
+        return substr($blob, 4, $length) === $type
+            ? new self($type, $base64, (string) preg_replace('/[^\x20-\x7E]/', '', $comment))
+            : null;
     }
 
     /** One line "type base64 comment", as in a .pub file. */

@@ -20,7 +20,8 @@ final readonly class Circumstances
      * @param  float  $downMegabits  of the internet line, as are the up ones
      * @param  float  $batteryWattHours  of a back-up supply; 0 for none
      * @param  ?Money  $subscription  a month, of what the box replaces
-     * @param  string  $client  from what it will be used: "desktop", "phone", "browser", "television", "program"; empty when nobody said
+     * @param  string  $client  from what it will be used: "desktop", "phone", "browser", "television", "program";
+     *         empty when nobody said
      * @param  ?Bytes  $dailyChange  of the files that go over the line; 1 GB when it did not say
      * @param  float  $awayDays  that a travelling box is out of reach
      * @param  float  $farDownMegabits  of the line at the far end

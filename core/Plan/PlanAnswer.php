@@ -52,7 +52,13 @@ final readonly class PlanAnswer implements JsonSerializable
 
     public static function to(PlanInput $plan): self
     {
-        return new self($plan, self::findings($plan)->gravestFirst(), MemoryFit::of($plan), CopyRate::of($plan), PartsList::of($plan));
+        return new self(
+            $plan,
+            self::findings($plan)->gravestFirst(),
+            MemoryFit::of($plan),
+            CopyRate::of($plan),
+            PartsList::of($plan),
+        );
     }
 
     /** Every judgement of a plan: what it is for, then what it is made of, then the money. */
@@ -117,7 +123,10 @@ final readonly class PlanAnswer implements JsonSerializable
             default => 'Fits, with '.round($this->memory->spare() * 100).' % memory to spare',
         };
 
-        return rtrim($lead, '.').($this->copy === null || ! $this->plan->needsDisk() ? '.' : "; the {$this->copy->limit()->name} is the limit at {$this->copy->rate()}.");
+        return rtrim($lead, '.').
+            ($this->copy === null || ! $this->plan->needsDisk()
+                ? '.'
+                : "; the {$this->copy->limit()->name} is the limit at {$this->copy->rate()}.");
     }
 
     public function price(): Money
@@ -165,16 +174,21 @@ final readonly class PlanAnswer implements JsonSerializable
         $line = new LineCopy($plan);
         $pay = PayBack::of($plan);
         $hold = new HoldUp($plan);
+        $tunnel = TunnelRate::of($plan);
 
         return [
-            'voltage_at_board_volts' => $plan->supply->poeWatts === null ? round(SupplyFit::of($plan)->voltage()->volts, 4) : null,
+            'voltage_at_board_volts' => $plan->supply->poeWatts === null
+                ? round(SupplyFit::of($plan)->voltage()->volts, 4)
+                : null,
             'peak_amps' => round(SupplyFit::of($plan)->peak()->amps, 4),
             'memory_needed_bytes' => $this->memory->needed()->count,
             'memory_spare_percent' => round($this->memory->spare() * 100, 2),
             'memory_level' => $this->memory->level()->value,
             'copy_rate_mbyte_s' => $this->copy === null ? null : round($this->copy->rate()->inMegabytes(), 3),
             'copy_limit' => $this->copy?->limit()->name,
-            'copy_time_s' => $this->copy === null ? null : round((new CopyTime($this->copy, $plan->circumstances))->time()->seconds, 1),
+            'copy_time_s' => $this->copy === null
+                    ? null
+                    : round((new CopyTime($this->copy, $plan->circumstances))->time()->seconds, 1),
             'board_celsius' => Heat::of($plan)->applies() ? round(Heat::of($plan)->celsius(), 1) : null,
             'card_needed_bytes' => $plan->startsFromDrive() ? null : SpaceFit::of($plan)->needed()->count,
             'system_needed_bytes' => SpaceFit::of($plan)->needed()->count,
@@ -187,7 +201,7 @@ final readonly class PlanAnswer implements JsonSerializable
             'hold_up_s' => $hold->applies() ? round($hold->time()->seconds, 1) : null,
             'first_copy_s' => $line->applies() ? round($line->first()->seconds, 1) : null,
             'daily_copy_s' => $line->applies() ? round($line->daily()->seconds, 1) : null,
-            'tunnel_rate_mbyte_s' => ($tunnel = TunnelRate::of($plan)) === null ? null : round($tunnel->rate()->inMegabytes(), 3),
+            'tunnel_rate_mbyte_s' => $tunnel === null ? null : round($tunnel->rate()->inMegabytes(), 3),
             'image_time_s' => round((new ImageTime($plan))->time()->seconds, 1),
             'install_hands_s' => round(InstallTime::of($plan)->hands()->seconds, 1),
             'install_wait_s' => round(InstallTime::of($plan)->waiting()->seconds, 1),
@@ -204,7 +218,11 @@ final readonly class PlanAnswer implements JsonSerializable
             'findings' => $this->findings,
             'workings' => $this->workings(),
             'parts' => array_map(
-                fn (Part $part): array => ['part' => $part->label, 'price' => $part->price->cents / 100, 'because' => $part->because],
+                fn (Part $part): array => [
+                    'part' => $part->label,
+                    'price' => $part->price->cents / 100,
+                    'because' => $part->because,
+                ],
                 $this->parts->parts,
             ),
             'price' => $this->price()->cents / 100,
@@ -234,13 +252,18 @@ final readonly class PlanAnswer implements JsonSerializable
                 ),
                 default => Finding::note(
                     'plan.boot_order',
-                    "The {$board->label} looks at its card first".($board->startsFromDrive() === 'drive' ? '.' : ", and starts from a {$board->startsFromDrive()}."),
+                    "The {$board->label} looks at its card first".
+                        ($board->startsFromDrive() === 'drive'
+                            ? '.'
+                            : ", and starts from a {$board->startsFromDrive()}."),
                     'A throw-away card changes the order once: ten seconds, harmless to repeat.',
                     'Take that card out afterwards; a forgotten stick or card may start instead.',
                 ),
             };
         }
-        $amount = $plan->startsFromDrive() ? $plan->circumstances->copy->plus(SpaceFit::of($plan)->needed()) : $plan->circumstances->copy;
+        $amount = $plan->startsFromDrive()
+            ? $plan->circumstances->copy->plus(SpaceFit::of($plan)->needed())
+            : $plan->circumstances->copy;
         if ($plan->needsDisk() && $plan->drive !== null && $amount->isMoreThan($plan->drive->capacity)) {
             $findings[] = Finding::stop(
                 'plan.disk_too_small',
@@ -281,7 +304,9 @@ final readonly class PlanAnswer implements JsonSerializable
             $findings = $findings->and([
                 Finding::warn(
                     'plan.link_slow',
-                    "The jobs want {$wanted} Mb/s, and the {$plan->link->label()} brings ".round(($brings->bytesPerSecond * 8) / 1e6).' Mb/s.',
+                    "The jobs want {$wanted} Mb/s, and the {$plan->link->label()} brings ".
+                        round(($brings->bytesPerSecond * 8) / 1e6).
+                        ' Mb/s.',
                     'Pictures stop, and whoever waits thinks the box is down.',
                     'A faster link or another board.',
                 ),

@@ -38,7 +38,9 @@ final readonly class PlanFile
         if ($entry->data === null) {
             return new self(null, $entry->findings);
         }
-        /** @var array{jobs: non-empty-list<string>, schools?: array<string, string>, board: string, supply: string, cable: string, disk?: string, link: string, image: string, image_from?: string, card: string, case: string, starts_from?: string, hub?: string, cooling?: string, addon?: string, along?: list<array{name: string, amps: int|float}>, desk?: array{name: string, disks: string, usb: string, card_slot: bool, local_names: bool, login_client: bool, plain_editor: bool, file_copier: bool, administrator: bool, sleeps: bool, restarts: bool, hours: int|float, watts: int|float}, measured?: array{on: string, limits?: array<string, int|float>, kelvin_per_watt?: int|float}, room_celsius?: int|float, price_per_kwh?: int|float, copy_gb?: int|float, on?: string, used_from?: string, down_mbit?: int|float, up_mbit?: int|float, battery_wh?: int|float, subscription_a_month?: int|float, daily_gb?: int|float, away_days?: int|float, far_down_mbit?: int|float, relay_mbit?: int|float, stream_mbit?: int|float, plugged?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>} $data */
+        /**
+         * @var array{jobs: non-empty-list<string>, schools?: array<string, string>, board: string, supply: string, cable: string, disk?: string, link: string, image: string, image_from?: string, card: string, case: string, starts_from?: string, hub?: string, cooling?: string, addon?: string, along?: list<array{name: string, amps: int|float}>, desk?: array{name: string, disks: string, usb: string, card_slot: bool, local_names: bool, login_client: bool, plain_editor: bool, file_copier: bool, administrator: bool, sleeps: bool, restarts: bool, hours: int|float, watts: int|float}, measured?: array{on: string, limits?: array<string, int|float>, kelvin_per_watt?: int|float}, room_celsius?: int|float, price_per_kwh?: int|float, copy_gb?: int|float, on?: string, used_from?: string, down_mbit?: int|float, up_mbit?: int|float, battery_wh?: int|float, subscription_a_month?: int|float, daily_gb?: int|float, away_days?: int|float, far_down_mbit?: int|float, relay_mbit?: int|float, stream_mbit?: int|float, plugged?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>} $data
+         */
         $data = $entry->data;
         $lines = new YamlLines($yaml);
         $hubs = array_column($shelf->small->hubs(), null, 'id');
@@ -59,14 +61,24 @@ final readonly class PlanFile
         ) {
             if (isset($data[$name]) && ! isset($known[$data[$name]])) {
                 $findings = $findings->and([
-                    self::unknown($name, $data[$name], array_keys($known), Place::file($file, $lines->locate([$name]))),
+                    self::unknown(
+                        $name,
+                        $data[$name],
+                        array_keys($known),
+                        Place::file($file, $lines->locate([$name])),
+                    ),
                 ]);
             }
         }
         foreach ($data['jobs'] as $index => $job) {
             if (! isset($shelf->jobs[$job])) {
                 $findings = $findings->and([
-                    self::unknown('job', $job, array_keys($shelf->jobs), Place::file($file, $lines->locate(['jobs', $index]))),
+                    self::unknown(
+                        'job',
+                        $job,
+                        array_keys($shelf->jobs),
+                        Place::file($file, $lines->locate(['jobs', $index])),
+                    ),
                 ]);
             }
         }
@@ -84,7 +96,12 @@ final readonly class PlanFile
                 ]);
             } elseif (! in_array($school, $known, true)) {
                 $findings = $findings->and([
-                    self::unknown("school of {$job}", $school, $known, Place::file($file, $lines->locate(['schools', $job]))),
+                    self::unknown(
+                        "school of {$job}",
+                        $school,
+                        $known,
+                        Place::file($file, $lines->locate(['schools', $job])),
+                    ),
                 ]);
             }
         }
@@ -126,14 +143,24 @@ final readonly class PlanFile
                 new SchoolChoice($data['schools'] ?? []),
                 ImageOrigin::from($data['image_from'] ?? 'author'),
                 isset($data['desk']) ? self::desk($data['desk']) : null,
-                array_map(fn (array $one): Feed => new Feed($one['name'], Amps::of($one['amps'])), $data['along'] ?? []),
+                array_map(
+                    fn (array $one): Feed => new Feed($one['name'], Amps::of($one['amps'])),
+                    $data['along'] ?? [],
+                ),
                 new Calibration(
                     array_map(floatval(...), $data['measured']['limits'] ?? []),
-                    isset($data['measured']['kelvin_per_watt']) ? (float) $data['measured']['kelvin_per_watt'] : null,
+                    isset($data['measured']['kelvin_per_watt'])
+                        ? (float) $data['measured']['kelvin_per_watt']
+                        : null,
                     $data['measured']['on'] ?? '',
                 ),
                 array_map(
-                    fn (array $one): Peripheral => new Peripheral($one['what'], $one['plug'], Amps::of($one['amps']), $one['feeds_back'] ?? false),
+                    fn (array $one): Peripheral => new Peripheral(
+                        $one['what'],
+                        $one['plug'],
+                        Amps::of($one['amps']),
+                        $one['feeds_back'] ?? false,
+                    ),
                     $data['plugged'] ?? [],
                 ),
                 StartFrom::from($data['starts_from'] ?? 'card'),
@@ -147,7 +174,10 @@ final readonly class PlanFile
     {
         $so = $plan->circumstances;
         $desk = $plan->desk;
-        $measured = array_filter(['limits' => $plan->calibration->factors, 'kelvin_per_watt' => $plan->calibration->kelvinPerWatt]);
+        $measured = array_filter([
+            'limits' => $plan->calibration->factors,
+            'kelvin_per_watt' => $plan->calibration->kelvinPerWatt,
+        ]);
 
         return Yaml::dump(
             array_filter(
@@ -180,7 +210,11 @@ final readonly class PlanFile
                         $plan->plugged,
                     ) ?:
                         null,
-                    'along' => array_map(fn (Feed $feed): array => ['name' => $feed->name, 'amps' => $feed->peak->amps], $plan->along) ?: null,
+                    'along' => array_map(
+                        fn (Feed $feed): array => ['name' => $feed->name, 'amps' => $feed->peak->amps],
+                        $plan->along,
+                    ) ?:
+                        null,
                     'desk' => $desk === null
                             ? null
                             : [
@@ -221,7 +255,9 @@ final readonly class PlanFile
         );
     }
 
-    /** @param  array{name: string, disks: string, usb: string, card_slot: bool, local_names: bool, login_client: bool, plain_editor: bool, file_copier: bool, administrator: bool, sleeps: bool, restarts: bool, hours: int|float, watts: int|float}  $desk */
+    /**
+     * @param  array{name: string, disks: string, usb: string, card_slot: bool, local_names: bool, login_client: bool, plain_editor: bool, file_copier: bool, administrator: bool, sleeps: bool, restarts: bool, hours: int|float, watts: int|float}  $desk
+     */
     private static function desk(array $desk): DeskComputer
     {
         return new DeskComputer(

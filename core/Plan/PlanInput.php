@@ -63,7 +63,10 @@ final readonly class PlanInput
     ) {
     }
 
-    /** The same plan with some of its parts replaced; names are those of the constructor. What was measured on a replaced part does not follow. */
+    /**
+     * The same plan with some of its parts replaced; names are those of the constructor. What was measured on a
+     * replaced part does not follow.
+     */
     public function with(mixed ...$parts): self
     {
         $parts += ['calibration' => $this->calibration->without(array_map(strval(...), array_keys($parts)))];
@@ -96,7 +99,11 @@ final readonly class PlanInput
     /** Memory of all jobs when busy. */
     public function memoryOfJobs(): Bytes
     {
-        return array_reduce($this->jobs, fn (Bytes $sum, Job $job): Bytes => $sum->plus($this->memoryOf($job)), Bytes::of(0));
+        return array_reduce(
+            $this->jobs,
+            fn (Bytes $sum, Job $job): Bytes => $sum->plus($this->memoryOf($job)),
+            Bytes::of(0),
+        );
     }
 
     /** Written by all jobs in a day. */
@@ -105,14 +112,19 @@ final readonly class PlanInput
         return self::written($this->jobs);
     }
 
-    /** Of that, what goes to the drive: all of it where the system lives there, else what the jobs with files of their own write. */
+    /**
+     * Of that, what goes to the drive: all of it where the system lives there, else what the jobs with files of their
+     * own write.
+     */
     public function writesToDrivePerDay(): Bytes
     {
         if ($this->drive === null) {
             return Bytes::of(0);
         }
 
-        return $this->startsFromDrive() ? $this->writesPerDay() : self::written(array_filter($this->jobs, fn (Job $job): bool => $job->needsDisk));
+        return $this->startsFromDrive()
+            ? $this->writesPerDay()
+            : self::written(array_filter($this->jobs, fn (Job $job): bool => $job->needsDisk));
     }
 
     /** @param  array<Job>  $jobs */
@@ -136,7 +148,9 @@ final readonly class PlanInput
     /** Line rate of the chosen link, in Mb/s; null when the box would not have it. */
     public function megabits(): ?float
     {
-        return $this->link === LinkKind::UsbWired ? $this->networkAdapter()?->megabits : $this->board->megabits($this->link);
+        return $this->link === LinkKind::UsbWired
+            ? $this->networkAdapter()?->megabits
+            : $this->board->megabits($this->link);
     }
 
     /** The powered hub: the chosen one, or the cheapest when there are more devices than sockets. */
@@ -146,7 +160,9 @@ final readonly class PlanInput
             return $this->hub;
         }
 
-        return count(UsbDevices::of($this)->list) > $this->board->usbCount ? $this->small->cheapest(AdapterKind::Hub) : null;
+        return count(UsbDevices::of($this)->list) > $this->board->usbCount
+            ? $this->small->cheapest(AdapterKind::Hub)
+            : null;
     }
 
     /** The desk computer has no slot for the card that the board starts from. */

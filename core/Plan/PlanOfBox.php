@@ -25,7 +25,15 @@ final class PlanOfBox
         $image = $shelf->images[$parts->image ?? 'server-64'] ?? null;
         $card = $shelf->cards[$parts->card ?? 'card-32-a1'] ?? null;
         $case = $shelf->cases[$parts->case ?? 'vented'] ?? null;
-        if ($jobs === [] || $board === null || $supply === null || $cable === null || $image === null || $card === null || $case === null) {
+        if (
+            $jobs === [] ||
+            $board === null ||
+            $supply === null ||
+            $cable === null ||
+            $image === null ||
+            $card === null ||
+            $case === null
+        ) {
             return null;
         }
         $schools = [];

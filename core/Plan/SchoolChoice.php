@@ -40,6 +40,9 @@ final readonly class SchoolChoice
 
     public function choosing(Job $job, School $school): self
     {
-        return new self(array_replace($this->chosen, [$job->id => $school->id]), ucfirst($job->label).' as '.$school->label);
+        return new self(
+            array_replace($this->chosen, [$job->id => $school->id]),
+            ucfirst($job->label).' as '.$school->label,
+        );
     }
 }

@@ -62,7 +62,9 @@ final readonly class Seat
     /** The gravest thing against it, or that nothing is. */
     public function verdict(): string
     {
-        return $this->worst()->rank() < Severity::Warn->rank() ? 'Nothing speaks against it.' : $this->findings->gravestFirst()->list[0]->found;
+        return $this->worst()->rank() < Severity::Warn->rank()
+            ? 'Nothing speaks against it.'
+            : $this->findings->gravestFirst()->list[0]->found;
     }
 
     /** What the box has to bear already does not speak against the new jobs; null when it does them all already. */
@@ -74,7 +76,10 @@ final readonly class Seat
             return null;
         }
         $before = $host->plan->with(circumstances: $plan->circumstances);
-        $together = $before->with(jobs: [...$host->plan->jobs, ...$new], drive: $host->plan->drive ?? ($plan->needsDisk() ? $plan->drive : null));
+        $together = $before->with(
+            jobs: [...$host->plan->jobs, ...$new],
+            drive: $host->plan->drive ?? ($plan->needsDisk() ? $plan->drive : null),
+        );
         $known = array_map(self::key(...), PlanAnswer::findings($before)->list);
         $disk = $host->plan->drive === null && $together->drive !== null ? $together->drive->price : Money::of(0);
 
@@ -86,7 +91,10 @@ final readonly class Seat
             InstallTime::of($plan)->hands(),
             Findings::of(
                 ...array_values(
-                    array_filter(PlanAnswer::findings($together)->list, fn (Finding $finding): bool => ! in_array(self::key($finding), $known, true)),
+                    array_filter(
+                        PlanAnswer::findings($together)->list,
+                        fn (Finding $finding): bool => ! in_array(self::key($finding), $known, true),
+                    ),
                 ),
             ),
         );
@@ -102,7 +110,8 @@ final readonly class Seat
     {
         $desk = $plan->desk ?? throw new \LogicException('No desk computer in this plan.');
         $always = $plan->circumstances->duty === Duty::AroundTheClock;
-        $needed = array_filter($plan->jobs, fn (Job $job): bool => $job->servesAll !== '' || $job->facesWorld) !== [];
+        $needed =
+            array_filter($plan->jobs, fn (Job $job): bool => $job->servesAll !== '' || $job->facesWorld) !== [];
         $hours = $always ? max(0.0, 24 - $desk->hours) : 0.0;
         $more = Money::of((($desk->watts * $hours * 365.25) / 1000) * $plan->circumstances->pricePerKilowattHour);
         $findings = array_filter([
@@ -139,13 +148,24 @@ final readonly class Seat
                 : null,
         ]);
 
-        return new self('desk', $desk->name, Money::of(0), $more, InstallTime::of($plan)->hands(), Findings::of(...array_values($findings)));
+        return new self(
+            'desk',
+            $desk->name,
+            Money::of(0),
+            $more,
+            InstallTime::of($plan)->hands(),
+            Findings::of(...array_values($findings)),
+        );
     }
 
     private static function bought(PlanInput $plan): self
     {
         $bought = $plan->jobs[0]->bought ?? throw new \LogicException('Nothing to be bought for this job.');
-        $year = Money::of($bought->power->kilowattHoursPerYear() * $plan->circumstances->duty->share() * $plan->circumstances->pricePerKilowattHour);
+        $year = Money::of(
+            $bought->power->kilowattHoursPerYear() *
+                $plan->circumstances->duty->share() *
+                $plan->circumstances->pricePerKilowattHour,
+        );
 
         return new self(
             'bought',
@@ -153,7 +173,9 @@ final readonly class Seat
             $bought->price,
             $year,
             $bought->hands,
-            Findings::of(Finding::note('plan.bought', ucfirst($bought->risk).'.', 'Least work, and least to learn.')),
+            Findings::of(
+                Finding::note('plan.bought', ucfirst($bought->risk).'.', 'Least work, and least to learn.'),
+            ),
         );
     }
 }

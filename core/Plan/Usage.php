@@ -23,7 +23,9 @@ final readonly class Usage
                     Finding::warn(
                         'plan.client_not_served',
                         ucfirst($job->label)." is not used from a {$client}.",
-                        'What you want to use it from decides the job, before any part: it serves '.implode(', ', $job->clients).'.',
+                        'What you want to use it from decides the job, before any part: it serves '.
+                            implode(', ', $job->clients).
+                            '.',
                         'Choose another job or another way of using it.',
                     ),
                 ]);

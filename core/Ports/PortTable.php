@@ -29,7 +29,11 @@ final readonly class PortTable implements Concern
                 $findings[] = PortFindings::clash($same);
             }
             $number = $same[0]->port->number;
-            if ($same[0]->protocol === Protocol::Tcp && $number >= self::EPHEMERAL_FIRST && $number <= self::EPHEMERAL_LAST) {
+            if (
+                $same[0]->protocol === Protocol::Tcp &&
+                $number >= self::EPHEMERAL_FIRST &&
+                $number <= self::EPHEMERAL_LAST
+            ) {
                 $findings[] = PortFindings::ephemeral($same[0]);
             }
         }

@@ -18,16 +18,26 @@ final readonly class Shut implements Concern
     {
         $findings = [];
         foreach ($house->standing() as $box) {
-            $shut = array_filter($house->services($box), fn (Service $service): bool => $service->state !== null && $service->state !== DoorState::Open);
+            $shut = array_filter(
+                $house->services($box),
+                fn (Service $service): bool => $service->state !== null && $service->state !== DoorState::Open,
+            );
             if ($shut !== [] && $box->is(HearingState::Answers)) {
-                $findings[] = PortFindings::shut($box->name, array_map(
-                    fn (Service $service): string => "{$service->port->number} {$service->protocol->value}, {$service->purpose}: {$service->state?->value}",
-                    array_values($shut),
-                ));
+                $findings[] = PortFindings::shut(
+                    $box->name,
+                    array_map($this->words(...), array_values($shut)),
+                );
             }
         }
 
         return Findings::of(...$findings);
+    }
+
+    private function words(Service $service): string
+    {
+        $port = "{$service->port->number} {$service->protocol->value}";
+
+        return "{$port}, {$service->purpose}: {$service->state?->value}";
     }
 
     public function isForGuests(): bool

@@ -89,6 +89,8 @@ final readonly class Bytes
             $step++;
         }
 
-        return ($step === 0 || $value >= 100 ? (string) round($value) : number_format($value, 1, '.', '')).' '.$units[$step];
+        return ($step === 0 || $value >= 100 ? (string) round($value) : number_format($value, 1, '.', '')).
+            ' '.
+            $units[$step];
     }
 }

@@ -18,7 +18,10 @@ final readonly class Openings implements Concern
         foreach ($house->standing() as $box) {
             $openings = $house->openings($box);
             if ($openings !== [] && ! $box->mayFaceWorld()) {
-                $findings[] = ReachFindings::needlessOpening($box->name, array_map(fn (Opening $opening): string => $opening->words(), $openings));
+                $findings[] = ReachFindings::needlessOpening(
+                    $box->name,
+                    array_map(fn (Opening $opening): string => $opening->words(), $openings),
+                );
             }
             foreach ($openings as $opening) {
                 if ($opening->review !== null && $opening->review < $house->now->setTime(0, 0)) {

@@ -25,7 +25,9 @@ final class ReachFindings
     {
         return Finding::note(
             'reach.review_due',
-            "The way in to {$opening->box} by {$opening->words()} was to be looked at by {$opening->review?->format('Y-m-d')}.",
+            "The way in to {$opening->box} by {$opening->words()} was to be looked at by {$opening->review?->format(
+                'Y-m-d',
+            )}.",
             'A way in that nobody needs any more is one that nobody watches.',
             'Close it in the router, or give it another day.',
         );

@@ -32,14 +32,22 @@ final readonly class DiskChoice
             if ($reason === null) {
                 $candidates[] = $disk;
             } else {
-                $kept = $kept->and([Finding::note('stores.disk_stays', "{$disk->name}, {$disk->size->decimal()}: not touched.", $reason)]);
+                $kept = $kept->and([
+                    Finding::note(
+                        'stores.disk_stays',
+                        "{$disk->name}, {$disk->size->decimal()}: not touched.",
+                        $reason,
+                    ),
+                ]);
             }
         }
         if (count($candidates) !== 1) {
             $what =
                 $candidates === []
                     ? 'No disk in the list can be the store.'
-                    : 'More than one disk could be the store: '.implode(', ', array_map(fn (BlockDevice $d): string => $d->name, $candidates)).'.';
+                    : 'More than one disk could be the store: '.
+                        implode(', ', array_map(fn (BlockDevice $d): string => $d->name, $candidates)).
+                        '.';
 
             return new self(
                 null,
@@ -48,7 +56,9 @@ final readonly class DiskChoice
                         'stores.disk_in_doubt',
                         $what,
                         'Wiping the wrong one cannot be undone, so none is named.',
-                        $candidates === [] ? 'Plug the disk in, wait ten seconds and list again.' : 'Unplug all but the one and list again.',
+                        $candidates === []
+                            ? 'Plug the disk in, wait ten seconds and list again.'
+                            : 'Unplug all but the one and list again.',
                     ),
                 )->and($kept),
             );
@@ -64,29 +74,41 @@ final readonly class DiskChoice
 
             return new self(null, Findings::of($nameless)->and($kept));
         }
-        $holds = $disk->fileSystems === [] ? 'It is empty.' : 'It holds: '.implode(', ', $disk->fileSystems).'. All of that would be gone.';
+        $holds =
+            $disk->fileSystems === []
+                ? 'It is empty.'
+                : 'It holds: '.implode(', ', $disk->fileSystems).'. All of that would be gone.';
         $finding =
             $disk->fileSystems === []
                 ? Finding::fine('stores.disk_chosen', self::name($disk), $holds)
-                : Finding::warn('stores.disk_not_empty', self::name($disk), $holds, 'Look at it on another computer first if you do not know it.');
+                : Finding::warn(
+                    'stores.disk_not_empty',
+                    self::name($disk),
+                    $holds,
+                    'Look at it on another computer first if you do not know it.',
+                );
 
         return new self($disk, Findings::of($finding)->and($kept));
     }
 
     private static function name(BlockDevice $disk): string
     {
-        return "The store is {$disk->name}: {$disk->size->decimal()}".($disk->serial === null ? '' : ", serial {$disk->serial}").'.';
+        return "The store is {$disk->name}: {$disk->size->decimal()}".
+            ($disk->serial === null ? '' : ", serial {$disk->serial}").
+            '.';
     }
 
     /** Why a disk is left alone, or null. */
     private static function mustStay(BlockDevice $disk, ?Bytes $planned): ?string
     {
+        $off = $planned === null ? 0 : abs($disk->size->count - $planned->count);
+
         return match (true) {
             $disk->isSystem() => 'The running system lives on it.',
             $disk->mountPoints !== [] => 'It is mounted at '.implode(', ', $disk->mountPoints).'.',
             $disk->readOnly => 'It is read-only.',
             $disk->size->count === 0 => 'It is an empty reader.',
-            $planned !== null && abs($disk->size->count - $planned->count) > $planned->count * self::TOLERANCE => "The plan says {$planned->decimal()}.",
+            $planned !== null && $off > $planned->count * self::TOLERANCE => "The plan says {$planned->decimal()}.",
             default => null,
         };
     }

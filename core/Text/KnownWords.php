@@ -37,7 +37,10 @@ final readonly class KnownWords
 
     public function nearest(string $word): ?string
     {
-        $apart = array_combine($this->words, array_map(fn (string $known): int => levenshtein(substr($word, 0, self::LONGEST), $known), $this->words));
+        $apart = array_combine(
+            $this->words,
+            array_map(fn (string $known): int => levenshtein(substr($word, 0, self::LONGEST), $known), $this->words),
+        );
         asort($apart);
 
         // In a short word two other letters make another word.

@@ -35,7 +35,10 @@ final readonly class TextBudget
         return new self(60 * 1024, 2000, 4096, 400);
     }
 
-    /** What a tool printed: a lease list of a big network is a few hundred kilobytes. JSON of a tool may stand on one line. */
+    /**
+     * What a tool printed: a lease list of a big network is a few hundred kilobytes. JSON of a tool may stand on one
+     * line.
+     */
     public static function paste(): self
     {
         return new self(4 * 1024 * 1024, 200_000, 1024 * 1024, 1000);
@@ -61,7 +64,12 @@ final readonly class TextBudget
             }
             $empty = strspn($text, " \t\r", $from, $end - $from) === $end - $from ? $empty + 1 : 0;
             if ($empty > $this->blanks || ($end - $from > $this->blanks && $this->hasRun($text, $from, $end))) {
-                return new TooMuch($empty > $this->blanks ? 'hundreds of empty lines stand in it' : 'hundreds of blanks stand in this line', $number);
+                return new TooMuch(
+                    $empty > $this->blanks
+                        ? 'hundreds of empty lines stand in it'
+                        : 'hundreds of blanks stand in this line',
+                    $number,
+                );
             }
         }
 

@@ -7,7 +7,21 @@ namespace Burrow\Text;
 /** Numbers in sentences. */
 final class Words
 {
-    private const NUMBERS = ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+    private const NUMBERS = [
+        'none',
+        'one',
+        'two',
+        'three',
+        'four',
+        'five',
+        'six',
+        'seven',
+        'eight',
+        'nine',
+        'ten',
+        'eleven',
+        'twelve',
+    ];
 
     /** In letters up to twelve, then in digits. */
     public static function number(int $number): string

@@ -16,10 +16,20 @@ final class Yaml11
     private const UNTRUTH = 'no|No|NO|off|Off|OFF';
 
     /** A scalar on the line of its key or dash: what is before it, the word, and blanks or a comment. */
-    private const LAST_ON_LINE = '/^(\s*(?:- +)*+(?:(?:"(?:\\\\.|[^"\\\\])*"|\'(?:\'\'|[^\'])*\'|[^\s"\'#\[\]{},][^#"\']*?)\s*:\s+)?)('.self::TRUTH.'|'.self::UNTRUTH.')(\s*(?:\s#.*)?)$/D';
+    private const LAST_ON_LINE =
+        '/^(\s*(?:- +)*+(?:(?:"(?:\\\\.|[^"\\\\])*"|\'(?:\'\'|[^\'])*\'|[^\s"\'#\[\]{},][^#"\']*?)\s*:\s+)?)('.
+        self::TRUTH.
+        '|'.
+        self::UNTRUTH.
+        ')(\s*(?:\s#.*)?)$/D';
 
     /** A scalar between the brackets of a flow; quoted texts are passed over. */
-    private const IN_FLOW = '/("(?:\\\\.|[^"\\\\])*"|\'(?:\'\'|[^\'])*\')|(?<=[\[,{]|[\[,{:] )('.self::TRUTH.'|'.self::UNTRUTH.')(?=\s*[,}\]])/';
+    private const IN_FLOW =
+        '/("(?:\\\\.|[^"\\\\])*"|\'(?:\'\'|[^\'])*\')|(?<=[\[,{]|[\[,{:] )('.
+        self::TRUTH.
+        '|'.
+        self::UNTRUTH.
+        ')(?=\s*[,}\]])/';
 
     /** What opens a block scalar: indentation, dashes, and a key with one of the marks | and > at the end. */
     private const OPENS_BLOCK = '/^( *)((?:- +)*+)((?:\S.*?)?:\s+)?(?:[!&]\S+\s+)*[|>][-+1-9]{0,2}\s*(?:\s#.*)?$/D';
@@ -73,7 +83,9 @@ final class Yaml11
             }
             $item = preg_match('/^ *- +(?![\[{&*!|>\'"-])(?!.*:(?:\s|$))/', $bare) === 1 ? $indent : null;
             // Between brackets a value may be missing.
-            if (preg_match('/^[^\[{]*?:\s+(?:[-?](?:\s|$)|[\]},])|[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', $bare) === 1) {
+            if (
+                preg_match('/^[^\[{]*?:\s+(?:[-?](?:\s|$)|[\]},])|[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', $bare) === 1
+            ) {
                 return $at + 1;
             }
         }
@@ -104,9 +116,14 @@ final class Yaml11
                 $holder = $text = null;
             }
             $outside[$at] = $line;
-            if (preg_match(self::OPENS_BLOCK, rtrim($line, "\r"), $match) === 1 && ($match[2] !== '' || ($match[3] ?? '') !== '')) {
+            if (
+                preg_match(self::OPENS_BLOCK, rtrim($line, "\r"), $match) === 1 &&
+                ($match[2] !== '' || ($match[3] ?? '') !== '')
+            ) {
                 // A key after dashes stands deeper than they do; a dash alone holds its text itself.
-                $holder = strlen($match[1]) + (($match[3] ?? '') === '' ? max(0, strlen($match[2]) - 2) : strlen($match[2]));
+                $holder =
+                    strlen($match[1]) +
+                    (($match[3] ?? '') === '' ? max(0, strlen($match[2]) - 2) : strlen($match[2]));
             }
         }
 
@@ -124,13 +141,19 @@ final class Yaml11
         $written = array_filter($lines, fn (string $line): bool => preg_match('/^\s*(?:#|$)/', $line) !== 1);
         $margin = $written === [] ? 0 : min(array_map(fn (string $line): int => strspn($line, ' '), $written));
 
-        return $margin === 0 ? $lines : array_map(fn (string $line): string => substr($line, min($margin, strspn($line, ' '))), $lines);
+        return $margin === 0
+            ? $lines
+            : array_map(fn (string $line): string => substr($line, min($margin, strspn($line, ' '))), $lines);
     }
 
     /** A line without its quoted texts and its comment. */
     private static function bare(string $line): string
     {
-        return (string) preg_replace('/(^|[\s\[{,:])(?:"(?:\\\\.|[^"\\\\])*"|\'(?:\'\'|[^\'])*\')|(?:^|(?<= ))#.*$/', '$1""', $line);
+        return (string) preg_replace(
+            '/(^|[\s\[{,:])(?:"(?:\\\\.|[^"\\\\])*"|\'(?:\'\'|[^\'])*\')|(?:^|(?<= ))#.*$/',
+            '$1""',
+            $line,
+        );
     }
 
     private static function word(string $word): string

@@ -79,7 +79,10 @@ final readonly class YamlEntry
         return new self($data, $findings);
     }
 
-    /** What no YAML reader should be asked to read: too much, bytes that are no text, tabs as indentation, two entries in one. */
+    /**
+     * What no YAML reader should be asked to read: too much, bytes that are no text, tabs as indentation, two entries
+     * in one.
+     */
     private static function unreadable(string $yaml, string $file): ?self
     {
         $tooMuch = TextBudget::entry()->exceeded($yaml);
@@ -153,7 +156,11 @@ final readonly class YamlEntry
             $at = [...$path, $key];
             if (is_array($value)) {
                 $findings = [...$findings, ...self::numbers($value, $at, $lines, $file)];
-            } elseif ((is_float($value) || is_int($value)) && $value != 0 && ! (abs($value) >= self::SMALLEST && abs($value) <= self::LARGEST)) {
+            } elseif (
+                (is_float($value) || is_int($value)) &&
+                $value != 0 &&
+                ! (abs($value) >= self::SMALLEST && abs($value) <= self::LARGEST)
+            ) {
                 $findings[] = Finding::stop(
                     'yaml.number',
                     'In “'.implode('.', $at).'”: this is no number that a house has.',
@@ -178,8 +185,14 @@ final readonly class YamlEntry
         return rtrim($problem->getMessage(), '.').'.';
     }
 
-    private static function refused(string $code, string $found, string $why, string $do, string $file, ?int $line): self
-    {
+    private static function refused(
+        string $code,
+        string $found,
+        string $why,
+        string $do,
+        string $file,
+        ?int $line,
+    ): self {
         return new self(null, Findings::of(Finding::stop($code, $found, $why, $do, Place::file($file, $line))));
     }
 
@@ -218,7 +231,14 @@ final readonly class YamlEntry
     {
         $schema = $leaf->schema()->info()->data();
         if ($leaf->keyword() === 'enum' && is_object($schema) && is_array($schema->enum ?? null)) {
-            return 'it must be one of '.implode(', ', array_map(fn (mixed $one): string => is_string($one) ? $one : (string) json_encode($one), $schema->enum));
+            return 'it must be one of '.
+                implode(
+                    ', ',
+                    array_map(
+                        fn (mixed $one): string => is_string($one) ? $one : (string) json_encode($one),
+                        $schema->enum,
+                    ),
+                );
         }
         $words = self::lowerFirst((new ErrorFormatter())->formatErrorMessage($leaf));
         $key = array_values($extra)[0] ?? null;
@@ -240,7 +260,14 @@ final readonly class YamlEntry
         $missing = array_values(array_filter((array) ($leaf->args()['missing'] ?? []), is_string(...)));
         $typed = array_diff(array_map(strval(...), array_keys((array) $leaf->data()->value())), $known);
 
-        return $missing === [] ? [] : array_values(array_filter($typed, fn (string $key): bool => KnownWords::of(implode(' ', $missing))->nearest($key) !== null));
+        return $missing === []
+            ? []
+            : array_values(
+                array_filter(
+                    $typed,
+                    fn (string $key): bool => KnownWords::of(implode(' ', $missing))->nearest($key) !== null,
+                ),
+            );
     }
 
     private static function lowerFirst(string $message): string

@@ -55,9 +55,12 @@ final readonly class YamlLines
     {
         for ($i = $at + 1; $i < count($this->lines); $i++) {
             if ($this->isContent($i)) {
-                $deeper = $at < 0 || $this->indents[$i] > $this->indents[$at] + ($this->hasDash($at) && ! $isList ? 2 : 0);
+                $deeper =
+                    $at < 0 || $this->indents[$i] > $this->indents[$at] + ($this->hasDash($at) && ! $isList ? 2 : 0);
 
-                return $deeper || ($isList && $this->hasDash($i) && $this->indents[$i] === $this->indents[$at]) ? $this->indents[$i] : null;
+                return $deeper || ($isList && $this->hasDash($i) && $this->indents[$i] === $this->indents[$at])
+                    ? $this->indents[$i]
+                    : null;
             }
         }
 
@@ -71,7 +74,11 @@ final readonly class YamlLines
             if ($i > $from && $this->isContent($i) && $this->indents[$i] < $level) {
                 return null;
             }
-            $depth = is_int($key) ? ($this->hasDash($i) ? $this->indents[$i] : null) : $this->depthOf($i, is_scalar($key) ? (string) $key : '');
+            $depth = is_int($key)
+                ? ($this->hasDash($i)
+                    ? $this->indents[$i]
+                    : null)
+                : $this->depthOf($i, is_scalar($key) ? (string) $key : '');
             if ($depth === $level && $skip-- === 0) {
                 return $i;
             }
@@ -96,7 +103,9 @@ final readonly class YamlLines
     private function depthOf(int $at, string $key): ?int
     {
         $line = $this->lines[$at];
-        foreach ($this->hasDash($at) ? [$this->indents[$at] + 2, $this->indents[$at]] : [$this->indents[$at]] as $depth) {
+        foreach (
+            $this->hasDash($at) ? [$this->indents[$at] + 2, $this->indents[$at]] : [$this->indents[$at]] as $depth
+        ) {
             if (strspn($line, '"\'', $depth, 1) === 1) {
                 if (self::quotedKey(substr($line, $depth)) === $key) {
                     return $depth;
@@ -105,7 +114,10 @@ final readonly class YamlLines
                 continue;
             }
             $end = $depth + strlen($key);
-            if (substr_compare($line, $key, min($depth, strlen($line)), strlen($key)) === 0 && ($line[$end + strspn($line, " \t\r", $end)] ?? '') === ':') {
+            if (
+                substr_compare($line, $key, min($depth, strlen($line)), strlen($key)) === 0 &&
+                ($line[$end + strspn($line, " \t\r", $end)] ?? '') === ':'
+            ) {
                 return $depth;
             }
         }
@@ -140,14 +152,20 @@ final readonly class YamlLines
     public static function trouble(string $yaml, int $reported): ?int
     {
         foreach (explode("\n", $yaml) as $index => $line) {
-            if (preg_match('/^\s*(?:- )*+(?:[^\s"\'#][^"\'#]*?:\s+)?(["\'])(.*)$/', $line, $match) === 1 && ! self::closes($match[2], $match[1])) {
+            if (
+                preg_match('/^\s*(?:- )*+(?:[^\s"\'#][^"\'#]*?:\s+)?(["\'])(.*)$/', $line, $match) === 1 &&
+                ! self::closes($match[2], $match[1])
+            ) {
                 return $index + 1;
             }
         }
 
         foreach (explode("\n", $yaml) as $index => $line) {
             $bare = (string) preg_replace('/"(?:\\\\.|[^"\\\\])*"|\'[^\']*\'|#.*$/', '', $line);
-            if (substr_count($bare, '[') > substr_count($bare, ']') || substr_count($bare, '{') > substr_count($bare, '}')) {
+            if (
+                substr_count($bare, '[') > substr_count($bare, ']') ||
+                substr_count($bare, '{') > substr_count($bare, '}')
+            ) {
                 return $index + 1;
             }
         }

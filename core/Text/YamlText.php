@@ -23,7 +23,9 @@ final class YamlText
         self::checkNesting($text);
         set_error_handler(function (int $level, string $message): bool {
             throw new ParseException(
-                str_contains($message, 'Duplicate key') ? substr($message, (int) strpos($message, 'Duplicate key')) : $message,
+                str_contains($message, 'Duplicate key')
+                    ? substr($message, (int) strpos($message, 'Duplicate key'))
+                    : $message,
                 preg_match('/on line (\d+)/', $message, $match) === 1 ? (int) $match[1] : -1,
             );
         }, E_USER_DEPRECATED);
@@ -40,7 +42,9 @@ final class YamlText
     /** The key that stands twice, when that is the trouble. */
     public static function doubled(ParseException $problem): ?string
     {
-        return preg_match('/^Duplicate key "(.*?)" detected/', $problem->getMessage(), $match) === 1 ? $match[1] : null;
+        return preg_match('/^Duplicate key "(.*?)" detected/', $problem->getMessage(), $match) === 1
+            ? $match[1]
+            : null;
     }
 
     /** The parser calls itself for every level, so levels are counted first: dashes and open brackets of a line. */
@@ -78,7 +82,9 @@ final class YamlText
                 continue;
             }
             if ($seen + count($left) + count($value) > self::MOST_VALUES) {
-                throw new ParseException('More than '.self::MOST_VALUES.' values, counted with what aliases repeat');
+                throw new ParseException(
+                    'More than '.self::MOST_VALUES.' values, counted with what aliases repeat',
+                );
             }
             if ($depth > self::DEEPEST) {
                 throw new ParseException('Nested deeper than '.self::DEEPEST.' levels');

@@ -34,6 +34,8 @@ final class Calendar
             array_map(fn (HeldJob $held): int => $held->job->cadenceDays, $box->jobs),
         );
 
-        return $box->updated === null || $cadences === [] ? null : Due::of($box->name, $box->updated, $cadences, $house->now);
+        return $box->updated === null || $cadences === []
+            ? null
+            : Due::of($box->name, $box->updated, $cadences, $house->now);
     }
 }

@@ -34,7 +34,13 @@ final readonly class Due
         $days = min($cadences);
         $date = $last->modify("+{$days} days");
 
-        return new self($box, $last, $days, $date, (int) $now->setTime(0, 0)->diff($date->setTime(0, 0))->format('%r%a'));
+        return new self(
+            $box,
+            $last,
+            $days,
+            $date,
+            (int) $now->setTime(0, 0)->diff($date->setTime(0, 0))->format('%r%a'),
+        );
     }
 
     public function isOverdue(): bool
@@ -51,7 +57,10 @@ final readonly class Due
     {
         return match (true) {
             $this->isOverdue() => UpkeepFindings::overdue($this->box, self::days(-$this->daysLeft)),
-            $this->isSoon() => UpkeepFindings::dueSoon($this->box, $this->daysLeft === 0 ? 'today' : 'in '.self::days($this->daysLeft)),
+            $this->isSoon() => UpkeepFindings::dueSoon(
+                $this->box,
+                $this->daysLeft === 0 ? 'today' : 'in '.self::days($this->daysLeft),
+            ),
             default => UpkeepFindings::inTime($this->box, self::days($this->daysLeft)),
         };
     }
@@ -65,7 +74,11 @@ final readonly class Due
             Source::catalogue('cadence of the job'),
             Line::given('last update', $this->last->format('Y-m-d')),
             Line::given('cadence', "{$this->cadenceDays} days", 'shortest of its jobs'),
-            Line::computed('due', "{$this->last->format('Y-m-d')} + {$this->cadenceDays} days", $this->date->format('Y-m-d')),
+            Line::computed(
+                'due',
+                "{$this->last->format('Y-m-d')} + {$this->cadenceDays} days",
+                $this->date->format('Y-m-d'),
+            ),
         );
     }
 

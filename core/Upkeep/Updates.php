@@ -17,7 +17,9 @@ final readonly class Updates implements Concern
     {
         $findings = array_map(fn (Due $due): Finding => $due->finding(), array_values(Calendar::of($house)));
 
-        return Findings::of(...array_filter($findings, fn (Finding $finding): bool => $finding->severity !== Severity::Fine));
+        return Findings::of(
+            ...array_filter($findings, fn (Finding $finding): bool => $finding->severity !== Severity::Fine),
+        );
     }
 
     public function isForGuests(): bool

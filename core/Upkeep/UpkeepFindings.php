@@ -25,7 +25,9 @@ final class UpkeepFindings
     {
         return Finding::warn(
             'upkeep.not_asked',
-            ucfirst(self::names($boxes)).(count($boxes) === 1 ? ' was' : ' were')." not asked since {$boxes[0]->hearing->since?->format('D H:i')}.",
+            ucfirst(self::names($boxes)).
+                (count($boxes) === 1 ? ' was' : ' were').
+                " not asked since {$boxes[0]->hearing->since?->format('D H:i')}.",
             'Boxes are asked every minute as long as the watching runs; what is shown of them is from then.',
             'Start it again: ./burrow up.',
         );
@@ -80,6 +82,7 @@ final class UpkeepFindings
     /** @param  non-empty-list<Box>  $boxes */
     private static function names(array $boxes): string
     {
-        return implode(', ', array_map(fn (Box $box): string => $box->name, array_slice($boxes, 0, 5))).(count($boxes) > 5 ? ' and more' : '');
+        return implode(', ', array_map(fn (Box $box): string => $box->name, array_slice($boxes, 0, 5))).
+            (count($boxes) > 5 ? ' and more' : '');
     }
 }

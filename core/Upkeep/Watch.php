@@ -18,7 +18,9 @@ final readonly class Watch implements Concern
         $boxes = $house->standing();
         $silent = array_filter($boxes, fn (Box $box): bool => $box->is(HearingState::Silent));
         // Who lies outside of the network cannot be asked, and that is said where addresses are.
-        $forgotten = array_values(array_filter($boxes, fn (Box $box): bool => $box->is(HearingState::NotAsked) && $box->covered));
+        $forgotten = array_values(
+            array_filter($boxes, fn (Box $box): bool => $box->is(HearingState::NotAsked) && $box->covered),
+        );
 
         return Findings::of(...array_map(UpkeepFindings::silent(...), array_values($silent)))
             ->and($forgotten === [] ? [] : [UpkeepFindings::notAsked($forgotten)])
@@ -33,9 +35,14 @@ final readonly class Watch implements Concern
     {
         $serving = array_count_values(array_map(fn (Box $box): string => $box->servesAll(), $boxes));
 
-        return count($boxes) < 2 ? [] : array_values(
-            array_filter($boxes, fn (Box $box): bool => $box->servesAll() !== '' && $serving[$box->servesAll()] === 1),
-        );
+        return count($boxes) < 2
+            ? []
+            : array_values(
+                array_filter(
+                    $boxes,
+                    fn (Box $box): bool => $box->servesAll() !== '' && $serving[$box->servesAll()] === 1,
+                ),
+            );
     }
 
     public function isForGuests(): bool

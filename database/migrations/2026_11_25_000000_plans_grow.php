@@ -7,7 +7,10 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Small parts, schools and the origin of the image in a plan; desk computers; decisions with what was tried; jobs added to a box in service. */
+/**
+ * Small parts, schools and the origin of the image in a plan; desk computers; decisions with what was tried; jobs
+ * added to a box in service.
+ */
 return new class extends Migration
 {
     public function up(): void
@@ -79,6 +82,9 @@ return new class extends Migration
         Schema::table('runs', fn (Blueprint $table) => $table->dropColumn('adds'));
         Schema::table('plans', fn (Blueprint $table) => $table->dropColumn(['dropped_at', 'dropped_because']));
         Schema::table('box_jobs', fn (Blueprint $table) => $table->dropColumn('school'));
-        Schema::table('boxes', fn (Blueprint $table) => $table->dropColumn(['hub', 'cooling', 'addon', 'plugged', 'image_from']));
+        Schema::table(
+            'boxes',
+            fn (Blueprint $table) => $table->dropColumn(['hub', 'cooling', 'addon', 'plugged', 'image_from']),
+        );
     }
 };

@@ -10,11 +10,15 @@ return new class extends Migration
 {
     public function up(): void
     {
-        DB::table('catalogue_entries')->where('kind', 'role')->update(['kind' => 'job']);
+        DB::table('catalogue_entries')
+            ->where('kind', 'role')
+            ->update(['kind' => 'job']);
     }
 
     public function down(): void
     {
-        DB::table('catalogue_entries')->where('kind', 'job')->update(['kind' => 'role']);
+        DB::table('catalogue_entries')
+            ->where('kind', 'job')
+            ->update(['kind' => 'role']);
     }
 };

@@ -32,12 +32,19 @@ return new class extends Migration
     private function rename(string $from, string $to): void
     {
         foreach (self::CHOSEN as $name => $columns) {
-            foreach (DB::table($name)->orderBy('id')->get(['id', ...$columns]) as $row) {
+            foreach (
+                DB::table($name)
+                    ->orderBy('id')
+                    ->get(['id', ...$columns]) as $row
+            ) {
                 $changed = [];
                 foreach ($columns as $column) {
                     $held = json_decode((string) $row->{$column}, true);
                     if (is_array($held)) {
-                        $changed[$column] = json_encode($this->called($held, $from, $to), JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
+                        $changed[$column] = json_encode(
+                            $this->called($held, $from, $to),
+                            JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+                        );
                     }
                 }
                 DB::table($name)->where('id', $row->id)->update($changed);

@@ -17,8 +17,15 @@ return new class extends Migration
 {
     /** What a step was judged by => its kind. */
     private const KINDS = [
-        'lsblk' => 'which-disk', 'uuid' => 'make-file-system', 'upgrade' => 'upgrade',
-        'lease' => 'find-lease', 'port:22' => 'ask-login', 'host_key' => 'keep-host-key', 'pinned' => 'ask-pinned', 'back' => 'ask-back', 'service' => 'ask-services',
+        'lsblk' => 'which-disk',
+        'uuid' => 'make-file-system',
+        'upgrade' => 'upgrade',
+        'lease' => 'find-lease',
+        'port:22' => 'ask-login',
+        'host_key' => 'keep-host-key',
+        'pinned' => 'ask-pinned',
+        'back' => 'ask-back',
+        'service' => 'ask-services',
         'verify' => 'hand',
     ];
 
@@ -27,7 +34,12 @@ return new class extends Migration
         Schema::table('catalogue_entries', function (Blueprint $table): void {
             $table->string('slug', 81)->change();
         });
-        foreach (DB::table('catalogue_entries')->where('kind', 'job')->orderBy('id')->get(['id', 'slug', 'yaml']) as $row) {
+        foreach (
+            DB::table('catalogue_entries')
+                ->where('kind', 'job')
+                ->orderBy('id')
+                ->get(['id', 'slug', 'yaml']) as $row
+        ) {
             $text = (string) $row->yaml;
             try {
                 $job = Yaml::parse($text);
@@ -47,10 +59,22 @@ return new class extends Migration
                 'steps' => array_map($this->step(...), array_values(array_filter($job['playbook'], is_array(...)))),
             ];
             DB::table('catalogue_entries')->insertOrIgnore([
-                'kind' => 'playbook', 'slug' => $playbook['id'], 'yaml' => Yaml::dump($playbook, 4, 2, Yaml::DUMP_MULTI_LINE_LITERAL_BLOCK), 'created_at' => now(), 'updated_at' => now(),
+                'kind' => 'playbook',
+                'slug' => $playbook['id'],
+                'yaml' => Yaml::dump($playbook, 4, 2, Yaml::DUMP_MULTI_LINE_LITERAL_BLOCK),
+                'created_at' => now(),
+                'updated_at' => now(),
             ]);
             // The rest of the entry stays as it was written: from the key to the next one at the margin.
-            DB::table('catalogue_entries')->where('id', $row->id)->update(['yaml' => preg_replace('/^playbook:.*\R(?:(?:[ \t#-].*)?\R)*(?:[ \t#-].*\z)?/m', '', $text."\n")]);
+            DB::table('catalogue_entries')
+                ->where('id', $row->id)
+                ->update([
+                    'yaml' => preg_replace(
+                        '/^playbook:.*\R(?:(?:[ \t#-].*)?\R)*(?:[ \t#-].*\z)?/m',
+                        '',
+                        $text."\n",
+                    ),
+                ]);
         }
     }
 

@@ -25,7 +25,13 @@ class DemoSeeder extends Seeder
 {
     /** name => [job, board, last number of the address, days since its update, ports beside those of remote login] */
     private const BOXES = [
-        'sieve' => ['dns-filter', 'cobble', 10, 4, [['53', 'tcp', 'name lookups'], ['53', 'udp', 'name lookups'], ['80', 'tcp', 'its own page']]],
+        'sieve' => [
+            'dns-filter',
+            'cobble',
+            10,
+            4,
+            [['53', 'tcp', 'name lookups'], ['53', 'udp', 'name lookups'], ['80', 'tcp', 'its own page']],
+        ],
         'larder' => ['file-store', 'flint', 11, 12, [['445', 'tcp', 'file share']]],
         'culvert' => ['tunnel-endpoint', 'pebble', 12, 2, [['51944', 'udp', 'tunnel']]],
         'dewpoint' => ['automation-hub', 'flint', 13, 12, [['8082', 'tcp', 'its own page']]],
@@ -51,7 +57,9 @@ class DemoSeeder extends Seeder
             'currency' => 'GBP',
             'ssids' => "Thistledown\nThistledown reading room",
         ]);
-        $boxes = collect(self::BOXES)->map(fn (array $spec, string $name): Box => $this->box($network, $name, ...$spec))->all();
+        $boxes = collect(self::BOXES)
+            ->map(fn (array $spec, string $name): Box => $this->box($network, $name, ...$spec))
+            ->all();
         $boxes['seedpress']->update(['silent_since' => now()->subHours(3), 'answered_at' => now()->subHours(3)]);
         JournalEntry::query()->create([
             'network_id' => $network->id,
@@ -79,8 +87,16 @@ class DemoSeeder extends Seeder
             'mount_point' => '/srv/store',
             'share' => 'store',
         ]);
-        Dependency::query()->create(['box_id' => $boxes['lantern']->id, 'on_box_id' => $boxes['larder']->id, 'what' => 'files']);
-        Dependency::query()->create(['box_id' => $boxes['culvert']->id, 'on_box_id' => $boxes['sieve']->id, 'what' => 'names']);
+        Dependency::query()->create([
+            'box_id' => $boxes['lantern']->id,
+            'on_box_id' => $boxes['larder']->id,
+            'what' => 'files',
+        ]);
+        Dependency::query()->create([
+            'box_id' => $boxes['culvert']->id,
+            'on_box_id' => $boxes['sieve']->id,
+            'what' => 'names',
+        ]);
         Desk::query()->create([
             'name' => 'the reading room desk',
             'system' => 'lsblk',
@@ -151,12 +167,23 @@ class DemoSeeder extends Seeder
             'place' => 'office drawer',
         ]);
         Measurement::query()->create(['box_id' => $boxes['larder']->id, 'megabytes' => 104, 'idle' => 0.71]);
-        Measurement::query()->create(['box_id' => $boxes['larder']->id, 'board_celsius' => 69, 'room_celsius' => 22]);
+        Measurement::query()->create([
+            'box_id' => $boxes['larder']->id,
+            'board_celsius' => 69,
+            'room_celsius' => 22,
+        ]);
     }
 
     /** @param  list<array{string, string, string}>  $ports */
-    private function box(Network $network, string $name, string $job, string $board, int $number, int $days, array $ports): Box
-    {
+    private function box(
+        Network $network,
+        string $name,
+        string $job,
+        string $board,
+        int $number,
+        int $days,
+        array $ports,
+    ): Box {
         $box = Box::query()->create([
             'network_id' => $network->id,
             'name' => $name,
@@ -196,7 +223,12 @@ class DemoSeeder extends Seeder
                 'looked_at' => $protocol === 'tcp' ? now() : null,
             ]);
         }
-        foreach ([['in service', 200 - $number, "{$name} is in service."], ['update', $days, 'System brought up to date.']] as [$kind, $ago, $text]) {
+        foreach (
+            [
+                ['in service', 200 - $number, "{$name} is in service."],
+                ['update', $days, 'System brought up to date.'],
+            ] as [$kind, $ago, $text]
+        ) {
             JournalEntry::query()->create([
                 'network_id' => $network->id,
                 'box_id' => $box->id,

@@ -18,17 +18,17 @@ use Tests\Attack\WorstTexts;
 
 test('no pattern takes more than forty steps a byte on the worst text of a line', function (): void {
     $script = <<<'PHP'
-        require 'vendor/autoload.php';
-        foreach (Tests\Attack\WorstTexts::patterns() as $pattern => $file) {
-            foreach (Tests\Attack\WorstTexts::against($pattern) as $text) {
-                preg_match($pattern, $text);
-                if (preg_last_error() === PREG_BACKTRACK_LIMIT_ERROR) {
-                    echo "{$file}: {$pattern} on ", substr($text, 0, 40), "\n";
-                    break;
-                }
+    require 'vendor/autoload.php';
+    foreach (Tests\Attack\WorstTexts::patterns() as $pattern => $file) {
+        foreach (Tests\Attack\WorstTexts::against($pattern) as $text) {
+            preg_match($pattern, $text);
+            if (preg_last_error() === PREG_BACKTRACK_LIMIT_ERROR) {
+                echo "{$file}: {$pattern} on ", substr($text, 0, 40), "\n";
+                break;
             }
         }
-        PHP;
+    }
+    PHP;
     // Without its compiler the engine counts every step it takes back.
     $slow = run('php -d pcre.jit=0 -d pcre.backtrack_limit=160000 -r '.escapeshellarg($script));
     expect($slow)
@@ -36,7 +36,16 @@ test('no pattern takes more than forty steps a byte on the worst text of a line'
         ->and(count(WorstTexts::patterns()))
         ->toBeGreaterThan(100)
         // And one that is known to be slow is found by this count.
-        ->and(trim(run('php -d pcre.jit=0 -d pcre.backtrack_limit=160000 -r '.escapeshellarg('preg_match(\'/^(\s*\w+\s*)*$/\', str_repeat("a ", 2000)."\x01"); echo preg_last_error();'))['out']))
+        ->and(
+            trim(
+                run(
+                    'php -d pcre.jit=0 -d pcre.backtrack_limit=160000 -r '.
+                        escapeshellarg(
+                            'preg_match(\'/^(\s*\w+\s*)*$/\', str_repeat("a ", 2000)."\x01"); echo preg_last_error();',
+                        ),
+                )['out'],
+            ),
+        )
         ->toBe((string) PREG_BACKTRACK_LIMIT_ERROR);
 });
 
@@ -50,12 +59,20 @@ test('a text is read up to its budget and not a byte beyond', function (string $
     'a long line' => [str_repeat('a', 8193), 'this line is longer than 8 KiB'],
     'blanks' => ['a:'.str_repeat(' ', 401).'b', 'hundreds of blanks stand in this line'],
     'fewer' => ['a:'.str_repeat(' ', 400).'b', null],
-    'blanks and tabs' => ['a'.str_repeat(" \t", 201).'b '.str_repeat('x', 10), 'hundreds of blanks stand in this line'],
+    'blanks and tabs' => [
+        'a'.str_repeat(" \t", 201).'b '.str_repeat('x', 10),
+        'hundreds of blanks stand in this line',
+    ],
     'empty lines' => ["a\n".str_repeat("  \n", 401).'b', 'hundreds of empty lines stand in it'],
 ]);
 
 test('what is too much is named by its line, and the other files are still judged', function (): void {
-    $findings = (new Linter())->lint(new CardFolder(['config.txt' => "a=1\n".str_repeat('x', 9000), 'wpa_supplicant.conf' => "country = GB\n"]));
+    $findings = (new Linter())->lint(
+        new CardFolder([
+            'config.txt' => "a=1\n".str_repeat('x', 9000),
+            'wpa_supplicant.conf' => "country = GB\n",
+        ]),
+    );
     expect($findings->codes())
         ->toContain('card.not_looked_at', 'card.wpa_blanks')
         ->and((string) $findings->list[array_search('card.not_looked_at', $findings->codes(), true)]->place)
@@ -63,7 +80,12 @@ test('what is too much is named by its line, and the other files are still judge
 });
 
 test('nothing is said about a file that was not looked at', function (): void {
-    $findings = (new Linter())->lint(new CardFolder(['user-data' => "#cloud-config\n".str_repeat("\n", 500), 'meta-data' => "instance-id: a\n"]));
+    $findings = (new Linter())->lint(
+        new CardFolder([
+            'user-data' => "#cloud-config\n".str_repeat("\n", 500),
+            'meta-data' => "instance-id: a\n",
+        ]),
+    );
     expect($findings->codes())->toBe(['card.not_looked_at']);
 });
 
@@ -71,11 +93,36 @@ test('a card of thousands of entries gives a handful of findings', function (str
     $findings = (new Linter())->lint(new CardFolder([$file => $text]));
     expect(count($findings))->toBeGreaterThan(0)->toBeLessThan(260);
 })->with([
-    'keys' => ['user-data', "#cloud-config\n".implode("\n", array_map(fn (int $i): string => "k{$i}: v", range(1, 2900)))],
-    'accounts' => ['user-data', "#cloud-config\nusers:\n".implode("\n", array_map(fn (int $i): string => "  - {name: a{$i}, passwd: x}", range(1, 2000)))],
-    'hashes' => ['user-data', "#cloud-config\nusers:\n".implode("\n", array_map(fn (int $i): string => "  - {name: a{$i}, passwd: \"\$6\$s{$i}\$".str_repeat('a', 86).'"}', range(1, 900)))],
-    'networks' => ['network-config', "version: 2\nwifis:\n  w:\n    access-points:\n".implode("\n", array_map(fn (int $i): string => "      \"n{$i}\": {password: x}", range(1, 2900)))],
-    'links' => ['network-config', "version: 2\nethernets:\n".implode("\n", array_map(fn (int $i): string => "  e{$i}: {addresses: [300.1.1.1/24]}", range(1, 2900)))],
+    'keys' => [
+        'user-data',
+        "#cloud-config\n".implode("\n", array_map(fn (int $i): string => "k{$i}: v", range(1, 2900))),
+    ],
+    'accounts' => [
+        'user-data',
+        "#cloud-config\nusers:\n".
+        implode("\n", array_map(fn (int $i): string => "  - {name: a{$i}, passwd: x}", range(1, 2000))),
+    ],
+    'hashes' => [
+        'user-data',
+        "#cloud-config\nusers:\n".
+        implode(
+            "\n",
+            array_map(
+                fn (int $i): string => "  - {name: a{$i}, passwd: \"\$6\$s{$i}\$".str_repeat('a', 86).'"}',
+                range(1, 900),
+            ),
+        ),
+    ],
+    'networks' => [
+        'network-config',
+        "version: 2\nwifis:\n  w:\n    access-points:\n".
+        implode("\n", array_map(fn (int $i): string => "      \"n{$i}\": {password: x}", range(1, 2900))),
+    ],
+    'links' => [
+        'network-config',
+        "version: 2\nethernets:\n".
+        implode("\n", array_map(fn (int $i): string => "  e{$i}: {addresses: [300.1.1.1/24]}", range(1, 2900))),
+    ],
     'fields' => ['wpa_supplicant.conf', implode("\n", array_map(fn (int $i): string => "x{$i}=1", range(1, 2900)))],
     'blocks' => ['wpa_supplicant.conf', str_repeat("network={\n", 2900)],
 ]);
@@ -84,7 +131,15 @@ test('hashes of a card are tried a few times only, however many there are', func
     // A hash of a well-known password behind the first few is not tried: each trial takes milliseconds by design.
     $hash = crypt('password', '$6$abcdefgh$');
     $card = fn (int $before): string => "#cloud-config\nusers:\n".
-        implode('', array_map(fn (int $i): string => "  - {name: a{$i}, lock_passwd: false, passwd: \"\$6\$s{$i}\$".str_repeat('a', 86)."\"}\n", range(1, $before))).
+        implode(
+            '',
+            array_map(
+                fn (int $i): string => "  - {name: a{$i}, lock_passwd: false, passwd: \"\$6\$s{$i}\$".
+                    str_repeat('a', 86).
+                    "\"}\n",
+                range(1, $before),
+            ),
+        ).
         "  - {name: z, lock_passwd: false, passwd: \"{$hash}\"}\n";
     expect((new Linter())->lint(new CardFolder(['user-data' => $card(2)]))->codes())
         ->toContain('card.password_known')
@@ -100,12 +155,29 @@ test('YAML that unfolds without end is refused', function (string $yaml): void {
         ->and((new Linter())->lint(new CardFolder(['user-data' => "#cloud-config\n{$yaml}"]))->blocks())
         ->toBeTrue();
 })->with([
-    'aliases of aliases' => ["a0: &a0 [x, x, x, x, x, x, x, x]\n".implode("\n", array_map(fn (int $i): string => "a{$i}: &a{$i} [".implode(', ', array_fill(0, 8, '*a'.($i - 1))).']', range(1, 9)))],
+    'aliases of aliases' => [
+        "a0: &a0 [x, x, x, x, x, x, x, x]\n".
+        implode(
+            "\n",
+            array_map(
+                fn (int $i): string => "a{$i}: &a{$i} [".implode(', ', array_fill(0, 8, '*a'.($i - 1))).']',
+                range(1, 9),
+            ),
+        ),
+    ],
     'dashes' => [str_repeat('- ', 2000).'a'],
     'brackets' => ['a: '.str_repeat('[', 2000)],
     'braces' => ['a: '.str_repeat('{a: ', 900)],
     'levels' => [implode("\n", array_map(fn (int $i): string => str_repeat(' ', $i).'a:', range(0, 60))).' 1'],
-    'values' => ['a: ['.substr(str_repeat('1,', 1000), 0, -1)."]\n".implode("\n", array_map(fn (int $i): string => "b{$i}: [".substr(str_repeat('1,', 1900), 0, -1).']', range(1, 9)))],
+    'values' => [
+        'a: ['.
+        substr(str_repeat('1,', 1000), 0, -1).
+        "]\n".
+        implode(
+            "\n",
+            array_map(fn (int $i): string => "b{$i}: [".substr(str_repeat('1,', 1900), 0, -1).']', range(1, 9)),
+        ),
+    ],
 ]);
 
 test('disk lists of thousands are cut and say so', function (string $kind, string $text): void {
@@ -115,16 +187,48 @@ test('disk lists of thousands are cut and say so', function (string $kind, strin
         ->and(count($reading->findings))
         ->toBeLessThan(4);
 })->with([
-    'disks' => ['lsblk', '{"blockdevices":['.implode(',', array_map(fn (int $i): string => '{"name":"sd'.$i.'","size":1,"type":"disk"}', range(1, 5000))).']}'],
+    'disks' => [
+        'lsblk',
+        '{"blockdevices":['.
+        implode(
+            ',',
+            array_map(fn (int $i): string => '{"name":"sd'.$i.'","size":1,"type":"disk"}', range(1, 5000)),
+        ).
+        ']}',
+    ],
     'no disks' => ['lsblk', '{"blockdevices":['.substr(str_repeat('1,', 100000), 0, -1).']}'],
-    'parts' => ['lsblk', '{"blockdevices":[{"name":"sda","size":1,"children":['.substr(str_repeat('{"name":"a","size":1},', 20000), 0, -1).']}]}'],
+    'parts' => [
+        'lsblk',
+        '{"blockdevices":[{"name":"sda","size":1,"children":['.
+        substr(str_repeat('{"name":"a","size":1},', 20000), 0, -1).
+        ']}]}',
+    ],
     'numbers' => ['get-disk', '[{"Number":1,"Size":1}'.str_repeat(',1', 100000).']'],
-    'stores' => ['diskutil', '<plist><dict><key>AllDisksAndPartitions</key><array>'.implode('', array_map(fn (int $i): string => "<dict><key>DeviceIdentifier</key><string>disk{$i}</string><key>Size</key><integer>5</integer></dict>", range(1, 3000))).'</array></dict></plist>'],
+    'stores' => [
+        'diskutil',
+        '<plist><dict><key>AllDisksAndPartitions</key><array>'.
+        implode(
+            '',
+            array_map(
+                fn (
+                    int $i,
+                ): string => "<dict><key>DeviceIdentifier</key><string>disk{$i}</string><key>Size</key><integer>5</integer></dict>",
+                range(1, 3000),
+            ),
+        ).
+        '</array></dict></plist>',
+    ],
     'open tags' => ['diskutil', str_repeat('<plist ', 100000)],
 ]);
 
 test('a cut disk list warns that the one looked for may be further down', function (): void {
-    $text = '{"blockdevices":['.implode(',', array_map(fn (int $i): string => '{"name":"sd'.$i.'","size":1,"type":"disk"}', range(1, 300))).']}';
+    $text =
+        '{"blockdevices":['.
+        implode(
+            ',',
+            array_map(fn (int $i): string => '{"name":"sd'.$i.'","size":1,"type":"disk"}', range(1, 300)),
+        ).
+        ']}';
     expect(Intake::standard()->read('lsblk', $text)->findings->codes())->toBe(['intake.too_many_devices']);
 });
 
@@ -137,7 +241,9 @@ test('no reader, linter or entry fails on the worst texts there are', function (
             expect(count($intake->read($kind, $text)->findings))->toBeLessThan(12);
         }
         expect(YamlEntry::read($text, $schema, 'entry.yaml')->data)->toBeNull();
-        foreach (['user-data', 'network-config', 'wpa_supplicant.conf', 'cmdline.txt', 'config.txt', 'userconf.txt'] as $file) {
+        foreach (
+            ['user-data', 'network-config', 'wpa_supplicant.conf', 'cmdline.txt', 'config.txt', 'userconf.txt'] as $file
+        ) {
             (new Fixer())->fix(new CardFolder([$file => $text]), new CardContext());
         }
     }

@@ -13,13 +13,15 @@ function askedOf(BadPeer $peer): Target
 {
     $target = (new ReflectionClass(Target::class))->newInstanceWithoutConstructor();
     foreach (['host' => '127.0.0.1', 'port' => $peer->port, 'presence' => null] as $name => $value) {
-        (fn () => $this->{$name} = $value)->call($target);
+        (fn () => ($this->{$name} = $value))->call($target);
     }
 
     return $target;
 }
 
-test('a peer that does not keep to the protocol holds nobody up and fills no memory', function (string $does): void {
+test('a peer that does not keep to the protocol holds nobody up and fills no memory', function (
+    string $does,
+): void {
     $peer = new BadPeer($does);
     $memory = memory_get_usage();
     memory_reset_peak_usage();
@@ -31,7 +33,16 @@ test('a peer that does not keep to the protocol holds nobody up and fills no mem
         ->toBeLessThan(15)
         ->and(memory_get_peak_usage() - $memory)
         ->toBeLessThan(8 * 1024 * 1024);
-})->with(['silent', 'drips', 'floods lines', 'floods without lines', 'greets and is silent', 'greets and floods', 'hangs up', 'promises a huge packet']);
+})->with([
+    'silent',
+    'drips',
+    'floods lines',
+    'floods without lines',
+    'greets and is silent',
+    'greets and floods',
+    'hangs up',
+    'promises a huge packet',
+]);
 
 test('the stream ends with its bytes and with its time', function (): void {
     $floods = new BadPeer('floods lines');

@@ -8,7 +8,8 @@ declare(strict_types=1);
 function raw(string $request): array
 {
     [$host, $port] = explode(':', substr(base(), 7));
-    $stream = stream_socket_client("tcp://{$host}:{$port}", timeout: 5) ?: throw new RuntimeException('Nobody answers.');
+    $stream =
+        stream_socket_client("tcp://{$host}:{$port}", timeout: 5) ?: throw new RuntimeException('Nobody answers.');
     stream_set_timeout($stream, 30);
     fwrite($stream, $request);
     $answer = (string) stream_get_contents($stream);
@@ -17,7 +18,11 @@ function raw(string $request): array
     return ['status' => (int) substr($head, 9, 3), 'head' => $head, 'body' => $body];
 }
 
-test('what goes wrong before the application is reached looks and behaves like the rest', function (string $request, int $status, string $says): void {
+test('what goes wrong before the application is reached looks and behaves like the rest', function (
+    string $request,
+    int $status,
+    string $says,
+): void {
     $answer = raw(strtr($request, ['HOST' => substr(base(), 7)]));
     expect($answer['status'])
         ->toBe($status)
@@ -25,26 +30,71 @@ test('what goes wrong before the application is reached looks and behaves like t
         ->toContain($says, '/css/burrow.css')
         ->not->toMatch('/nginx|<script|style=/')
         ->and($answer['head'])
-        ->toContain("Content-Security-Policy: default-src 'none'", 'X-Content-Type-Options: nosniff', 'Cache-Control: no-store')
+        ->toContain(
+            "Content-Security-Policy: default-src 'none'",
+            'X-Content-Type-Options: nosniff',
+            'Cache-Control: no-store',
+        )
         ->not->toMatch('/nginx\/|PHP\//');
 })->with([
     'no request' => ["GET / HTTP/1.1\r\nHost HOST\r\n\r\n", 400, 'Not understood'],
     'another name' => ["GET / HTTP/1.1\r\nHost: evil.example\r\nConnection: close\r\n\r\n", 421, 'Another name'],
-    'a name with a port that is not ours' => ["GET /login HTTP/1.1\r\nHost: burrow.evil.example:80\r\nConnection: close\r\n\r\n", 421, 'Another name'],
-    'a program that is not shown' => ["GET /index2.php HTTP/1.1\r\nHost: HOST\r\nConnection: close\r\n\r\n", 404, 'Not here'],
-    'a file that is not there' => ["GET /css/nothing.css HTTP/1.1\r\nHost: HOST\r\nConnection: close\r\n\r\n", 404, 'Not here'],
-    'the wrong way' => ["POST /css/burrow.css HTTP/1.1\r\nHost: HOST\r\nContent-Length: 0\r\nConnection: close\r\n\r\n", 405, 'Not that way'],
-    'far too much' => ["POST /login HTTP/1.1\r\nHost: HOST\r\nContent-Length: 900000000\r\nConnection: close\r\n\r\n", 413, 'Too large'],
-    'too long an address' => ['GET /'.str_repeat('a', 40000)." HTTP/1.1\r\nHost: HOST\r\nConnection: close\r\n\r\n", 414, 'Too long an address'],
-    'a folder above' => ["GET /../../etc/passwd HTTP/1.1\r\nHost: HOST\r\nConnection: close\r\n\r\n", 400, 'Not understood'],
+    'a name with a port that is not ours' => [
+        "GET /login HTTP/1.1\r\nHost: burrow.evil.example:80\r\nConnection: close\r\n\r\n",
+        421,
+        'Another name',
+    ],
+    'a program that is not shown' => [
+        "GET /index2.php HTTP/1.1\r\nHost: HOST\r\nConnection: close\r\n\r\n",
+        404,
+        'Not here',
+    ],
+    'a file that is not there' => [
+        "GET /css/nothing.css HTTP/1.1\r\nHost: HOST\r\nConnection: close\r\n\r\n",
+        404,
+        'Not here',
+    ],
+    'the wrong way' => [
+        "POST /css/burrow.css HTTP/1.1\r\nHost: HOST\r\nContent-Length: 0\r\nConnection: close\r\n\r\n",
+        405,
+        'Not that way',
+    ],
+    'far too much' => [
+        "POST /login HTTP/1.1\r\nHost: HOST\r\nContent-Length: 900000000\r\nConnection: close\r\n\r\n",
+        413,
+        'Too large',
+    ],
+    'too long an address' => [
+        'GET /'.str_repeat('a', 40000)." HTTP/1.1\r\nHost: HOST\r\nConnection: close\r\n\r\n",
+        414,
+        'Too long an address',
+    ],
+    'a folder above' => [
+        "GET /../../etc/passwd HTTP/1.1\r\nHost: HOST\r\nConnection: close\r\n\r\n",
+        400,
+        'Not understood',
+    ],
 ]);
 
 test('the application answers to its own names, whatever their case, and to no forwarded one', function (): void {
     $port = explode(':', substr(base(), 7))[1];
-    foreach (["127.0.0.1:{$port}" => 200, "localhost:{$port}" => 200, "LOCALHOST:{$port}" => 200, "[::1]:{$port}" => 200, '' => 400] as $host => $status) {
-        expect([$host, raw("GET /login HTTP/1.1\r\nHost: {$host}\r\nConnection: close\r\n\r\n")['status']])->toBe([$host, $status]);
+    foreach (
+        [
+            "127.0.0.1:{$port}" => 200,
+            "localhost:{$port}" => 200,
+            "LOCALHOST:{$port}" => 200,
+            "[::1]:{$port}" => 200,
+            '' => 400,
+        ] as $host => $status
+    ) {
+        expect([$host, raw("GET /login HTTP/1.1\r\nHost: {$host}\r\nConnection: close\r\n\r\n")['status']])->toBe([
+            $host,
+            $status,
+        ]);
     }
-    $forwarded = raw("GET /plan HTTP/1.1\r\nHost: localhost:{$port}\r\nX-Forwarded-Host: evil.example\r\nX-Forwarded-Proto: https\r\nConnection: close\r\n\r\n");
+    $forwarded = raw(
+        "GET /plan HTTP/1.1\r\nHost: localhost:{$port}\r\nX-Forwarded-Host: evil.example\r\nX-Forwarded-Proto: https\r\nConnection: close\r\n\r\n",
+    );
     expect($forwarded['head'])->not->toContain('evil.example')->toMatch('~Location: http://localhost~');
 });
 
@@ -54,9 +104,21 @@ test('what is sent with a passphrase in it is nowhere on the disk, while it is s
     $host = substr(base(), 7);
     [$name, $port] = explode(':', $host);
     $stream = stream_socket_client("tcp://{$name}:{$port}", timeout: 5);
-    fwrite($stream, "POST /login HTTP/1.1\r\nHost: {$host}\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: ".strlen($body)."\r\nConnection: close\r\n\r\n".substr($body, 0, 200000));
+    fwrite(
+        $stream,
+        "POST /login HTTP/1.1\r\nHost: {$host}\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: ".
+            strlen($body).
+            "\r\nConnection: close\r\n\r\n".
+            substr($body, 0, 200000),
+    );
     usleep(300000);
-    $onDisk = fn (): string => run('grep --recursive --files-with-matches --fixed-strings --text -- '.escapeshellarg(rawurlencode($secret)).' '.escapeshellarg((string) getenv('TEST_VAR')).' --exclude-dir=db 2>/dev/null')['out'];
+    $onDisk = fn (): string => run(
+        'grep --recursive --files-with-matches --fixed-strings --text -- '.
+            escapeshellarg(rawurlencode($secret)).
+            ' '.
+            escapeshellarg((string) getenv('TEST_VAR')).
+            ' --exclude-dir=db 2>/dev/null',
+    )['out'];
     $while = $onDisk();
     fwrite($stream, substr($body, 200000));
     stream_set_timeout($stream, 30);

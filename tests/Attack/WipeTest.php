@@ -10,30 +10,93 @@ use Burrow\Quantity\Bytes;
 
 // Every command that can destroy is typed into a real bash, with tools that only write down that they were called.
 
-const DESTROYS = ['dd', 'parted', 'sfdisk', 'sgdisk', 'fdisk', 'wipefs', 'mkfs', 'mkfs.ext4', 'mke2fs', 'mkswap', 'mdadm', 'cryptsetup', 'shred', 'blkdiscard', 'tee', 'cp', 'mv', 'rm'];
+const DESTROYS = [
+    'dd',
+    'parted',
+    'sfdisk',
+    'sgdisk',
+    'fdisk',
+    'wipefs',
+    'mkfs',
+    'mkfs.ext4',
+    'mke2fs',
+    'mkswap',
+    'mdadm',
+    'cryptsetup',
+    'shred',
+    'blkdiscard',
+    'tee',
+    'cp',
+    'mv',
+    'rm',
+];
 
 const THE_DISK = ['serial' => 'SEED000007', 'bytes' => '500000000000', 'mounted' => ''];
 
-/** @return array<string, string> every command of every playbook and writer that names a tool which destroys a disk, filled for one disk */
+/**
+ * @return array<string, string> every command of every playbook and writer that names a tool which destroys
+ *         a disk, filled for one disk
+ */
 function destructiveCommands(): array
 {
-    $values = new Values([
-        'host' => 'wren', 'user' => 'warden', 'address' => '172.22.8.16', 'mac' => '02:4b:1e:90:00:07', 'fingerprint' => 'SHA256:x', 'disk' => 'sdq', 'disk_partition' => 'sdq1',
-        'disk_serial' => THE_DISK['serial'], 'disk_bytes' => THE_DISK['bytes'], 'store_label' => 'store', 'mount_point' => '/srv/store', 'share' => 'store',
-    ], ['fstab_line' => 'UUID=x /srv/store ext4 defaults,nofail 0 2', 'smb_share' => "[store]\n   path = /srv/store"]);
+    $values = new Values(
+        [
+            'host' => 'wren',
+            'user' => 'warden',
+            'address' => '172.22.8.16',
+            'mac' => '02:4b:1e:90:00:07',
+            'fingerprint' => 'SHA256:x',
+            'disk' => 'sdq',
+            'disk_partition' => 'sdq1',
+            'disk_serial' => THE_DISK['serial'],
+            'disk_bytes' => THE_DISK['bytes'],
+            'store_label' => 'store',
+            'mount_point' => '/srv/store',
+            'share' => 'store',
+        ],
+        [
+            'fstab_line' => 'UUID=x /srv/store ext4 defaults,nofail 0 2',
+            'smb_share' => "[store]\n   path = /srv/store",
+        ],
+    );
     $steps = [];
     foreach (everyStep() as $id => $step) {
         $steps[$id] = (string) $values->fill($step->command);
     }
-    $disk = new BlockDevice('sdq', Bytes::of((int) THE_DISK['bytes']), null, THE_DISK['serial'], 'usb', true, false, [], [], '/dev/disk/by-id/usb-disk');
+    $disk = new BlockDevice(
+        'sdq',
+        Bytes::of((int) THE_DISK['bytes']),
+        null,
+        THE_DISK['serial'],
+        'usb',
+        true,
+        false,
+        [],
+        [],
+        '/dev/disk/by-id/usb-disk',
+    );
     foreach ([DeskSystem::Lsblk, DeskSystem::Diskutil] as $system) {
-        foreach (WriteCommands::for($system, $system === DeskSystem::Diskutil ? new BlockDevice('disk4', $disk->size, null, null, 'usb', true, false, [], []) : $disk, 'plain.img') as $command) {
+        foreach (
+            WriteCommands::for(
+                $system,
+                $system === DeskSystem::Diskutil
+                    ? new BlockDevice('disk4', $disk->size, null, null, 'usb', true, false, [], [])
+                    : $disk,
+                'plain.img',
+            ) as $command
+        ) {
             $steps["{$system->value} {$command->title}"] = $command->command;
         }
     }
     $steps['capacity'] = WriteCommands::capacityTest($disk)->command;
 
-    return array_filter($steps, fn (string $text): bool => preg_match('~(?:\bdd |parted |sfdisk|sgdisk|wipefs|mkfs|mdadm|cryptsetup|shred|blkdiscard)~', $text) === 1);
+    return array_filter(
+        $steps,
+        fn (string $text): bool => preg_match(
+            '~(?:\bdd |parted |sfdisk|sgdisk|wipefs|mkfs|mdadm|cryptsetup|shred|blkdiscard)~',
+            $text,
+        ) === 1,
+    );
 }
 
 /**
@@ -50,10 +113,17 @@ function wiped(string $text, array $disk, string $failing = ''): array
     };
     foreach (DESTROYS as $tool) {
         // What writes into a file of the running system is no disk, and is left out of the count.
-        $stub($tool, "case \"\$*\" in *--append*/etc/*) cat >/dev/null; exit 0;; esac\n[ -p /dev/stdin ] && cat >/dev/null\necho {$tool} >>{$folder}/called\n".($tool === $failing ? 'exit 1' : 'exit 0'));
+        $stub(
+            $tool,
+            "case \"\$*\" in *--append*/etc/*) cat >/dev/null; exit 0;; esac\n[ -p /dev/stdin ] && cat >/dev/null\necho {$tool} >>{$folder}/called\n".
+                ($tool === $failing ? 'exit 1' : 'exit 0'),
+        );
     }
     $stub('sudo', 'exec "$@"');
-    $stub('lsblk', "case \"\$*\" in *SERIAL*) echo '{$disk['serial']}';; *SIZE*) echo '{$disk['bytes']}';; *MOUNTPOINT*) printf '%s\\n\\n' '{$disk['mounted']}';; esac");
+    $stub(
+        'lsblk',
+        "case \"\$*\" in *SERIAL*) echo '{$disk['serial']}';; *SIZE*) echo '{$disk['bytes']}';; *MOUNTPOINT*) printf '%s\\n\\n' '{$disk['mounted']}';; esac",
+    );
     $stub('diskutil', 'echo plist');
     $stub('plutil', "echo '{$disk['bytes']}'");
     foreach (['blkid', 'udevadm', 'udisksctl', 'cmp', 'openssl', 'sync'] as $harmless) {
@@ -66,7 +136,10 @@ function wiped(string $text, array $disk, string $failing = ''): array
 }
 
 test('there is something to try', function (): void {
-    expect(array_keys(destructiveCommands()))->toContain('file-store.package disk-make', 'capacity')->and(count(destructiveCommands()))->toBeGreaterThanOrEqual(4);
+    expect(array_keys(destructiveCommands()))
+        ->toContain('file-store.package disk-make', 'capacity')
+        ->and(count(destructiveCommands()))
+        ->toBeGreaterThanOrEqual(4);
 });
 
 test('nothing is wiped when the disk is another one', function (string $name): void {
@@ -98,7 +171,11 @@ test('a chain stops at the first tool that fails', function (): void {
 
 test('what destroys on the third desk system is one block that looks first and stops', function (): void {
     $disk = new BlockDevice('3', Bytes::of(31914983424), 'reader', '7', 'usb', true, false, [], [], 'USBSTOR\\7');
-    $destroying = array_filter(WriteCommands::for(DeskSystem::GetDisk, $disk, 'plain.img'), fn ($command): bool => preg_match('/Clear-Disk|ReadWrite/', $command->command) === 1 && $command->title !== 'Verify');
+    $destroying = array_filter(
+        WriteCommands::for(DeskSystem::GetDisk, $disk, 'plain.img'),
+        fn ($command): bool => preg_match('/Clear-Disk|ReadWrite/', $command->command) === 1 &&
+            $command->title !== 'Verify',
+    );
     expect($destroying)->toHaveCount(2);
     foreach ($destroying as $command) {
         $lines = explode("\n", $command->command);
@@ -118,5 +195,8 @@ test('what destroys on the third desk system is one block that looks first and s
 test('a disk without a serial number is never named for wiping', function (): void {
     $disk = new BlockDevice('sdq', Bytes::of(500000000000), null, null, 'usb', false, false, [], []);
     $choice = Burrow\Stores\DiskChoice::among([$disk], null);
-    expect($choice->disk)->toBeNull()->and($choice->findings->codes())->toBe(['stores.disk_without_serial']);
+    expect($choice->disk)
+        ->toBeNull()
+        ->and($choice->findings->codes())
+        ->toBe(['stores.disk_without_serial']);
 });

@@ -35,8 +35,18 @@ final class BenchProcess
             unlink($this->socket());
         }
         $process = proc_open(
-            [PHP_BINARY, 'bench/serve.php', "--state={$this->folder}/state.json", "--socket={$this->socket()}", '--offset='.self::OFFSET],
-            [['file', '/dev/null', 'r'], ['file', "{$this->folder}/log", 'a'], ['file', "{$this->folder}/log", 'a']],
+            [
+                PHP_BINARY,
+                'bench/serve.php',
+                "--state={$this->folder}/state.json",
+                "--socket={$this->socket()}",
+                '--offset='.self::OFFSET,
+            ],
+            [
+                ['file', '/dev/null', 'r'],
+                ['file', "{$this->folder}/log", 'a'],
+                ['file', "{$this->folder}/log", 'a'],
+            ],
             $pipes,
         );
         $this->process = is_resource($process) ? $process : throw new RuntimeException('The bench did not start.');
@@ -67,7 +77,8 @@ final class BenchProcess
     /** @return array<string, mixed> */
     public function ask(array $request): array
     {
-        $stream = stream_socket_client('unix://'.$this->socket()) ?: throw new RuntimeException('The bench is gone.');
+        $stream =
+            stream_socket_client('unix://'.$this->socket()) ?: throw new RuntimeException('The bench is gone.');
         fwrite($stream, json_encode($request)."\n");
 
         return json_decode((string) fgets($stream), true);
@@ -108,7 +119,10 @@ final class BenchProcess
     {
         $end = microtime(true) + $seconds;
         while (! $condition()) {
-            microtime(true) < $end || throw new RuntimeException('Waited in vain for the bench: '.@file_get_contents($this->folder.'/log'));
+            microtime(true) < $end ||
+                throw new RuntimeException(
+                    'Waited in vain for the bench: '.@file_get_contents($this->folder.'/log'),
+                );
             usleep(20000);
         }
     }

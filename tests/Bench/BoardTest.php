@@ -37,11 +37,23 @@ function target(string $host, int $port): Target
 /** What the tool writes for a box of this name. */
 function written(string $name = 'wren'): array
 {
-    $key = SshPublicKey::tryParse('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
+    $key = SshPublicKey::tryParse(
+        'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk',
+    );
     $files = [];
     foreach (
         (new DeclarativeWriter())->write(
-            new FirstBoot(Hostname::parse($name), 'thistledown.home.arpa', "{$name}-1", 'warden', $key, null, 'Europe/London', 'gb', ['samba']),
+            new FirstBoot(
+                Hostname::parse($name),
+                'thistledown.home.arpa',
+                "{$name}-1",
+                'warden',
+                $key,
+                null,
+                'Europe/London',
+                'gb',
+                ['samba'],
+            ),
         ) as $file
     ) {
         $files[$file->name] = $file->text();
@@ -125,7 +137,11 @@ test('the three states of a door are told apart', function (): void {
         'share' => target('127.22.8.100', 445),
         'nobody' => target('127.22.8.140', 22),
     ]);
-    expect($states)->toBe(['login' => DoorState::Open, 'share' => DoorState::Refused, 'nobody' => DoorState::Silent]);
+    expect($states)->toBe([
+        'login' => DoorState::Open,
+        'share' => DoorState::Refused,
+        'nobody' => DoorState::Silent,
+    ]);
     $this->bench->ask(['do' => 'power', 'board' => 'b', 'on' => false]);
     expect((new TcpProbe(1))->ask(target('127.22.8.100', 22)))->toBe(DoorState::Silent);
 });
@@ -147,7 +163,9 @@ test('real programs meet a real host key', function (): void {
 
 test('a new card means a new host key, a restart does not', function (): void {
     $boot = function (): string {
-        $this->bench->until(fn () => $this->bench->board()['fingerprint'] !== null && $this->bench->isOpen('127.22.8.100', 22));
+        $this->bench->until(
+            fn () => $this->bench->board()['fingerprint'] !== null && $this->bench->isOpen('127.22.8.100', 22),
+        );
 
         return $this->bench->board()['fingerprint'];
     };
@@ -174,15 +192,25 @@ test('the share opens only when disk, mount and share are right', function (): v
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
     $disks = Intake::standard()->read('lsblk', $this->bench->type('lsblk --json --bytes'))->all(BlockDevice::class);
     expect(DiskChoice::among($disks, null)->disk?->name)->toBe('sda');
-    expect($this->bench->type('test "$(lsblk --noheadings --nodeps --output SERIAL /dev/sda)" = OTHER || echo STOPPED'))->toBe('STOPPED');
+    expect(
+        $this->bench->type(
+            'test "$(lsblk --noheadings --nodeps --output SERIAL /dev/sda)" = OTHER || echo STOPPED',
+        ),
+    )->toBe('STOPPED');
     $made = $this->bench->type(
         "sudo parted --script /dev/sda mklabel gpt mkpart store ext4 1MiB 100%\nsudo mkfs.ext4 -L store /dev/sda1\nsudo blkid -s UUID -o value /dev/sda1",
     );
     $uuid = Intake::standard()->read('uuid', $made)->all(FileSystemId::class)[0]->uuid;
     $share = new SmbShare('store', '/srv/store', 'warden');
-    $this->bench->type("sudo tee --append /etc/samba/smb.conf <<'SHARE'\n{$share}\nSHARE\nsudo systemctl enable smbd\nsudo systemctl restart smbd");
+    $this->bench->type(
+        "sudo tee --append /etc/samba/smb.conf <<'SHARE'\n{$share}\nSHARE\nsudo systemctl enable smbd\nsudo systemctl restart smbd",
+    );
     expect($this->bench->isOpen('127.22.8.100', 445))->toBeFalse();
-    $this->bench->type("sudo tee --append /etc/fstab <<'LINE'\n".new FstabLine($uuid, '/srv/store')."\nLINE\nsudo mount /srv/store");
+    $this->bench->type(
+        "sudo tee --append /etc/fstab <<'LINE'\n".
+            new FstabLine($uuid, '/srv/store').
+            "\nLINE\nsudo mount /srv/store",
+    );
     expect($this->bench->isOpen('127.22.8.100', 445))->toBeTrue();
     $this->bench->type('sudo systemctl reboot');
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 445));
@@ -216,7 +244,12 @@ test('junk at the door and at the handle does no harm', function (): void {
     $this->bench->boot(written());
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
     foreach (
-        ["\0\0\0", str_repeat('x', 70000), "SSH-2.0-x\r\n\xff\xff\xff\xff\x01", "SSH-2.0-x\r\n\0\0\0\x0c\x06\x1e\0\0\0\0\0\0\0\0\0\0"] as $junk
+        [
+            "\0\0\0",
+            str_repeat('x', 70000),
+            "SSH-2.0-x\r\n\xff\xff\xff\xff\x01",
+            "SSH-2.0-x\r\n\0\0\0\x0c\x06\x1e\0\0\0\0\0\0\0\0\0\0",
+        ] as $junk
     ) {
         $door = stream_socket_client('tcp://127.22.8.100:'.(22 + BenchProcess::OFFSET), timeout: 1);
         @fwrite($door, $junk);
@@ -248,7 +281,9 @@ test('a board takes the address that its card gives, by either school', function
             ? array_replace(written(), [
                 'network-config' => "version: 2\nethernets:\n  wired:\n    match:\n      name: \"e*\"\n    dhcp4: false\n    addresses: [172.22.8.44/24]\n    routes:\n      - to: default\n        via: 172.22.8.1\n",
             ])
-            : written() + ['cmdline.txt' => "console=tty1 root=PARTUUID=1-02 rootwait ip=172.22.8.44::172.22.8.1:255.255.255.0:wren:eth0:off\n"];
+            : written() + [
+                'cmdline.txt' => "console=tty1 root=PARTUUID=1-02 rootwait ip=172.22.8.44::172.22.8.1:255.255.255.0:wren:eth0:off\n",
+            ];
     expect((new Linter())->lint(new CardFolder($files))->codes())->toBe([]);
     $this->bench->boot($files);
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.44', 22));
@@ -275,9 +310,17 @@ test('what is secret on a card does not reach the state of the bench', function 
     expect($found)->toBe([])->and($this->bench->state())->toContain('userconf.txt');
 });
 
-test('a card that the bench has no place for leaves its board dark and the others alone', function (string $address): void {
-    $this->bench->boot(['meta-data' => "instance-id: a\n", 'user-data' => "#cloud-config\nhostname: wren\n", 'network-config' => "version: 2\nethernets:\n  eth0:\n    addresses: ['{$address}']\n"]);
-    $this->bench->until(fn (): bool => str_contains(implode(' ', $this->bench->board()['screen']), 'the bench has no place'));
+test('a card that the bench has no place for leaves its board dark and the others alone', function (
+    string $address,
+): void {
+    $this->bench->boot([
+        'meta-data' => "instance-id: a\n",
+        'user-data' => "#cloud-config\nhostname: wren\n",
+        'network-config' => "version: 2\nethernets:\n  eth0:\n    addresses: ['{$address}']\n",
+    ]);
+    $this->bench->until(
+        fn (): bool => str_contains(implode(' ', $this->bench->board()['screen']), 'the bench has no place'),
+    );
     // It begins again with that state on its disk.
     $this->bench->stop();
     $this->bench->start();
@@ -293,14 +336,26 @@ test('a state that cannot be read is set aside, and the bench begins', function 
         ->toBe([])
         ->and(file_get_contents($this->bench->stateFile().'.set-aside'))
         ->toBe($state);
-})->with(['empty' => '', 'cut' => '{"speed": 20, "boards": [{"id"', 'a list of nothing' => '3', 'the wrong kinds' => '{"pool": ["172.22.8.100"]}']);
+})->with([
+    'empty' => '',
+    'cut' => '{"speed": 20, "boards": [{"id"',
+    'a list of nothing' => '3',
+    'the wrong kinds' => '{"pool": ["172.22.8.100"]}',
+]);
 
 test('a board that cannot be put back is left out, and the others stand', function (): void {
     $this->bench->boot(['user-data' => '']);
     $this->bench->stop();
     $state = json_decode($this->bench->state(), true);
     $state['boards'][] = ['id' => 'bad', 'mac' => []];
-    $state['boards'][] = ['id' => 'odd', 'mac' => '02:00:00:00:00:01', 'class' => 'x', 'networkAfter' => 1, 'powered' => true, 'files' => ['cmdline.txt' => 'ip=300.1.1.1:::::eth0:off']];
+    $state['boards'][] = [
+        'id' => 'odd',
+        'mac' => '02:00:00:00:00:01',
+        'class' => 'x',
+        'networkAfter' => 1,
+        'powered' => true,
+        'files' => ['cmdline.txt' => 'ip=300.1.1.1:::::eth0:off'],
+    ];
     file_put_contents($this->bench->stateFile(), json_encode($state));
     $this->bench->start();
     expect(array_column($this->bench->ask(['do' => 'status'])['boards'], 'id'))->toBe(['b', 'odd']);

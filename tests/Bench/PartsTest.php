@@ -52,18 +52,50 @@ test('a lease file has a line a lease, and a star for no name', function (): voi
     expect($router->leaseFile())->toBe("43200 02:00:00:00:00:01 172.22.8.100 * 01:02:00:00:00:00:01\n");
 });
 
-test('first boot passes over what it cannot read', function (array $files, string $name, ?string $user, bool $login, bool $network): void {
+test('first boot passes over what it cannot read', function (
+    array $files,
+    string $name,
+    ?string $user,
+    bool $login,
+    bool $network,
+): void {
     $boot = FirstBoot::from($files);
-    expect([$boot->hostname, $boot->user, $boot->remoteLogin, $boot->network])->toBe([$name, $user, $login, $network]);
+    expect([$boot->hostname, $boot->user, $boot->remoteLogin, $boot->network])->toBe([
+        $name,
+        $user,
+        $login,
+        $network,
+    ]);
 })->with([
     'nothing' => [[], 'board', null, false, true],
     'no meta-data' => [['user-data' => "#cloud-config\nhostname: wren\n"], 'board', null, false, true],
     'a marker file' => [['ssh' => ''], 'board', null, true, true],
-    'a name and nobody' => [['meta-data' => 'a: b', 'user-data' => "#cloud-config\nhostname: wren\n"], 'wren', null, false, true],
-    'a name with a domain' => [['meta-data' => 'a: b', 'user-data' => "#cloud-config\nhostname: wren.local\n"], 'wren', null, false, true],
-    'a name that is none' => [['meta-data' => 'a: b', 'user-data' => "#cloud-config\nhostname: wren_\n"], 'board', null, false, true],
+    'a name and nobody' => [
+        ['meta-data' => 'a: b', 'user-data' => "#cloud-config\nhostname: wren\n"],
+        'wren',
+        null,
+        false,
+        true,
+    ],
+    'a name with a domain' => [
+        ['meta-data' => 'a: b', 'user-data' => "#cloud-config\nhostname: wren.local\n"],
+        'wren',
+        null,
+        false,
+        true,
+    ],
+    'a name that is none' => [
+        ['meta-data' => 'a: b', 'user-data' => "#cloud-config\nhostname: wren_\n"],
+        'board',
+        null,
+        false,
+        true,
+    ],
     'a locked password' => [
-        ['meta-data' => 'a: b', 'user-data' => "#cloud-config\nusers: [{name: warden, hashed_passwd: \"\$6\$a\"}]\n"],
+        [
+            'meta-data' => 'a: b',
+            'user-data' => "#cloud-config\nusers: [{name: warden, hashed_passwd: \"\$6\$a\"}]\n",
+        ],
         'board',
         null,
         false,
@@ -77,8 +109,20 @@ test('first boot passes over what it cannot read', function (array $files, strin
         true,
     ],
     'network of version 1' => [['network-config' => "version: 1\n"], 'board', null, false, false],
-    'another socket' => [['network-config' => "version: 2\nethernets: {w: {match: {name: \"wl*\"}, dhcp4: true}}\n"], 'board', null, false, false],
-    'wrapped network' => [['network-config' => "network: {version: 2, ethernets: {eth0: {dhcp4: true}}}\n"], 'board', null, false, true],
+    'another socket' => [
+        ['network-config' => "version: 2\nethernets: {w: {match: {name: \"wl*\"}, dhcp4: true}}\n"],
+        'board',
+        null,
+        false,
+        false,
+    ],
+    'wrapped network' => [
+        ['network-config' => "network: {version: 2, ethernets: {eth0: {dhcp4: true}}}\n"],
+        'board',
+        null,
+        false,
+        true,
+    ],
 ]);
 
 test('the console knows the commands of the playbook and says so of others', function (): void {
@@ -94,7 +138,9 @@ test('an upgrade installs what the index has, once', function (): void {
     $board = benchBoard();
     expect(typed($board, 'sudo apt-get --yes full-upgrade'))->toContain('0 upgraded');
     typed($board, 'sudo apt-get update');
-    expect(typed($board, 'sudo apt-get --yes full-upgrade'))->toContain('9 upgraded')->toContain('Setting up openssl');
+    expect(typed($board, 'sudo apt-get --yes full-upgrade'))
+        ->toContain('9 upgraded')
+        ->toContain('Setting up openssl');
     typed($board, 'sudo apt-get update');
     expect(typed($board, 'sudo apt-get --yes full-upgrade'))->toContain('0 upgraded');
 });
@@ -113,10 +159,16 @@ test('a disk goes from empty to mounted in the right order only', function (): v
     expect(typed($board, 'sudo mkfs.ext4 -L store /dev/sda1'))->toMatch(
         '/UUID: [0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}/',
     );
-    expect(typed($board, 'sudo mount /srv/store'))->toContain("can't find in /etc/fstab")->and(typed($board, 'findmnt /srv/store'))->toBe('');
+    expect(typed($board, 'sudo mount /srv/store'))
+        ->toContain("can't find in /etc/fstab")
+        ->and(typed($board, 'findmnt /srv/store'))
+        ->toBe('');
     $uuid = typed($board, 'sudo blkid -s UUID -o value /dev/sda1');
     typed($board, "sudo tee --append /etc/fstab <<'L'\nUUID={$uuid} /srv/store ext4 defaults,nofail 0 2\nL");
-    expect(typed($board, 'sudo mount /srv/store'))->toBe('')->and(typed($board, 'findmnt /srv/store'))->toContain('/srv/store /dev/sda1 ext4');
+    expect(typed($board, 'sudo mount /srv/store'))
+        ->toBe('')
+        ->and(typed($board, 'findmnt /srv/store'))
+        ->toContain('/srv/store /dev/sda1 ext4');
 });
 
 test('a share without its package, or for a stranger', function (): void {
@@ -126,7 +178,10 @@ test('a share without its package, or for a stranger', function (): void {
         ->and(typed($board, 'sudo smbpasswd -a warden'))
         ->toContain('Added user warden.');
     $board->boot = FirstBoot::from([]);
-    expect(typed($board, 'sudo systemctl enable smbd'))->toContain('does not exist')->and($board->shareWorks())->toBeFalse();
+    expect(typed($board, 'sudo systemctl enable smbd'))
+        ->toContain('does not exist')
+        ->and($board->shareWorks())
+        ->toBeFalse();
 });
 
 test('a board comes back from its state as it was', function (): void {
@@ -140,5 +195,8 @@ test('a board comes back from its state as it was', function (): void {
 test('the public half is the one of the secret key', function (): void {
     $pair = sodium_crypto_sign_keypair();
     $blob = SshDoor::publicBlob(sodium_crypto_sign_secretkey($pair));
-    expect(substr($blob, 4, 11))->toBe('ssh-ed25519')->and(substr($blob, 19))->toBe(sodium_crypto_sign_publickey($pair));
+    expect(substr($blob, 4, 11))
+        ->toBe('ssh-ed25519')
+        ->and(substr($blob, 19))
+        ->toBe(sodium_crypto_sign_publickey($pair));
 });

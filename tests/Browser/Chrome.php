@@ -39,7 +39,9 @@ final class Chrome
             null,
             ['HOME' => $this->profile, 'TMPDIR' => $this->profile, 'PATH' => getenv('PATH') ?: '/usr/bin:/bin'],
         );
-        $this->process = is_resource($process) ? $process : throw new RuntimeException('chromedriver did not start.');
+        $this->process = is_resource($process)
+            ? $process
+            : throw new RuntimeException('chromedriver did not start.');
         // It keeps connections open, so asking its status with a stream would wait for the stream's own time-out.
         for ($try = 0; ! Door::isOpen('127.0.0.1', $port); $try++) {
             $try < self::STARTUP_TRIES || throw new RuntimeException('chromedriver does not answer.');
@@ -134,7 +136,9 @@ final class Chrome
     public function press(string $text): void
     {
         $element = $this->driver->findElement(
-            WebDriverBy::xpath("//*[self::button or self::a or self::summary][contains(normalize-space(.), \"{$text}\")]"),
+            WebDriverBy::xpath(
+                "//*[self::button or self::a or self::summary][contains(normalize-space(.), \"{$text}\")]",
+            ),
         );
         $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
         $element->click();
@@ -159,7 +163,9 @@ final class Chrome
             usleep(60000);
         } while (microtime(true) < $end);
 
-        throw new RuntimeException('Waited in vain at '.$this->driver->getCurrentURL().":\n".mb_substr($this->text(), 0, 1500));
+        throw new RuntimeException(
+            'Waited in vain at '.$this->driver->getCurrentURL().":\n".mb_substr($this->text(), 0, 1500),
+        );
     }
 
     public function shot(string $file): void
@@ -172,7 +178,10 @@ final class Chrome
     /** @return list<string> what the browser itself complained about */
     public function complaints(): array
     {
-        $lines = array_filter($this->driver->manage()->getLog('browser'), fn (array $line): bool => $line['level'] === 'SEVERE');
+        $lines = array_filter(
+            $this->driver->manage()->getLog('browser'),
+            fn (array $line): bool => $line['level'] === 'SEVERE',
+        );
 
         return array_values(array_map(fn (array $line): string => $line['message'], $lines));
     }

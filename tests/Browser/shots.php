@@ -28,9 +28,13 @@ $broken = function (): array {
     $folder = sys_get_temp_dir().'/burrow-shots-'.getmypid();
     @mkdir($folder);
     register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg($folder)));
-    $files = Symfony\Component\Yaml\Yaml::parseFile(dirname(__DIR__).'/Core/Card/cards/broken/wpa-crlf.yaml')['files'];
+    $files = Symfony\Component\Yaml\Yaml::parseFile(dirname(__DIR__).'/Core/Card/cards/broken/wpa-crlf.yaml')[
+        'files'
+    ];
     unset($files['ssh']);
-    foreach ($files + ['ssh.txt' => '', 'cmdline.txt' => "console=tty1\nroot=PARTUUID=1-02 rootwait\n"] as $name => $text) {
+    foreach (
+        $files + ['ssh.txt' => '', 'cmdline.txt' => "console=tty1\nroot=PARTUUID=1-02 rootwait\n"] as $name => $text
+    ) {
         file_put_contents("{$folder}/{$name}", $text);
     }
 
@@ -38,7 +42,13 @@ $broken = function (): array {
 };
 $picture('ground', '/');
 $picture('plan', '/plan?board=cobble&supply=supply-2a5&cable=thin-1m&also=dns-filter');
-foreach (['board=cobble&supply=supply-2a5&cable=stout-05m', 'board=flint', 'board=old-laptop&supply=brick-19v&cable=fixed-15m'] as $variant) {
+foreach (
+    [
+        'board=cobble&supply=supply-2a5&cable=stout-05m',
+        'board=flint',
+        'board=old-laptop&supply=brick-19v&cable=fixed-15m',
+    ] as $variant
+) {
     $chrome->go('/plan?'.$variant)->press('Set beside others');
     $chrome->until(fn (): bool => $chrome->has('table.beside'));
 }
@@ -51,7 +61,9 @@ $picture('name');
 $chrome->find('#name')->clear()->sendKeys('wren');
 $chrome->press('Keep both');
 $chrome->until(fn (): bool => $chrome->has('#public_key'));
-$chrome->find('#public_key')->sendKeys('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
+$chrome
+    ->find('#public_key')
+    ->sendKeys('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
 $chrome->press('Make the files');
 $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
 $picture('card');
@@ -72,12 +84,16 @@ $chrome->until(fn (): bool => str_contains($chrome->text(), 'Mended'));
 $picture('lint');
 $chrome->go('/boxes/7/card');
 $chrome->until(fn (): bool => $chrome->has('#public_key'));
-$chrome->find('#public_key')->sendKeys('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
+$chrome
+    ->find('#public_key')
+    ->sendKeys('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
 $chrome->press('Make the files');
 $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
 $chrome->press('Put the card into');
 $chrome->until(fn (): bool => str_contains($chrome->text(), 'is in its board'));
-$chrome->driver->findElement(WebDriverBy::xpath("//section[.//h2[normalize-space()='wren']]//button[contains(., 'Power on')]"))->click();
+$chrome->driver
+    ->findElement(WebDriverBy::xpath("//section[.//h2[normalize-space()='wren']]//button[contains(., 'Power on')]"))
+    ->click();
 $chrome->until(fn (): bool => str_contains($chrome->text(), 'host key SHA256:'), 25);
 $picture('bench');
 
@@ -87,13 +103,21 @@ $chrome->until(fn (): bool => $chrome->has('#step-title'));
 $typed = '';
 for (
     $turn = 0;
-    $turn < 60 && ! (str_contains($title = $chrome->find('#step-title')->getText(), 'Bring the system up to date') && $chrome->has('.dial'));
+    $turn < 60 &&
+    ! (
+        str_contains($title = $chrome->find('#step-title')->getText(), 'Bring the system up to date') &&
+        $chrome->has('.dial')
+    );
     $turn++
 ) {
     $type = $chrome->has("button[formaction$='/type']") && $typed !== $title;
     $typed = $type ? $title : $typed;
     $chrome->click(
-        $chrome->has("button[formaction$='/reserve']") ? "button[formaction$='/reserve']" : ($type ? "button[formaction$='/type']" : '[data-done]'),
+        $chrome->has("button[formaction$='/reserve']")
+            ? "button[formaction$='/reserve']"
+            : ($type
+                ? "button[formaction$='/type']"
+                : '[data-done]'),
     );
     usleep(400000);
 }

@@ -23,7 +23,14 @@ final class Visitor
 
     public function __construct(private readonly string $base)
     {
-        $this->client = new Client(['base_uri' => $base, 'cookies' => new CookieJar(), 'timeout' => 20, 'connect_timeout' => 5, 'http_errors' => false, 'allow_redirects' => ['track_redirects' => true]]);
+        $this->client = new Client([
+            'base_uri' => $base,
+            'cookies' => new CookieJar(),
+            'timeout' => 20,
+            'connect_timeout' => 5,
+            'http_errors' => false,
+            'allow_redirects' => ['track_redirects' => true],
+        ]);
     }
 
     /** Loads a page, again and again for as long as nobody answers. */
@@ -70,16 +77,25 @@ final class Visitor
         $document->loadHTML('<?xml encoding="utf-8">'.$this->html, LIBXML_NOERROR | LIBXML_NOWARNING);
         $find = new DOMXPath($document);
         foreach ($find->query('//button') ?: [] as $found) {
-            if (! $found instanceof DOMElement || ! str_contains($found->textContent.' '.$found->getAttribute('formaction'), $button)) {
+            if (
+                ! ($found instanceof DOMElement) ||
+                ! str_contains($found->textContent.' '.$found->getAttribute('formaction'), $button)
+            ) {
                 continue;
             }
             $id = $found->getAttribute('form');
-            $form = $id !== '' ? ($find->query("//form[@id='{$id}']") ?: null)?->item(0) : ($find->query('ancestor::form', $found) ?: null)?->item(0);
-            if (! $form instanceof DOMElement) {
+            $form =
+                $id !== ''
+                    ? ($find->query("//form[@id='{$id}']") ?: null)?->item(0)
+                    : ($find->query('ancestor::form', $found) ?: null)?->item(0);
+            if (! ($form instanceof DOMElement)) {
                 throw new RuntimeException("“{$button}” is in no form.");
             }
 
-            return $this->send($found->getAttribute('formaction') ?: $form->getAttribute('action'), [...$this->fields($find, $form), ...$typed]);
+            return $this->send($found->getAttribute('formaction') ?: $form->getAttribute('action'), [
+                ...$this->fields($find, $form),
+                ...$typed,
+            ]);
         }
 
         throw new RuntimeException("There is no button “{$button}” on {$this->path}.");
@@ -112,11 +128,25 @@ final class Visitor
     {
         $fields = [];
         $id = $form->getAttribute('id');
-        foreach ([...iterator_to_array($find->query('.//input | .//textarea | .//select', $form) ?: [], false), ...$id === '' ? [] : iterator_to_array($find->query("//input[@form='{$id}']") ?: [], false)] as $field) {
-            if (! $field instanceof DOMElement || $field->getAttribute('name') === '' || (in_array($field->getAttribute('type'), ['checkbox', 'radio'], true) && ! $field->hasAttribute('checked'))) {
+        foreach (
+            [
+                ...iterator_to_array($find->query('.//input | .//textarea | .//select', $form) ?: [], false),
+                ...$id === '' ? [] : iterator_to_array($find->query("//input[@form='{$id}']") ?: [], false),
+            ] as $field
+        ) {
+            if (
+                ! ($field instanceof DOMElement) ||
+                $field->getAttribute('name') === '' ||
+                (in_array($field->getAttribute('type'), ['checkbox', 'radio'], true) &&
+                    ! $field->hasAttribute('checked'))
+            ) {
                 continue;
             }
-            $chosen = $field->tagName === 'select' ? ($find->query('.//option[@selected]', $field) ?: null)?->item(0) ?? ($find->query('.//option', $field) ?: null)?->item(0) : null;
+            $chosen =
+                $field->tagName === 'select'
+                    ? ($find->query('.//option[@selected]', $field) ?: null)?->item(0) ??
+                        ($find->query('.//option', $field) ?: null)?->item(0)
+                    : null;
             $fields[$field->getAttribute('name')] = match ($field->tagName) {
                 'select' => $chosen instanceof DOMElement ? $chosen->getAttribute('value') : '',
                 'textarea' => ltrim($field->textContent, "\n"),

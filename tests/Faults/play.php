@@ -16,7 +16,12 @@ require __DIR__.'/../../vendor/autoload.php';
 
 [, $base, $run, $socket] = $argv;
 $disturbed = ! in_array('--undisturbed', $argv, true);
-$database = fn (): PDO => new PDO("mysql:unix_socket={$socket};dbname=burrow_faults;charset=utf8mb4", 'burrow', (string) getenv('DB_PASSWORD'), [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+$database = fn (): PDO => new PDO(
+    "mysql:unix_socket={$socket};dbname=burrow_faults;charset=utf8mb4",
+    'burrow',
+    (string) getenv('DB_PASSWORD'),
+    [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
+);
 /** @return list<array<string, mixed>> */
 $rows = function (string $sql) use ($database): array {
     for ($try = 0; ; $try++) {
@@ -34,7 +39,21 @@ $points = [];
 // The kill must not wait for the request, so it is sent off by a shell of its own.
 $killWhile = function (string $name, callable $request) use ($run): bool {
     $pid = (int) explode(' ', (string) @file_get_contents("{$run}/{$name}.started"))[0];
-    $killer = $pid > 1 ? proc_open(['bash', '-c', 'sleep "$1"; kill -KILL "$2" 2>/dev/null', 'bash', sprintf('%.3f', random_int(0, 60) / 1000), (string) $pid], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes) : false;
+    $killer =
+        $pid > 1
+            ? proc_open(
+                [
+                    'bash',
+                    '-c',
+                    'sleep "$1"; kill -KILL "$2" 2>/dev/null',
+                    'bash',
+                    sprintf('%.3f', random_int(0, 60) / 1000),
+                    (string) $pid,
+                ],
+                [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+                $pipes,
+            )
+            : false;
     $acknowledged = $request();
     $killer === false || proc_close($killer);
 
@@ -50,7 +69,12 @@ $visitor = (new Visitor($base))->go('/login')->login();
  * @param  callable(): bool  $act  sends the form; true when acknowledged
  * @param  ?callable(): bool  $saysDone  whether the page that answered says that it is done
  */
-$point = function (string $label, ?string $kill, callable $isDone, callable $act, ?callable $saysDone = null) use (&$wrong, &$points, $killWhile, $disturbed): void {
+$point = function (string $label, ?string $kill, callable $isDone, callable $act, ?callable $saysDone = null) use (
+    &$wrong,
+    &$points,
+    $killWhile,
+    $disturbed,
+): void {
     $kill = $disturbed ? $kill : null;
     if ($kill !== null) {
         $points[] = "{$label}: {$kill}";
@@ -70,58 +94,137 @@ $point = function (string $label, ?string $kill, callable $isDone, callable $act
 };
 
 try {
-    $box = fn (): ?array => $rows("SELECT * FROM boxes WHERE name = 'wren' OR name IS NULL ORDER BY id DESC LIMIT 1")[0] ?? null;
-    $point('plan', 'db', fn (): bool => $box() !== null, fn (): bool => $visitor->go('/plan')->press('Keep this plan'));
+    $box = fn (): ?array => $rows(
+        "SELECT * FROM boxes WHERE name = 'wren' OR name IS NULL ORDER BY id DESC LIMIT 1",
+    )[0] ?? null;
+    $point(
+        'plan',
+        'db',
+        fn (): bool => $box() !== null,
+        fn (): bool => $visitor->go('/plan')->press('Keep this plan'),
+    );
     $id = (int) $box()['id'];
-    $point('name', 'fpm', fn (): bool => $box()['name'] === 'wren', fn (): bool => $visitor->go("/boxes/{$id}/name")->press('Keep both', ['name' => 'wren', 'address' => '172.22.8.16']));
+    $point(
+        'name',
+        'fpm',
+        fn (): bool => $box()['name'] === 'wren',
+        fn (): bool => $visitor
+            ->go("/boxes/{$id}/name")
+            ->press('Keep both', ['name' => 'wren', 'address' => '172.22.8.16']),
+    );
     $key = 'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk';
     $point('card', 'nginx', fn (): bool => (bool) $box()['on_bench'], function () use ($visitor, $id, $key): bool {
-        return $visitor->go("/boxes/{$id}/card")->press('Make the files', ['public_key' => $key]) && $visitor->has('/bench/card') && $visitor->press('Put the card into', ['power' => '1']);
+        return $visitor->go("/boxes/{$id}/card")->press('Make the files', ['public_key' => $key]) &&
+            $visitor->has('/bench/card') &&
+            $visitor->press('Put the card into', ['power' => '1']);
     });
     $theRun = fn (): ?array => $rows("SELECT * FROM runs WHERE box_id = {$id} ORDER BY id DESC LIMIT 1")[0] ?? null;
-    $point('begin', 'db', fn (): bool => $theRun() !== null, fn (): bool => $visitor->go("/boxes/{$id}")->press('Bring it up'));
+    $point(
+        'begin',
+        'db',
+        fn (): bool => $theRun() !== null,
+        fn (): bool => $visitor->go("/boxes/{$id}")->press('Bring it up'),
+    );
     $runId = (int) $theRun()['id'];
-    $kills = ['first-boot' => 'fpm', 'found' => 'bench', 'host-key' => 'worker', 'reserve' => 'bench', 'upgrade' => 'db', 'disk-make' => 'nginx', 'share' => 'scheduler', 'logins' => 'db'];
-    foreach ($rows("SELECT step FROM run_steps WHERE run_id = {$runId} ORDER BY position") as $position => ['step' => $step]) {
-        $state = fn (): string => (string) $rows("SELECT state FROM run_steps WHERE run_id = {$runId} AND step = '{$step}'")[0]['state'];
-        $point($step, $kills[$step] ?? null, fn (): bool => $state() === 'done', function () use ($visitor, $runId): bool {
-            $visitor->go("/runs/{$runId}");
-            if ($visitor->has('start the clock')) {
-                return $visitor->press('start the clock');
-            }
-            if ($visitor->has("Enter it in the bench's router") || $visitor->has('Enter it in the bench&#039;s router')) {
-                return $visitor->press('/reserve');
-            }
-            if ($visitor->has('Type it on the bench board') && ! preg_match('~<textarea id="pasted"[^>]*>\s*[^\s<]~', $visitor->html)) {
-                $visitor->press('/type');
-            }
-            foreach (['Look now', 'Look again', 'Done'] as $button) {
-                if ($visitor->has(">{$button}<")) {
-                    return $visitor->press($button, $visitor->has('id="typed_disk"') ? ['typed_disk' => 'sda'] : []);
+    $kills = [
+        'first-boot' => 'fpm',
+        'found' => 'bench',
+        'host-key' => 'worker',
+        'reserve' => 'bench',
+        'upgrade' => 'db',
+        'disk-make' => 'nginx',
+        'share' => 'scheduler',
+        'logins' => 'db',
+    ];
+    foreach (
+        $rows("SELECT step FROM run_steps WHERE run_id = {$runId} ORDER BY position") as $position => ['step' => $step]
+    ) {
+        $state = fn (): string => (string) $rows(
+            "SELECT state FROM run_steps WHERE run_id = {$runId} AND step = '{$step}'",
+        )[0]['state'];
+        $point(
+            $step,
+            $kills[$step] ?? null,
+            fn (): bool => $state() === 'done',
+            function () use ($visitor, $runId): bool {
+                $visitor->go("/runs/{$runId}");
+                if ($visitor->has('start the clock')) {
+                    return $visitor->press('start the clock');
                 }
-            }
+                if (
+                    $visitor->has("Enter it in the bench's router") ||
+                    $visitor->has('Enter it in the bench&#039;s router')
+                ) {
+                    return $visitor->press('/reserve');
+                }
+                if (
+                    $visitor->has('Type it on the bench board') &&
+                    ! preg_match('~<textarea id="pasted"[^>]*>\s*[^\s<]~', $visitor->html)
+                ) {
+                    $visitor->press('/type');
+                }
+                foreach (['Look now', 'Look again', 'Done'] as $button) {
+                    if ($visitor->has(">{$button}<")) {
+                        return $visitor->press(
+                            $button,
+                            $visitor->has('id="typed_disk"') ? ['typed_disk' => 'sda'] : [],
+                        );
+                    }
+                }
 
-            return false;
-        }, fn (): bool => preg_match('/Step (\d+) of/', $visitor->html, $match) === 1 && (int) $match[1] > $position + 1);
+                return false;
+            },
+            fn (): bool => preg_match('/Step (\d+) of/', $visitor->html, $match) === 1 &&
+                (int) $match[1] > $position + 1,
+        );
     }
     // Nothing was done twice: each step once, each word of the journal about a step once.
-    foreach ($rows("SELECT step, COUNT(*) n FROM run_steps WHERE run_id = {$runId} GROUP BY step HAVING n > 1") as $twice) {
+    foreach (
+        $rows("SELECT step, COUNT(*) n FROM run_steps WHERE run_id = {$runId} GROUP BY step HAVING n > 1") as $twice
+    ) {
         $wrong[] = "step {$twice['step']} stands {$twice['n']} times";
     }
-    foreach ($rows("SELECT text, COUNT(*) n FROM journal_entries WHERE box_id = {$id} AND kind IN ('in service', 'host key', 'address', 'update') GROUP BY text HAVING n > 1") as $twice) {
+    foreach (
+        $rows(
+            "SELECT text, COUNT(*) n FROM journal_entries WHERE box_id = {$id} AND kind IN ('in service', 'host key', 'address', 'update') GROUP BY text HAVING n > 1",
+        ) as $twice
+    ) {
         $wrong[] = "“{$twice['text']}” stands {$twice['n']} times in the journal";
     }
     foreach (['boxes' => 7, 'runs' => 1] as $table => $count) {
         $has = (int) $rows("SELECT COUNT(*) n FROM {$table}")[0]['n'];
-        $has === $count || $wrong[] = "{$table} has {$has} rows and not {$count}";
+        $has === $count || ($wrong[] = "{$table} has {$has} rows and not {$count}");
     }
-    echo json_encode([
-        'box' => array_intersect_key($rows("SELECT * FROM boxes WHERE id = {$id}")[0], array_flip(['name', 'stage', 'board', 'supply', 'cable', 'drive', 'address', 'mac', 'user', 'login', 'on_bench'])),
-        'jobs' => $rows("SELECT job, school, finished_at IS NOT NULL AS finished FROM box_jobs WHERE box_id = {$id}"),
-        'steps' => $rows("SELECT step, position, state FROM run_steps WHERE run_id = {$runId} ORDER BY position"),
-        'services' => $rows("SELECT port, protocol, purpose, state FROM services WHERE box_id = {$id} ORDER BY port"),
-        'stores' => $rows("SELECT label, bytes, mount_point, share FROM stores WHERE box_id = {$id}"),
-    ], JSON_PRETTY_PRINT), "\n";
+    echo json_encode(
+        [
+            'box' => array_intersect_key(
+                $rows("SELECT * FROM boxes WHERE id = {$id}")[0],
+                array_flip([
+                    'name',
+                    'stage',
+                    'board',
+                    'supply',
+                    'cable',
+                    'drive',
+                    'address',
+                    'mac',
+                    'user',
+                    'login',
+                    'on_bench',
+                ]),
+            ),
+            'jobs' => $rows(
+                "SELECT job, school, finished_at IS NOT NULL AS finished FROM box_jobs WHERE box_id = {$id}",
+            ),
+            'steps' => $rows("SELECT step, position, state FROM run_steps WHERE run_id = {$runId} ORDER BY position"),
+            'services' => $rows(
+                "SELECT port, protocol, purpose, state FROM services WHERE box_id = {$id} ORDER BY port",
+            ),
+            'stores' => $rows("SELECT label, bytes, mount_point, share FROM stores WHERE box_id = {$id}"),
+        ],
+        JSON_PRETTY_PRINT,
+    ),
+    "\n";
 } catch (Throwable $problem) {
     $wrong[] = get_class($problem).': '.$problem->getMessage();
 }

@@ -81,7 +81,9 @@ function first(
 ): FirstBoot {
     $key =
         $hash === null
-            ? SshPublicKey::tryParse('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk')
+            ? SshPublicKey::tryParse(
+                'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk',
+            )
             : null;
 
     return new FirstBoot(
@@ -105,7 +107,10 @@ function first(
 function folderOf(array $files): CardFolder
 {
     return new CardFolder(
-        array_combine(array_map(fn (CardFile $file): string => $file->name, $files), array_map(fn (CardFile $file): string => $file->text(), $files)),
+        array_combine(
+            array_map(fn (CardFile $file): string => $file->name, $files),
+            array_map(fn (CardFile $file): string => $file->text(), $files),
+        ),
     );
 }
 
@@ -115,10 +120,13 @@ function supplicant(string $conf): array
     $folder = scratch();
     file_put_contents("{$folder}/wpa.conf", $conf);
     // Without a driver it reads the file, finds no radio, and is stopped.
-    $out = run("timeout --preserve-status 1 /usr/sbin/wpa_supplicant -i lo -D none -c {$folder}/wpa.conf -dd -K 2>&1 | head -120")['all'];
+    $out = run(
+        "timeout --preserve-status 1 /usr/sbin/wpa_supplicant -i lo -D none -c {$folder}/wpa.conf -dd -K 2>&1 | head -120",
+    )['all'];
 
     return [
-        'ok' => str_contains($out, 'Reading configuration file') && preg_match('/Failed to (?:read|parse)|^Line \d+: |Invalid /mi', $out) !== 1,
+        'ok' => str_contains($out, 'Reading configuration file') &&
+            preg_match('/Failed to (?:read|parse)|^Line \d+: |Invalid /mi', $out) !== 1,
         'out' => $out,
     ];
 }
@@ -144,7 +152,11 @@ function netplan(string $networkConfig): array
 }
 
 // IEEE 802.11i-2004, annex H.4.1, test vectors for the passphrase to PSK mapping.
-test('the key worked out from a passphrase is that of the standard', function (string $passphrase, string $ssid, string $psk): void {
+test('the key worked out from a passphrase is that of the standard', function (
+    string $passphrase,
+    string $ssid,
+    string $psk,
+): void {
     expect(Psk::of($passphrase, $ssid))->toBe($psk);
 })->with([
     ['password', 'IEEE', 'f42c6fc52df0ebef9ebb4b90b38a5f902e83fe1b135a70e23aed762e9710a12e'],
@@ -153,7 +165,11 @@ test('the key worked out from a passphrase is that of the standard', function (s
 ]);
 
 test('it is what wpa_passphrase makes of it', function (string $ssid): void {
-    preg_match('/^\s*psk=([0-9a-f]{64})$/m', run('wpa_passphrase '.escapeshellarg($ssid), "seeds in paper bags\n")['out'], $match);
+    preg_match(
+        '/^\s*psk=([0-9a-f]{64})$/m',
+        run('wpa_passphrase '.escapeshellarg($ssid), "seeds in paper bags\n")['out'],
+        $match,
+    );
     expect(Psk::of('seeds in paper bags', $ssid))->toBe($match[1]);
 })->with(['Thistledown', 'reading room', 'ümläut', '種子 🌱', 'a"b']);
 
@@ -163,9 +179,17 @@ test('a passphrase that is none is refused', function (string $passphrase): void
 
 test('wpa_supplicant reads names and keys byte for byte', function (string $ssid): void {
     $wifi = WifiNetwork::of($ssid, WifiSecurity::Wpa2, 'seeds in paper bags', 3, true);
-    $read = supplicant((new BootFilesWriter())->write(first([$wifi, WifiNetwork::of('last', WifiSecurity::Open, '')]))[1]->text());
+    $read = supplicant(
+        (new BootFilesWriter())->write(first([$wifi, WifiNetwork::of('last', WifiSecurity::Open, '')]))[1]->text(),
+    );
     preg_match('/ssid - hexdump_ascii\(len=(\d+)\):\n((?:     [0-9a-f ]{48}.*\n)+)/', $read['out'], $match);
-    $bytes = implode('', array_map(fn (string $line): string => str_replace(' ', '', substr($line, 5, 48)), explode("\n", trim($match[2], "\n"))));
+    $bytes = implode(
+        '',
+        array_map(
+            fn (string $line): string => str_replace(' ', '', substr($line, 5, 48)),
+            explode("\n", trim($match[2], "\n")),
+        ),
+    );
     expect($read['ok'])
         ->toBeTrue()
         ->and(hex2bin($bytes))
@@ -179,7 +203,11 @@ test('wpa_supplicant reads names and keys byte for byte', function (string $ssid
 })->with(array_values(array_filter(AWKWARD, fn (string $ssid): bool => ! str_contains($ssid, "\n"))));
 
 test('wpa_supplicant reads a WPA3 passphrase as it was typed', function (string $passphrase): void {
-    $read = supplicant((new BootFilesWriter())->write(first([WifiNetwork::of('Thistledown', WifiSecurity::Wpa3, $passphrase)]))[1]->text());
+    $read = supplicant(
+        (new BootFilesWriter())
+            ->write(first([WifiNetwork::of('Thistledown', WifiSecurity::Wpa3, $passphrase)]))[1]
+            ->text(),
+    );
     expect($read['ok'])
         ->toBeTrue()
         ->and($read['out'])
@@ -187,7 +215,11 @@ test('wpa_supplicant reads a WPA3 passphrase as it was typed', function (string 
 })->with(['seeds in paper bags', 'with "quotes" inside', 'a # mark and \\ back']);
 
 test('netplan reads names and keys as they are meant', function (string $ssid): void {
-    $made = netplan((new DeclarativeWriter())->write(first([WifiNetwork::of($ssid, WifiSecurity::Wpa2, 'seeds in paper bags', 0, true)]))[2]->text());
+    $made = netplan(
+        (new DeclarativeWriter())
+            ->write(first([WifiNetwork::of($ssid, WifiSecurity::Wpa2, 'seeds in paper bags', 0, true)]))[2]
+            ->text(),
+    );
     $conf = $made['files']['wpa-wlan0.conf'] ?? '';
     // netplan writes a name either in P"…" with escapes or in plain quotes.
     preg_match('/^\s*ssid=(P?)"(.*)"$/m', $conf, $match);
@@ -201,12 +233,21 @@ test('netplan reads names and keys as they are meant', function (string $ssid): 
 })->with(AWKWARD);
 
 test('netplan gives the box the address of the card', function (): void {
-    $static = new StaticAddress(Ipv4::parse('172.22.8.20'), Prefix::parse('172.22.8.0/24'), Ipv4::parse('172.22.8.1'), [
-        Ipv4::parse('172.22.8.10'),
+    $static = new StaticAddress(
+        Ipv4::parse('172.22.8.20'),
+        Prefix::parse('172.22.8.0/24'),
         Ipv4::parse('172.22.8.1'),
-    ]);
+        [Ipv4::parse('172.22.8.10'), Ipv4::parse('172.22.8.1')],
+    );
     $wired = netplan((new DeclarativeWriter())->write(first([], $static))[2]->text());
-    $network = implode('', array_filter($wired['files'], fn (string $name): bool => str_ends_with($name, '.network'), ARRAY_FILTER_USE_KEY));
+    $network = implode(
+        '',
+        array_filter(
+            $wired['files'],
+            fn (string $name): bool => str_ends_with($name, '.network'),
+            ARRAY_FILTER_USE_KEY,
+        ),
+    );
     expect($wired['exit'])
         ->toBe(0)
         ->and($network)
@@ -237,7 +278,8 @@ test('netplan gives the box the address of the card', function (): void {
         ->not->toContain('fair');
 });
 
-// netplan 0.106 refuses what it does not know, and the whole file with it; so it is not written, and found when somebody else wrote it.
+// netplan 0.106 refuses what it does not know, and the whole file with it; so it is not written, and found when
+// somebody else wrote it.
 test('WPA3 alone is not for this netplan', function (): void {
     $text = str_replace(
         '"@"',
@@ -249,16 +291,29 @@ test('WPA3 alone is not for this netplan', function (): void {
         ->toBe(['card.key_management'])
         ->and(netplan($text)['exit'])
         ->not->toBe(0)
-        ->and((new NetworkConfigWriter())->findings(first([WifiNetwork::of('fair', WifiSecurity::Wpa3, 'seeds in paper bags')]))->codes())
+        ->and(
+            (new NetworkConfigWriter())
+                ->findings(first([WifiNetwork::of('fair', WifiSecurity::Wpa3, 'seeds in paper bags')]))
+                ->codes(),
+        )
         ->toBe(['card.wpa3_declarative']);
 });
 
 // Kernel documentation, admin-guide/nfs/nfsroot.rst: the order of the fields.
 test('ip= has its fields in the order of the kernel\'s document', function (): void {
-    $order = 'ip=<client-ip>:<server-ip>:<gw-ip>:<netmask>:<hostname>:<device>:<autoconf>:<dns0-ip>:<dns1-ip>:<ntp0-ip>';
+    $order =
+        'ip=<client-ip>:<server-ip>:<gw-ip>:<netmask>:<hostname>:<device>:<autoconf>:<dns0-ip>:<dns1-ip>:<ntp0-ip>';
     $names = explode(':', substr($order, 3));
-    $static = new StaticAddress(Ipv4::parse('172.22.8.20'), Prefix::parse('172.22.8.0/24'), Ipv4::parse('172.22.8.1'), []);
-    $fields = array_combine(array_slice($names, 0, 7), explode(':', substr(KernelLineWriter::ip($static, 'wren', 'eth0'), 3)));
+    $static = new StaticAddress(
+        Ipv4::parse('172.22.8.20'),
+        Prefix::parse('172.22.8.0/24'),
+        Ipv4::parse('172.22.8.1'),
+        [],
+    );
+    $fields = array_combine(
+        array_slice($names, 0, 7),
+        explode(':', substr(KernelLineWriter::ip($static, 'wren', 'eth0'), 3)),
+    );
     expect($fields)->toBe([
         '<client-ip>' => '172.22.8.20',
         '<server-ip>' => '',
@@ -303,10 +358,14 @@ test('every field of our lists is one that wpa_supplicant knows', function (): v
         file_put_contents("{$folder}/global.{$name}", "{$name}=\n");
     }
     file_put_contents("{$folder}/global.no_such_thing", "no_such_thing=1\n");
-    run("ls {$folder} | xargs -P 8 -I{} sh -c 'timeout 0.5 /usr/sbin/wpa_supplicant -i lo -D none -c {$folder}/{} > {$folder}/{}.out 2>&1 || true'");
-    $unknown = array_filter(glob("{$folder}/*.out") ?: [], fn (string $out): bool => str_contains((string) file_get_contents($out), 'unknown '));
-    expect(array_map(basename(...), array_values($unknown)))
-        ->toBe(['global.no_such_thing.out']);
+    run(
+        "ls {$folder} | xargs -P 8 -I{} sh -c 'timeout 0.5 /usr/sbin/wpa_supplicant -i lo -D none -c {$folder}/{} > {$folder}/{}.out 2>&1 || true'",
+    );
+    $unknown = array_filter(
+        glob("{$folder}/*.out") ?: [],
+        fn (string $out): bool => str_contains((string) file_get_contents($out), 'unknown '),
+    );
+    expect(array_map(basename(...), array_values($unknown)))->toBe(['global.no_such_thing.out']);
 });
 
 test('netplan takes every right network-config of the corpus', function (): void {
@@ -321,7 +380,11 @@ test('netplan takes every right network-config of the corpus', function (): void
     }
     expect($checked)->toBeGreaterThan(20);
     foreach (['static-no-length', 'wifi-long-passphrase', 'wifi-short-passphrase'] as $broken) {
-        expect([$broken => netplan(Yaml::parseFile("tests/Core/Card/cards/broken/{$broken}.yaml")['files']['network-config'])['exit']])->not->toBe([
+        expect([
+            $broken => netplan(
+                Yaml::parseFile("tests/Core/Card/cards/broken/{$broken}.yaml")['files']['network-config'],
+            )['exit'],
+        ])->not->toBe([
             $broken => 0,
         ]);
     }
@@ -335,12 +398,17 @@ test('what any school writes, the linter passes and a bench board boots', functi
         $ssid = $words[mt_rand(0, count($words) - 1)];
         $security = [WifiSecurity::Open, WifiSecurity::Wpa2, WifiSecurity::Mixed][mt_rand(0, 2)];
         $passphrase =
-            $security === WifiSecurity::Open ? '' : implode('', array_map(fn (): string => chr(mt_rand(0x20, 0x7E)), range(1, mt_rand(8, 63))));
+            $security === WifiSecurity::Open
+                ? ''
+                : implode('', array_map(fn (): string => chr(mt_rand(0x20, 0x7E)), range(1, mt_rand(8, 63))));
         $wifi = WifiNetwork::of($ssid, $security, $passphrase, mt_rand(0, 9), (bool) mt_rand(0, 1));
         $static = mt_rand(0, 1)
-            ? new StaticAddress(Ipv4::parse('172.22.8.'.mt_rand(10, 90)), Prefix::parse('172.22.8.0/24'), Ipv4::parse('172.22.8.1'), [
-                Ipv4::parse('172.22.8.10'),
-            ])
+            ? new StaticAddress(
+                Ipv4::parse('172.22.8.'.mt_rand(10, 90)),
+                Prefix::parse('172.22.8.0/24'),
+                Ipv4::parse('172.22.8.1'),
+                [Ipv4::parse('172.22.8.10')],
+            )
             : null;
         $wired = (bool) mt_rand(0, 1);
         $settings = first(
@@ -358,7 +426,14 @@ test('what any school writes, the linter passes and a bench board boots', functi
         expect([$i, (new Linter())->lint($declarative)->codes()])
             ->toBe([$i, []])
             ->and([$i, $boot->network, $boot->user, $boot->hostname, $boot->remoteLogin, $boot->address])
-            ->toBe([$i, true, 'warden', $settings->name->label, true, $static === null ? null : (string) $static->address]);
+            ->toBe([
+                $i,
+                true,
+                'warden',
+                $settings->name->label,
+                true,
+                $static === null ? null : (string) $static->address,
+            ]);
 
         $old = first([$wifi], $static, 'GB', $wired, $hash);
         $files = folderOf([
@@ -402,7 +477,10 @@ test('the commands that write a card do what they say', function (): void {
     }
     expect(substr((string) file_get_contents("{$folder}/disk"), 0, 3_000_000) === $image)->toBeTrue();
     $verify = array_values(
-        array_filter(WriteCommands::for(DeskSystem::Lsblk, $target, "it's an image.img"), fn ($one): bool => $one->title === 'Verify'),
+        array_filter(
+            WriteCommands::for(DeskSystem::Lsblk, $target, "it's an image.img"),
+            fn ($one): bool => $one->title === 'Verify',
+        ),
     )[0];
     file_put_contents("{$folder}/disk", 'x'.substr((string) file_get_contents("{$folder}/disk"), 1));
     expect(run("PATH={$folder}/bin:\$PATH; {$verify->command}", folder: $folder)['exit'])->not->toBe(0);
@@ -412,15 +490,36 @@ test('the commands that write a card do what they say', function (): void {
     $capacity = WriteCommands::capacityTest($target)->command;
     expect(run("PATH={$folder}/bin:\$PATH; {$capacity}", folder: $folder)['out'])->toContain('GENUINE');
     // A counterfeit writes the second half over the first.
-    file_put_contents("{$folder}/bin/dd", "#!/bin/sh\n/usr/bin/dd \"\$@\" && tail --bytes=4000000 disk > half && cat half half > disk\n");
+    file_put_contents(
+        "{$folder}/bin/dd",
+        "#!/bin/sh\n/usr/bin/dd \"\$@\" && tail --bytes=4000000 disk > half && cat half half > disk\n",
+    );
     run("chmod +x {$folder}/bin/dd");
-    expect(run("PATH={$folder}/bin:\$PATH; {$capacity}", folder: $folder)['out'])->not->toContain('GENUINE')->toContain('STOPPED');
+    expect(run("PATH={$folder}/bin:\$PATH; {$capacity}", folder: $folder)['out'])
+        ->not->toContain('GENUINE')
+        ->toContain('STOPPED');
 });
 
 test('our commands for the desk are shell that parses and shellcheck likes', function (): void {
-    $target = new BlockDevice('disk4', Bytes::giga(32), null, 'x', 'usb', true, false, [], [], '/dev/disk/by-id/usb-x y');
+    $target = new BlockDevice(
+        'disk4',
+        Bytes::giga(32),
+        null,
+        'x',
+        'usb',
+        true,
+        false,
+        [],
+        [],
+        '/dev/disk/by-id/usb-x y',
+    );
     foreach ([DeskSystem::Lsblk, DeskSystem::Diskutil] as $system) {
-        foreach ([...WriteCommands::for($system, $target, 'it\'s "an" $image.img.xz'), WriteCommands::capacityTest($target)] as $command) {
+        foreach (
+            [
+                ...WriteCommands::for($system, $target, 'it\'s "an" $image.img.xz'),
+                WriteCommands::capacityTest($target),
+            ] as $command
+        ) {
             $checked = run('shellcheck --shell=bash --severity=warning -', $command->command);
             expect([$command->title, $checked['all']])->toBe([$command->title, '']);
         }

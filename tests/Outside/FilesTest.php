@@ -22,13 +22,28 @@ function firstBootFiles(string $name = 'wren', ?string $hash = null, array $pack
 {
     $key =
         $hash === null
-            ? SshPublicKey::tryParse('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk: "a" #b')
+            ? SshPublicKey::tryParse(
+                'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk: "a" #b',
+            )
             : null;
     $files = (new DeclarativeWriter())->write(
-        new FirstBoot(Hostname::parse($name), 'thistledown.home.arpa', "{$name}-1", 'warden', $key, $hash, 'Europe/London', 'gb', $packages),
+        new FirstBoot(
+            Hostname::parse($name),
+            'thistledown.home.arpa',
+            "{$name}-1",
+            'warden',
+            $key,
+            $hash,
+            'Europe/London',
+            'gb',
+            $packages,
+        ),
     );
 
-    return array_combine(array_map(fn (CardFile $f) => $f->name, $files), array_map(fn (CardFile $f) => $f->text(), $files));
+    return array_combine(
+        array_map(fn (CardFile $f) => $f->name, $files),
+        array_map(fn (CardFile $f) => $f->text(), $files),
+    );
 }
 
 function cloudInitSchema(string $userData): array
@@ -37,7 +52,9 @@ function cloudInitSchema(string $userData): array
     file_put_contents("{$folder}/user-data", $userData);
     $home = getenv('CLOUD_INIT') ?: getcwd().'/var/tools/cloud-init';
 
-    return run("PYTHONPATH={$home}/usr/lib/python3/dist-packages /usr/bin/python3 -m cloudinit.cmd.main schema --config-file {$folder}/user-data");
+    return run(
+        "PYTHONPATH={$home}/usr/lib/python3/dist-packages /usr/bin/python3 -m cloudinit.cmd.main schema --config-file {$folder}/user-data",
+    );
 }
 
 test('cloud-init accepts our user-data', function (string $name, ?string $hash, array $packages): void {
@@ -50,36 +67,48 @@ test('cloud-init accepts our user-data', function (string $name, ?string $hash, 
 ]);
 
 test('cloud-init\'s schema check can say no', function (): void {
-    expect(cloudInitSchema(str_replace('ssh_pwauth: false', 'ssh_pwauth: [1]', firstBootFiles()['user-data']))['exit'])->not->toBe(0);
+    expect(
+        cloudInitSchema(str_replace('ssh_pwauth: false', 'ssh_pwauth: [1]', firstBootFiles()['user-data']))['exit'],
+    )->not->toBe(0);
 });
 
-test('cloud-init\'s schema accepts every right card of the corpus, but for those that say they are beyond it', function (): void {
-    $folder = scratch();
-    $expected = [];
-    foreach (glob('tests/Core/Card/cards/right/*.yaml') ?: [] as $file) {
-        $card = Yaml::parseFile($file);
-        if (isset($card['files']['user-data'])) {
-            file_put_contents("{$folder}/".basename($file), $card['files']['user-data']);
-            $expected[basename($file)] = ! ($card['beyond_schema'] ?? false);
+test(
+    'cloud-init\'s schema accepts every right card of the corpus, but for those that say they are beyond it',
+    function (): void {
+        $folder = scratch();
+        $expected = [];
+        foreach (glob('tests/Core/Card/cards/right/*.yaml') ?: [] as $file) {
+            $card = Yaml::parseFile($file);
+            if (isset($card['files']['user-data'])) {
+                file_put_contents("{$folder}/".basename($file), $card['files']['user-data']);
+                $expected[basename($file)] = ! ($card['beyond_schema'] ?? false);
+            }
         }
-    }
-    $script = <<<'PY'
-    import glob, json, os, sys
-    from cloudinit.config.schema import get_schema, validate_cloudconfig_file
-    said = {}
-    stdout, sys.stdout = sys.stdout, sys.stderr
-    for path in sorted(glob.glob(sys.argv[1] + "/*")):
-        try:
-            validate_cloudconfig_file(path, get_schema())
-            said[os.path.basename(path)] = True
-        except ValueError:
-            said[os.path.basename(path)] = False
-    json.dump(said, stdout)
-    PY;
-    $home = getenv('CLOUD_INIT') ?: getcwd().'/var/tools/cloud-init';
-    $checked = run("PYTHONPATH={$home}/usr/lib/python3/dist-packages /usr/bin/python3 -c ".escapeshellarg($script)." {$folder}");
-    expect(json_decode($checked['out'], true))->toBe($expected)->and(count($expected))->toBeGreaterThanOrEqual(40);
-});
+        $script = <<<'PY'
+        import glob, json, os, sys
+        from cloudinit.config.schema import get_schema, validate_cloudconfig_file
+        said = {}
+        stdout, sys.stdout = sys.stdout, sys.stderr
+        for path in sorted(glob.glob(sys.argv[1] + "/*")):
+            try:
+                validate_cloudconfig_file(path, get_schema())
+                said[os.path.basename(path)] = True
+            except ValueError:
+                said[os.path.basename(path)] = False
+        json.dump(said, stdout)
+        PY;
+        $home = getenv('CLOUD_INIT') ?: getcwd().'/var/tools/cloud-init';
+        $checked = run(
+            "PYTHONPATH={$home}/usr/lib/python3/dist-packages /usr/bin/python3 -c ".
+                escapeshellarg($script).
+                " {$folder}",
+        );
+        expect(json_decode($checked['out'], true))
+            ->toBe($expected)
+            ->and(count($expected))
+            ->toBeGreaterThanOrEqual(40);
+    },
+);
 
 test('PyYAML, which cloud-init uses, reads what we meant', function (): void {
     $texts = [
@@ -108,14 +137,20 @@ test('PyYAML, which cloud-init uses, reads what we meant', function (): void {
         '$6$a$b/c.d',
     ];
     $yaml = implode('', array_map(fn (string $text): string => '- '.YamlScalar::of($text)."\n", $texts));
-    $read = run('/usr/bin/python3 -c "import sys, yaml, json; print(json.dumps(yaml.safe_load(sys.stdin.buffer.read().decode())))"', $yaml);
+    $read = run(
+        '/usr/bin/python3 -c "import sys, yaml, json; print(json.dumps(yaml.safe_load(sys.stdin.buffer.read().decode())))"',
+        $yaml,
+    );
     expect(json_decode($read['out'], true))->toBe($texts);
 });
 
 test('netplan takes our network-config', function (): void {
     $root = scratch();
     mkdir("{$root}/etc/netplan", 0755, true);
-    file_put_contents("{$root}/etc/netplan/50-cloud-init.yaml", Yaml::dump(['network' => Yaml::parse(firstBootFiles()['network-config'])], 6));
+    file_put_contents(
+        "{$root}/etc/netplan/50-cloud-init.yaml",
+        Yaml::dump(['network' => Yaml::parse(firstBootFiles()['network-config'])], 6),
+    );
     chmod("{$root}/etc/netplan/50-cloud-init.yaml", 0600);
     $result = run("netplan generate --root-dir {$root}");
     $made = glob("{$root}/run/systemd/network/*.network") ?: [];
@@ -141,9 +176,12 @@ test('findmnt verifies our line of fstab', function (string $mountPoint): void {
         fn (string $line): bool => str_contains($line, '[E]') && ! str_contains($line, 'unreachable'),
     );
     expect($wrong)->toBe([])->and($verified['all'])->toContain('target exists');
-    $parsed = json_decode(run("findmnt --fstab --tab-file {$folder}/fstab --json --output TARGET,FSTYPE,OPTIONS,PASSNO,SOURCE")['out'], true)[
-        'filesystems'
-    ][0];
+    $parsed = json_decode(
+        run("findmnt --fstab --tab-file {$folder}/fstab --json --output TARGET,FSTYPE,OPTIONS,PASSNO,SOURCE")[
+            'out'
+        ],
+        true,
+    )['filesystems'][0];
     expect($parsed['target'])
         ->toBe($point)
         ->and($parsed['fstype'])
@@ -158,12 +196,31 @@ test('findmnt verifies our line of fstab', function (string $mountPoint): void {
 
 test('testparm reads our share as it is meant', function (): void {
     $folder = scratch();
-    file_put_contents("{$folder}/smb.conf", "[global]\n   workgroup = WORKGROUP\n\n".new SmbShare('seed scans', '/srv/store', 'warden')."\n");
+    file_put_contents(
+        "{$folder}/smb.conf",
+        "[global]\n   workgroup = WORKGROUP\n\n".new SmbShare('seed scans', '/srv/store', 'warden')."\n",
+    );
     $result = run("testparm --suppress-prompt {$folder}/smb.conf");
-    expect($result['exit'])->toBe(0)->and($result['all'])->toContain('Loaded services file OK')->not->toContain('Unknown parameter');
-    foreach (['path' => '/srv/store', 'valid users' => 'warden', 'read only' => 'No', 'guest ok' => 'No', 'browseable' => 'Yes'] as $name => $value) {
+    expect($result['exit'])
+        ->toBe(0)
+        ->and($result['all'])
+        ->toContain('Loaded services file OK')
+        ->not->toContain('Unknown parameter');
+    foreach (
+        [
+            'path' => '/srv/store',
+            'valid users' => 'warden',
+            'read only' => 'No',
+            'guest ok' => 'No',
+            'browseable' => 'Yes',
+        ] as $name => $value
+    ) {
         expect(
-            trim(run("testparm --suppress-prompt --section-name='seed scans' --parameter-name='{$name}' {$folder}/smb.conf 2>/dev/null")['out']),
+            trim(
+                run(
+                    "testparm --suppress-prompt --section-name='seed scans' --parameter-name='{$name}' {$folder}/smb.conf 2>/dev/null",
+                )['out'],
+            ),
         )->toBe($value);
     }
 });
@@ -177,7 +234,9 @@ test('passwords hash as openssl does', function (string $password, string $salt)
 // Published vector of the SHA-crypt specification for the default number of rounds.
 test('the SHA-crypt vector', function (): void {
     expect(Sha512Crypt::hash('Hello world!', 'saltstring'))
-        ->toBe('$6$saltstring$svn8UoSVapNtMuq1ukKS4tPQd8iKwSMHWjl/O817G3uBnIFNjnQJuesI68u4OTLiBFdcbYEdFCoEOfaS35inz1')
+        ->toBe(
+            '$6$saltstring$svn8UoSVapNtMuq1ukKS4tPQd8iKwSMHWjl/O817G3uBnIFNjnQJuesI68u4OTLiBFdcbYEdFCoEOfaS35inz1',
+        )
         ->and(fn () => Sha512Crypt::hash('x', 'a$b'))
         ->toThrow(InvalidArgumentException::class);
 });
@@ -192,12 +251,38 @@ test('fingerprints are those of ssh-keygen', function (string $type, string $bit
 test('a value in a command arrives as one word', function (string $value): void {
     $command = (new Values(['value' => $value]))->fill('printf "%s|" {{value}}');
     expect(run((string) $command)['out'])->toBe($value.'|');
-})->with(['plain', 'two words', "it's", '$(touch /tmp/x)', '`id`', '; rm -rf x', 'a"b', '*', "line\nbreak", '\\', '--option=1', '~', 'ümläut']);
+})->with([
+    'plain',
+    'two words',
+    "it's",
+    '$(touch /tmp/x)',
+    '`id`',
+    '; rm -rf x',
+    'a"b',
+    '*',
+    "line\nbreak",
+    '\\',
+    '--option=1',
+    '~',
+    'ümläut',
+]);
 
 test('the commands of the playbook are shell that parses', function (): void {
     $values = new Values(
         array_fill_keys(
-            ['host', 'user', 'address', 'mac', 'fingerprint', 'disk', 'disk_serial', 'disk_partition', 'store_label', 'mount_point', 'share'],
+            [
+                'host',
+                'user',
+                'address',
+                'mac',
+                'fingerprint',
+                'disk',
+                'disk_serial',
+                'disk_partition',
+                'store_label',
+                'mount_point',
+                'share',
+            ],
             "o'dd value",
         ),
         ['fstab_line' => 'UUID=x', 'smb_share' => "[store]\n  path = x"],
@@ -217,8 +302,12 @@ test('systemd and nginx take what is shipped for an own machine', function (): v
         (string) file_get_contents('deploy/systemd/keen-burrow.service'),
     );
     file_put_contents("{$folder}/keen-burrow.service", $unit);
-    expect(run("systemd-analyze verify --man=no {$folder}/keen-burrow.service")['all'])->not->toContain('keen-burrow.service:');
-    run("openssl req -x509 -newkey rsa:2048 -nodes -days 2 -subj /CN=burrow -keyout {$folder}/key -out {$folder}/pem");
+    expect(run("systemd-analyze verify --man=no {$folder}/keen-burrow.service")['all'])->not->toContain(
+        'keen-burrow.service:',
+    );
+    run(
+        "openssl req -x509 -newkey rsa:2048 -nodes -days 2 -subj /CN=burrow -keyout {$folder}/key -out {$folder}/pem",
+    );
     $site = str_replace(
         ['/etc/ssl/certs/keen-burrow.pem', '/etc/ssl/private/keen-burrow.key'],
         ["{$folder}/pem", "{$folder}/key"],

@@ -21,30 +21,42 @@ function stopsOf(string $text): array
 {
     $findings = (new Linter())->lint(new CardFolder(['network-config' => $text]), new CardContext())->list;
 
-    return array_values(array_filter($findings, fn (Finding $one): bool => $one->severity === Severity::Stop && $one->place?->file === 'network-config'));
+    return array_values(
+        array_filter(
+            $findings,
+            fn (Finding $one): bool => $one->severity === Severity::Stop && $one->place?->file === 'network-config',
+        ),
+    );
 }
 
-test('what netplan refuses, the linter stops, at that line; what netplan takes, it does not call refused', function (): void {
-    $cases = mutatedNetworks(2601, 1500);
-    $refused = $near = 0;
-    $missed = $wronged = [];
-    foreach ($cases as $case) {
-        $stops = stopsOf($case['text']);
-        $lines = array_map(fn (Finding $one): int => $one->place->line ?? 0, $stops);
-        if ($case['refused'] === null) {
-            $called = array_filter($stops, fn (Finding $one): bool => $one->code === 'card.netplan_refuses');
-            $wronged = $called === [] ? $wronged : [...$wronged, $case['text']];
+test(
+    'what netplan refuses, the linter stops, at that line; what netplan takes, it does not call refused',
+    function (): void {
+        $cases = mutatedNetworks(2601, 1500);
+        $refused = $near = 0;
+        $missed = $wronged = [];
+        foreach ($cases as $case) {
+            $stops = stopsOf($case['text']);
+            $lines = array_map(fn (Finding $one): int => $one->place->line ?? 0, $stops);
+            if ($case['refused'] === null) {
+                $called = array_filter($stops, fn (Finding $one): bool => $one->code === 'card.netplan_refuses');
+                $wronged = $called === [] ? $wronged : [...$wronged, $case['text']];
 
-            continue;
+                continue;
+            }
+            $refused++;
+            $missed = $stops === [] ? [...$missed, $case['text']] : $missed;
+            $near += array_filter($lines, fn (int $line): bool => abs($line - $case['refused']) <= 1) === [] ? 0 : 1;
         }
-        $refused++;
-        $missed = $stops === [] ? [...$missed, $case['text']] : $missed;
-        $near += array_filter($lines, fn (int $line): bool => abs($line - $case['refused']) <= 1) === [] ? 0 : 1;
-    }
-    expect($refused)
-        ->toBeGreaterThan(1000)
-        ->and($wronged)->toBe([])
-        // Two in a thousand are odd beyond what a person writes: a list as a key, a word of another section as a link's name.
-        ->and(count($missed))->toBeLessThanOrEqual((int) ceil($refused * 0.005))
-        ->and($near / $refused)->toBeGreaterThan(0.97);
-});
+        expect($refused)
+            ->toBeGreaterThan(1000)
+            ->and($wronged)
+            ->toBe([])
+            // Two in a thousand are odd beyond what a person writes: a list as a key, a word of another section as a
+            // link's name.
+            ->and(count($missed))
+            ->toBeLessThanOrEqual((int) ceil($refused * 0.005))
+            ->and($near / $refused)
+            ->toBeGreaterThan(0.97);
+    },
+);

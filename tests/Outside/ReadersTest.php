@@ -11,7 +11,9 @@ use Burrow\Net\SshPublicKey;
 // Real tools print, our readers read.
 
 test('the disks of this very machine', function (): void {
-    $printed = run('lsblk --json --bytes --output NAME,SIZE,TYPE,FSTYPE,LABEL,UUID,MOUNTPOINTS,RO,RM,MODEL,SERIAL,TRAN')['out'];
+    $printed = run(
+        'lsblk --json --bytes --output NAME,SIZE,TYPE,FSTYPE,LABEL,UUID,MOUNTPOINTS,RO,RM,MODEL,SERIAL,TRAN',
+    )['out'];
     $disks = Intake::standard()->read('lsblk', $printed)->all(BlockDevice::class);
     $plain = array_values(
         array_filter(
@@ -27,7 +29,9 @@ test('keys as ssh-keygen writes them', function (): void {
     run(
         "ssh-keygen -q -t ed25519 -N '' -f {$folder}/key && (printf 'larder,172.22.8.11 '; cat {$folder}/key.pub) > {$folder}/known_hosts && ssh-keygen -H -f {$folder}/known_hosts",
     );
-    $keys = Intake::standard()->read('hostkeys', (string) file_get_contents("{$folder}/known_hosts"))->all(SshPublicKey::class);
+    $keys = Intake::standard()
+        ->read('hostkeys', (string) file_get_contents("{$folder}/known_hosts"))
+        ->all(SshPublicKey::class);
     // Hashing writes a line for each of the two names.
     expect(count($keys))
         ->toBe(2)
@@ -53,7 +57,10 @@ for line in sys.stdin.read().split():
     a = ipaddress.IPv4Address(line.split("/")[0])
     out.append([str(n), str(n.netmask), str(n.broadcast_address), n.num_addresses, any(a in ipaddress.IPv4Network(p) for p in ("10.0.0.0/8", "172.16.0.0/12", "192.168.0.0/16"))])
 print(json.dumps(out))';
-    $expected = json_decode(run('/usr/bin/python3 -c '.escapeshellarg($script), implode("\n", $cases))['out'], true);
+    $expected = json_decode(
+        run('/usr/bin/python3 -c '.escapeshellarg($script), implode("\n", $cases))['out'],
+        true,
+    );
     foreach ($cases as $i => $case) {
         $prefix = Prefix::parse($expected[$i][0]);
         expect([

@@ -28,7 +28,10 @@ function validByPython(array $cases): array
     print(json.dumps(out))
     PY;
 
-    return json_decode(run('/usr/bin/python3 -c '.escapeshellarg($script), (string) json_encode($cases))['out'], true);
+    return json_decode(
+        run('/usr/bin/python3 -c '.escapeshellarg($script), (string) json_encode($cases))['out'],
+        true,
+    );
 }
 
 /** @return list<array{string, string}> kind and YAML of every built-in entry */
@@ -48,7 +51,9 @@ test('our schemas are schemas', function (): void {
     $script =
         'import json, sys, jsonschema; [jsonschema.Draft202012Validator.check_schema(json.loads(s)) for s in json.load(sys.stdin)]; print("fine")';
     $schemas = array_map(schemaText(...), [...array_keys(Catalogue::KINDS), 'plan']);
-    expect(run('/usr/bin/python3 -c '.escapeshellarg($script), (string) json_encode($schemas))['out'])->toBe("fine\n");
+    expect(run('/usr/bin/python3 -c '.escapeshellarg($script), (string) json_encode($schemas))['out'])->toBe(
+        "fine\n",
+    );
 });
 
 test('every built-in entry is valid to Python too', function (): void {
@@ -88,13 +93,20 @@ test('on spoilt entries both readers agree', function (): void {
         $cases[] = ['schema' => schemaText($kind), 'yaml' => $spoilt];
         $ours[] = YamlEntry::read($spoilt, schemaText($kind), 'entry.yaml')->data !== null;
     }
-    expect(validByPython($cases))->toBe($ours)->and(array_sum(array_map(intval(...), $ours)))->toBeGreaterThan(20)->toBeLessThan(380);
+    expect(validByPython($cases))
+        ->toBe($ours)
+        ->and(array_sum(array_map(intval(...), $ours)))
+        ->toBeGreaterThan(20)
+        ->toBeLessThan(380);
 });
 
 test('PyYAML reads every built-in entry as we do', function (): void {
     $script = 'import json, sys, yaml; print(json.dumps([yaml.safe_load(y) for y in json.load(sys.stdin)]))';
     $texts = array_map(fn (array $one): string => $one[1], builtIn());
-    $python = json_decode(run('/usr/bin/python3 -c '.escapeshellarg($script), (string) json_encode($texts))['out'], true);
+    $python = json_decode(
+        run('/usr/bin/python3 -c '.escapeshellarg($script), (string) json_encode($texts))['out'],
+        true,
+    );
     foreach ($texts as $i => $text) {
         expect($python[$i])->toEqual(Yaml::parse($text));
     }
@@ -102,7 +114,14 @@ test('PyYAML reads every built-in entry as we do', function (): void {
 
 test('the ports of the catalogue carry the names that Debian gives them', function (): void {
     $services = (string) file_get_contents('/etc/services');
-    foreach (['file-store' => 'microsoft-ds', 'dns-filter' => 'domain', 'general-server' => 'ssh', 'cloud-drive' => 'https'] as $job => $name) {
+    foreach (
+        [
+            'file-store' => 'microsoft-ds',
+            'dns-filter' => 'domain',
+            'general-server' => 'ssh',
+            'cloud-drive' => 'https',
+        ] as $job => $name
+    ) {
         $port = entry('job', $job)['ports'][0];
         expect(preg_match("~^{$name}\\s+{$port['port']}/{$port['protocol']}\\b~m", $services))->toBe(1);
     }
@@ -110,9 +129,24 @@ test('the ports of the catalogue carry the names that Debian gives them', functi
 
 test('a parts list is CSV to Python', function (): void {
     $csv = Burrow\Plan\Money\PartsCsv::of(
-        Burrow\Plan\Money\PartsList::of(plan('pebble', 'supply-2a5', 'usual-1m', 'stick-64', Burrow\Catalogue\Part\LinkKind::Wireless, 'print-host', 'server-32')),
+        Burrow\Plan\Money\PartsList::of(
+            plan(
+                'pebble',
+                'supply-2a5',
+                'usual-1m',
+                'stick-64',
+                Burrow\Catalogue\Part\LinkKind::Wireless,
+                'print-host',
+                'server-32',
+            ),
+        ),
     );
-    $rows = json_decode(run('/usr/bin/python3 -c "import csv, json, sys; print(json.dumps(list(csv.reader(sys.stdin))))"', $csv)['out'], true);
+    $rows = json_decode(
+        run('/usr/bin/python3 -c "import csv, json, sys; print(json.dumps(list(csv.reader(sys.stdin))))"', $csv)[
+            'out'
+        ],
+        true,
+    );
     $sum = array_sum(array_map(fn (array $row): float => (float) $row[1], array_slice($rows, 1, -1)));
     expect($rows[0])
         ->toBe(['part', 'price', 'because'])

@@ -6,7 +6,13 @@ declare(strict_types=1);
 
 function burrowCommand(string $arguments, ?string $input = null, ?string $folder = null): array
 {
-    return run('env -u DB_SOCKET -u DB_PASSWORD -u APP_ENV -u APP_KEY '.escapeshellarg(getcwd().'/burrow')." {$arguments}", $input, $folder);
+    return run(
+        'env -u DB_SOCKET -u DB_PASSWORD -u APP_ENV -u APP_KEY '.
+            escapeshellarg(getcwd().'/burrow').
+            " {$arguments}",
+        $input,
+        $folder,
+    );
 }
 
 test('a plan that fits, and one that does not', function (): void {
@@ -24,7 +30,10 @@ test('a plan that fits, and one that does not', function (): void {
         "jobs: [file-store]\nboard: marble\nsupply: supply-3a\ncable: usual-1m\nlink: wired\nimage: server-64\ncard: card-32-a1\ncase: vented\n",
     );
     $good = burrowCommand('plan good.yaml', folder: $folder);
-    expect($good['exit'])->toBe(0)->and($good['out'])->toContain('Fits, with 94 % memory to spare; the network is the limit at 118 MB/s.');
+    expect($good['exit'])
+        ->toBe(0)
+        ->and($good['out'])
+        ->toContain('Fits, with 94 % memory to spare; the network is the limit at 118 MB/s.');
     $weak = burrowCommand('plan weak.yaml --json', folder: $folder);
     expect($weak['exit'])
         ->toBe(1)
@@ -52,7 +61,10 @@ test('a card folder is looked over', function (): void {
         ->toMatch('/^stop card\.no_cloud_config_line user-data:1:1 /m')
         ->toMatch('/^stop card\.marker_extension ssh\.txt /m');
     $json = json_decode(burrowCommand("lint {$folder} --json")['out'], true);
-    expect(array_column($json, 'code'))->toContain('card.no_meta_data')->and(burrowCommand('lint /nonexistent')['exit'])->toBe(2);
+    expect(array_column($json, 'code'))
+        ->toContain('card.no_meta_data')
+        ->and(burrowCommand('lint /nonexistent')['exit'])
+        ->toBe(2);
 });
 
 test('what a tool printed becomes facts', function (): void {
@@ -60,7 +72,9 @@ test('what a tool printed becomes facts', function (): void {
     expect(json_decode($result['out'], true))
         ->toBe([
             'kind' => 'leases',
-            'facts' => [['address' => '172.22.8.131', 'mac' => '02:4b:1e:90:00:07', 'name' => 'wren', 'expires' => null]],
+            'facts' => [
+                ['address' => '172.22.8.131', 'mac' => '02:4b:1e:90:00:07', 'name' => 'wren', 'expires' => null],
+            ],
             'findings' => [],
         ])
         ->and(burrowCommand('read tea -', '')['exit'])
@@ -82,11 +96,30 @@ test('an unknown command says where to look', function (): void {
 
 test('a plan answers a program with numbers, ways out, and also when it refuses', function (): void {
     $folder = scratch();
-    $plan = "jobs: [file-store]\nboard: flint\nsupply: charger-1a\ncable: usual-1m\ndisk: ssd-500\nlink: wired\nimage: server-64\ncard: card-32-a1\ncase: vented\n";
+    $plan =
+        "jobs: [file-store]\nboard: flint\nsupply: charger-1a\ncable: usual-1m\ndisk: ssd-500\nlink: wired\nimage: server-64\ncard: card-32-a1\ncase: vented\n";
     file_put_contents("{$folder}/weak.yaml", $plan);
     $answer = json_decode(burrowCommand('plan weak.yaml --json', folder: $folder)['out'], true);
-    foreach (['voltage_at_board_volts', 'peak_amps', 'memory_spare_percent', 'copy_rate_mbyte_s', 'copy_time_s', 'board_celsius', 'card_years', 'drive_years', 'running_cost_year', 'parts_price', 'install_hands_s', 'install_wait_s'] as $name) {
-        expect([$name, is_int($answer['figures'][$name]) || is_float($answer['figures'][$name])])->toBe([$name, true]);
+    foreach (
+        [
+            'voltage_at_board_volts',
+            'peak_amps',
+            'memory_spare_percent',
+            'copy_rate_mbyte_s',
+            'copy_time_s',
+            'board_celsius',
+            'card_years',
+            'drive_years',
+            'running_cost_year',
+            'parts_price',
+            'install_hands_s',
+            'install_wait_s',
+        ] as $name
+    ) {
+        expect([$name, is_int($answer['figures'][$name]) || is_float($answer['figures'][$name])])->toBe([
+            $name,
+            true,
+        ]);
     }
     expect($answer['figures']['copy_limit'])
         ->toBeString()
@@ -99,13 +132,31 @@ test('a plan answers a program with numbers, ways out, and also when it refuses'
         // 118.7 MB/s without, 117.7 with time stamps (IEEE 802.3, RFC 7323).
         ->and($answer['figures']['copy_rate_mbyte_s'])
         ->toBeLessThanOrEqual(117.7);
-    file_put_contents("{$folder}/odd.yaml", str_replace('board: flint', 'board: marble', $plan)."schools: {dns-filter: package}\nroom_celsius: .inf\n");
+    file_put_contents(
+        "{$folder}/odd.yaml",
+        str_replace('board: flint', 'board: marble', $plan).
+            "schools: {dns-filter: package}\nroom_celsius: .inf\n",
+    );
     $refused = burrowCommand('plan odd.yaml --json', folder: $folder);
-    expect($refused['exit'])->toBe(1)->and(array_column(json_decode($refused['out'], true)['findings'], 'code'))->toBe(['yaml.number']);
+    expect($refused['exit'])
+        ->toBe(1)
+        ->and(array_column(json_decode($refused['out'], true)['findings'], 'code'))
+        ->toBe(['yaml.number']);
     file_put_contents("{$folder}/school.yaml", $plan."schools: {dns-filter: package}\n");
-    expect(array_column(json_decode(burrowCommand('plan school.yaml --json', folder: $folder)['out'], true)['findings'], 'code'))->toBe(['plan.school_without_job']);
-    file_put_contents("{$folder}/typo.yaml", str_replace('image: server-64', 'immage: server-64', $plan)."link: wired\n");
+    expect(
+        array_column(
+            json_decode(burrowCommand('plan school.yaml --json', folder: $folder)['out'], true)['findings'],
+            'code',
+        ),
+    )->toBe(['plan.school_without_job']);
+    file_put_contents(
+        "{$folder}/typo.yaml",
+        str_replace('image: server-64', 'immage: server-64', $plan)."link: wired\n",
+    );
     expect(burrowCommand('plan typo.yaml', folder: $folder)['out'])->toContain('typo.yaml:10', 'Duplicate key');
     file_put_contents("{$folder}/typo.yaml", str_replace('image: server-64', 'immage: server-64', $plan));
-    expect(burrowCommand('plan typo.yaml', folder: $folder)['out'])->toContain('typo.yaml:7', 'perhaps “image” was meant');
+    expect(burrowCommand('plan typo.yaml', folder: $folder)['out'])->toContain(
+        'typo.yaml:7',
+        'perhaps “image” was meant',
+    );
 });

@@ -33,7 +33,9 @@ function newBox(array $with = []): Box
 
 function newRun(): Run
 {
-    return app(RunDesk::class)->begin(newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'login' => 'key']));
+    return app(RunDesk::class)->begin(
+        newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'login' => 'key']),
+    );
 }
 
 /** Puts every step before this one behind the run. */
@@ -55,7 +57,14 @@ function everyPage(): array
     $pages = [];
     foreach (Route::getRoutes()->getRoutes() as $route) {
         if (in_array('GET', $route->methods(), true) && ! in_array($route->uri(), ['up', 'login'], true)) {
-            $pages[] = '/'.strtr($route->uri(), ['{box}' => (string) $run?->box_id, '{run}' => (string) $run?->id, '{kind}' => 'board', '{id}' => 'flint']);
+            $pages[] =
+                '/'.
+                strtr($route->uri(), [
+                    '{box}' => (string) $run?->box_id,
+                    '{run}' => (string) $run?->id,
+                    '{kind}' => 'board',
+                    '{id}' => 'flint',
+                ]);
         }
     }
 

@@ -6,7 +6,8 @@ declare(strict_types=1);
 
 function base(): string
 {
-    return getenv('TEST_BASE') ?: throw new RuntimeException('Run this through ./burrow test, which starts what is visited.');
+    return getenv('TEST_BASE') ?:
+        throw new RuntimeException('Run this through ./burrow test, which starts what is visited.');
 }
 
 function resetDemo(): void

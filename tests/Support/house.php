@@ -25,18 +25,34 @@ function heard(?string $silentSince = null, string $asked = '2026-11-25 14:59'):
 {
     $asked = new DateTimeImmutable($asked);
 
-    return Hearing::of($asked, $silentSince === null ? $asked : null, $silentSince === null ? null : new DateTimeImmutable($silentSince), new DateTimeImmutable(THREE_O_CLOCK));
+    return Hearing::of(
+        $asked,
+        $silentSince === null ? $asked : null,
+        $silentSince === null ? null : new DateTimeImmutable($silentSince),
+        new DateTimeImmutable(THREE_O_CLOCK),
+    );
 }
 
-/** A box in service that answers; what is said otherwise goes by the names of the constructor, and "job" is an id of the catalogue. */
+/**
+ * A box in service that answers; what is said otherwise goes by the names of the constructor, and "job" is an id of
+ * the catalogue.
+ */
 function dweller(string $name, mixed ...$with): Box
 {
     $jobs = array_map(fn (string $id): HeldJob => new HeldJob(catalogue('job')[$id]), (array) ($with['job'] ?? []));
     unset($with['job']);
 
-    return new Box(...[
-        'id' => crc32($name), 'name' => $name, 'stage' => Stage::InService, 'hearing' => heard(), 'jobs' => $jobs, 'parts' => new BoxParts(), ...$with,
-    ]);
+    return new Box(
+        ...[
+            'id' => crc32($name),
+            'name' => $name,
+            'stage' => Stage::InService,
+            'hearing' => heard(),
+            'jobs' => $jobs,
+            'parts' => new BoxParts(),
+            ...$with,
+        ],
+    );
 }
 
 /**
@@ -51,8 +67,12 @@ function household(array $boxes, array $ports = [], array $openings = [], array 
     {
         public array $read = [];
 
-        public function __construct(private array $boxes, private array $ports, private array $openings, private array $dependsOn)
-        {
+        public function __construct(
+            private array $boxes,
+            private array $ports,
+            private array $openings,
+            private array $dependsOn,
+        ) {
         }
 
         public function boxes(): array
@@ -69,7 +89,13 @@ function household(array $boxes, array $ports = [], array $openings = [], array 
             return self::each($this->ports, function (string $box, string $line): Service {
                 [$port, $protocol, $purpose, $state] = [...explode(' ', $line), ''];
 
-                return new Service($box, Port::of((int) $port), Protocol::from($protocol), $purpose, DoorState::tryFrom($state));
+                return new Service(
+                    $box,
+                    Port::of((int) $port),
+                    Protocol::from($protocol),
+                    $purpose,
+                    DoorState::tryFrom($state),
+                );
             });
         }
 
@@ -78,13 +104,21 @@ function household(array $boxes, array $ports = [], array $openings = [], array 
             return self::each($this->openings, function (string $box, string $line): Opening {
                 [$port, $protocol, $review] = [...explode(' ', $line), ''];
 
-                return new Opening($box, (int) $port, $protocol, $review === '' ? null : new DateTimeImmutable($review));
+                return new Opening(
+                    $box,
+                    (int) $port,
+                    $protocol,
+                    $review === '' ? null : new DateTimeImmutable($review),
+                );
             });
         }
 
         public function dependencies(): array
         {
-            return self::each($this->dependsOn, fn (string $box, string $on): Dependency => new Dependency($box, $on, 'names'));
+            return self::each(
+                $this->dependsOn,
+                fn (string $box, string $on): Dependency => new Dependency($box, $on, 'names'),
+            );
         }
 
         private static function each(array $by, callable $make): array

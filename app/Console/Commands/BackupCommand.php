@@ -27,15 +27,21 @@ final class BackupCommand extends Command
         $folder = (getenv('BURROW_VAR') ?: base_path('var')).'/backup';
         $stamp = now()->utc()->format('Ymd-His');
         $file = match (true) {
-            (bool) $this->option('nightly') => $this->isDue($folder) ? "{$folder}/".self::NIGHTLY."{$stamp}.tar.gz" : null,
-            (bool) $this->option('before-migrating') => $this->isOlder() ? "{$folder}/before-migrating-{$stamp}.tar.gz" : null,
+            (bool) $this->option('nightly') => $this->isDue($folder)
+                ? "{$folder}/".self::NIGHTLY."{$stamp}.tar.gz"
+                : null,
+            (bool) $this->option('before-migrating') => $this->isOlder()
+                ? "{$folder}/before-migrating-{$stamp}.tar.gz"
+                : null,
             default => (string) $this->argument('file'),
         };
         if ($file === null) {
             return 0;
         }
         if ($file === '' || ! is_dir(dirname($file))) {
-            $this->error($file === '' ? 'Where to? ./burrow backup FILE' : 'There is no folder '.dirname($file).'.');
+            $this->error(
+                $file === '' ? 'Where to? ./burrow backup FILE' : 'There is no folder '.dirname($file).'.',
+            );
 
             return 2;
         }
@@ -46,7 +52,14 @@ final class BackupCommand extends Command
 
             return 1;
         }
-        $this->line(sprintf('%s: %d tables with %d rows, read back and the same.', $file, count($tables), array_sum(array_column($tables, 'rows'))));
+        $this->line(
+            sprintf(
+                '%s: %d tables with %d rows, read back and the same.',
+                $file,
+                count($tables),
+                array_sum(array_column($tables, 'rows')),
+            ),
+        );
         $this->thin($folder);
 
         return 0;
@@ -54,7 +67,13 @@ final class BackupCommand extends Command
 
     private function isDue(string $folder): bool
     {
-        $newest = max([0, ...array_map(fn (string $file): int => (int) filemtime($file), glob("{$folder}/".self::NIGHTLY.'*.tar.gz') ?: [])]);
+        $newest = max([
+            0,
+            ...array_map(
+                fn (string $file): int => (int) filemtime($file),
+                glob("{$folder}/".self::NIGHTLY.'*.tar.gz') ?: [],
+            ),
+        ]);
 
         // A clock that was set back makes no copy wait for years.
         return abs(now()->getTimestamp() - $newest) > self::A_DAY;
@@ -66,7 +85,10 @@ final class BackupCommand extends Command
         if (! Schema::hasTable('migrations') || ! Schema::hasTable('users')) {
             return false;
         }
-        $known = array_map(fn (string $file): string => basename($file, '.php'), glob(database_path('migrations/*.php')) ?: []);
+        $known = array_map(
+            fn (string $file): string => basename($file, '.php'),
+            glob(database_path('migrations/*.php')) ?: [],
+        );
 
         return array_diff($known, app('migrator')->getRepository()->getRan()) !== [];
     }
@@ -75,7 +97,10 @@ final class BackupCommand extends Command
     {
         $copies = [];
         foreach (glob("{$folder}/".self::NIGHTLY.'*.tar.gz') ?: [] as $file) {
-            $made = DateTimeImmutable::createFromFormat('Ymd-His', substr(basename($file, '.tar.gz'), strlen(self::NIGHTLY)));
+            $made = DateTimeImmutable::createFromFormat(
+                'Ymd-His',
+                substr(basename($file, '.tar.gz'), strlen(self::NIGHTLY)),
+            );
             if ($made !== false) {
                 $copies[$file] = $made;
             }

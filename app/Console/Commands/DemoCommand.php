@@ -44,14 +44,18 @@ final class DemoCommand extends Command
     public function handle(BenchClient $bench): int
     {
         if (! config()->boolean('burrow.demo')) {
-            $this->error('This copy holds a household\'s own records; the demo would wipe them. Nothing was changed.');
+            $this->error(
+                'This copy holds a household\'s own records; the demo would wipe them. Nothing was changed.',
+            );
 
             return 1;
         }
         if ($this->option('if-empty') && User::query()->exists()) {
             return 0;
         }
-        Schema::withoutForeignKeyConstraints(fn () => array_map(fn (string $table) => DB::table($table)->truncate(), self::TABLES));
+        Schema::withoutForeignKeyConstraints(
+            fn () => array_map(fn (string $table) => DB::table($table)->truncate(), self::TABLES),
+        );
         app(DemoSeeder::class)->run();
         try {
             $bench->ask(['do' => 'load', 'state' => DemoBench::state()]);

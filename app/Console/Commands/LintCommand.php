@@ -42,7 +42,11 @@ final class LintCommand extends Command
         $wanted = $this->option('image');
         $image = is_string($wanted) ? $catalogue->shelf()->images[$wanted] ?? null : null;
         if (is_string($wanted) && $image === null) {
-            $this->error("There is no image “{$wanted}” in the catalogue. Known: ".implode(', ', array_keys($catalogue->shelf()->images)).'.');
+            $this->error(
+                "There is no image “{$wanted}” in the catalogue. Known: ".
+                    implode(', ', array_keys($catalogue->shelf()->images)).
+                    '.',
+            );
 
             return 2;
         }
@@ -65,7 +69,8 @@ final class LintCommand extends Command
     }
 
     /**
-     * The small files at the top of the folder. Kernels and firmware lie beside the settings and are passed over; a file of
+     * The small files at the top of the folder. Kernels and firmware lie beside the settings and are passed over; a
+     * file of
      * a known name that cannot be looked at is told.
      *
      * @param  list<string>  $names
@@ -82,7 +87,10 @@ final class LintCommand extends Command
             } elseif (in_array($name, CardFolder::KNOWN, true)) {
                 $unseen[] = Finding::warn(
                     'card.not_looked_at',
-                    "{$name} was not looked at: ".($size > CardZip::LARGEST ? 'it is larger than '.intdiv(CardZip::LARGEST, 1024).' KiB.' : 'it cannot be read.'),
+                    "{$name} was not looked at: ".
+                        ($size > CardZip::LARGEST
+                            ? 'it is larger than '.intdiv(CardZip::LARGEST, 1024).' KiB.'
+                            : 'it cannot be read.'),
                     'Whatever is said of the card is said without it.',
                     $size > CardZip::LARGEST ? 'Make it anew.' : 'Look at its owner and rights.',
                     Place::file($name),

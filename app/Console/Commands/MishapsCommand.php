@@ -21,17 +21,38 @@ final class MishapsCommand extends Command
         408 => ['Too slow', 'The browser did not send all of it in time. Try once more.'],
         411 => ['Not understood', 'The browser did not say how much it sends. Go back and try once more.'],
         413 => ['Too large', 'What was sent is larger than 6 MB. Paste only the part about this network.'],
-        414 => ['Too long an address', 'The address of this page is too long. Open the page anew and choose again.'],
-        421 => ['Another name', 'This copy does not answer to that name. Names are added when it is started: BURROW_HOSTS=NAME ./burrow up.'],
-        431 => ['Too much in the head', 'The browser sent too many or too long headers. Delete the cookies of this page and try again.'],
-        494 => ['Too much in the head', 'The browser sent too many or too long headers. Delete the cookies of this page and try again.'],
+        414 => [
+            'Too long an address',
+            'The address of this page is too long. Open the page anew and choose again.',
+        ],
+        421 => [
+            'Another name',
+            'This copy does not answer to that name. Names are added when it is started: BURROW_HOSTS=NAME ./burrow up.',
+        ],
+        431 => [
+            'Too much in the head',
+            'The browser sent too many or too long headers. Delete the cookies of this page and try again.',
+        ],
+        494 => [
+            'Too much in the head',
+            'The browser sent too many or too long headers. Delete the cookies of this page and try again.',
+        ],
         495 => ['Not trusted', 'The certificate of the browser was not accepted.'],
         497 => ['Not encrypted', 'This port wants an encrypted connection: begin the address with https.'],
-        500 => ['Something broke here', 'It was written into the log, and nothing of what was kept is lost. Try again.'],
+        500 => [
+            'Something broke here',
+            'It was written into the log, and nothing of what was kept is lost. Try again.',
+        ],
         501 => ['Not that way', 'This page is not asked in that way. Go back and use the button on the page.'],
-        502 => ['Just starting', 'The application behind the web server does not answer. It is started again by itself; try again in half a minute, or: ./burrow up.'],
+        502 => [
+            'Just starting',
+            'The application behind the web server does not answer. It is started again by itself; try again in half a minute, or: ./burrow up.',
+        ],
         503 => ['Too busy', 'There is more to do than this machine can do at once. Try again in a minute.'],
-        504 => ['It took too long', 'The answer took longer than half a minute and was given up. Nothing of what was kept is lost.'],
+        504 => [
+            'It took too long',
+            'The answer took longer than half a minute and was given up. Nothing of what was kept is lost.',
+        ],
         505 => ['Not understood', 'The browser speaks a version that is not known here.'],
     ];
 

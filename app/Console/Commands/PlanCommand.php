@@ -32,24 +32,42 @@ final class PlanCommand extends Command
         }
         if ($plan->input === null) {
             return $this->option('json')
-                ? $this->json(['fits' => false, 'figures' => [], 'findings' => [...$plan->findings, ...$catalogue->unread()], 'ways_out' => []], 1)
+                ? $this->json(
+                    [
+                        'fits' => false,
+                        'figures' => [],
+                        'findings' => [...$plan->findings, ...$catalogue->unread()],
+                        'ways_out' => [],
+                    ],
+                    1,
+                )
                 : $this->tell($plan->findings);
         }
         $answer = PlanAnswer::to($plan->input);
         if ($this->option('json')) {
-            return $this->json([
-                ...$answer->jsonSerialize(),
-                'findings' => [...$answer->findings, ...$plan->findings, ...$catalogue->unread()],
-                'ways_out' => array_map(
-                    fn (WayOut $way): array => ['changes' => $way->labels(), 'price' => $way->cents / 100, 'leaves' => $way->leaves],
-                    (new WaysOut($catalogue->shelf()))->from($plan->input),
-                ),
-            ], $answer->fits() ? 0 : 1);
+            return $this->json(
+                [
+                    ...$answer->jsonSerialize(),
+                    'findings' => [...$answer->findings, ...$plan->findings, ...$catalogue->unread()],
+                    'ways_out' => array_map(
+                        fn (WayOut $way): array => [
+                            'changes' => $way->labels(),
+                            'price' => $way->cents / 100,
+                            'leaves' => $way->leaves,
+                        ],
+                        (new WaysOut($catalogue->shelf()))->from($plan->input),
+                    ),
+                ],
+                $answer->fits() ? 0 : 1,
+            );
         }
         $this->line($answer->sentence());
         $exit = $this->tell($answer->findings);
         foreach ((new WaysOut($catalogue->shelf()))->from($plan->input) as $way) {
-            $this->line("way out: {$way->sentence()} ({$way->price()})".($way->leaves === [] ? '' : ', leaves: '.implode(' ', $way->leaves)));
+            $this->line(
+                "way out: {$way->sentence()} ({$way->price()})".
+                    ($way->leaves === [] ? '' : ', leaves: '.implode(' ', $way->leaves)),
+            );
         }
 
         return $exit;

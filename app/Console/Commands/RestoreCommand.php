@@ -24,13 +24,24 @@ final class RestoreCommand extends Command
                 return $this->finish($archive);
             }
             $checked = $archive->check((string) $this->argument('file'));
-            $this->line(sprintf('A backup of %s: %d tables with %d rows, whole.', date('Y-m-d H:i', $checked['made']), count($checked['tables']), array_sum(array_column($checked['tables'], 'rows'))));
+            $this->line(
+                sprintf(
+                    'A backup of %s: %d tables with %d rows, whole.',
+                    date('Y-m-d H:i', $checked['made']),
+                    count($checked['tables']),
+                    array_sum(array_column($checked['tables'], 'rows')),
+                ),
+            );
             if ($this->option('check')) {
                 File::deleteDirectory($checked['folder']);
 
                 return 0;
             }
-            $before = dirname($archive->restoring()).'/backup/before-restore-'.now()->utc()->format('Ymd-His').'.tar.gz';
+            $before =
+                dirname($archive->restoring()).
+                '/backup/before-restore-'.
+                now()->utc()->format('Ymd-His').
+                '.tar.gz';
             $archive->write($before);
             $this->line("What was there before lies in {$before}.");
             File::deleteDirectory($archive->restoring());
@@ -48,7 +59,13 @@ final class RestoreCommand extends Command
     {
         $tables = $archive->putBack($archive->restoring());
         File::deleteDirectory($archive->restoring());
-        $this->line(sprintf('Restored: %d tables with %d rows, each the same as in the backup.', count($tables), array_sum(array_column($tables, 'rows'))));
+        $this->line(
+            sprintf(
+                'Restored: %d tables with %d rows, each the same as in the backup.',
+                count($tables),
+                array_sum(array_column($tables, 'rows')),
+            ),
+        );
 
         return 0;
     }

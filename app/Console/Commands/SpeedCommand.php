@@ -56,19 +56,27 @@ final class SpeedCommand extends Command
         return 0;
     }
 
-    /** A card with every kind of file on it and a password's hash, which is tried against those that everybody knows. */
+    /**
+     * A card with every kind of file on it and a password's hash, which is tried against those that everybody knows.
+     */
     private function lint(): void
     {
         $image = app(Catalogue::class)->shelf()->images['server-mixed'];
         // Another hash each time: one that was tried a moment ago is not tried again.
-        $cards = array_map(fn (int $number): CardFolder => $this->card($image, "thistle{$number}"), range(1, self::ROUNDS));
+        $cards = array_map(
+            fn (int $number): CardFolder => $this->card($image, "thistle{$number}"),
+            range(1, self::ROUNDS),
+        );
         $this->line(
             sprintf(
                 '%-34s %6.1f ms',
                 'lint of a card with every file',
                 $this->middle(
                     array_map(
-                        fn (CardFolder $card): float => $this->median(fn () => (new Linter())->lint($card, new CardContext($image)), 1),
+                        fn (CardFolder $card): float => $this->median(
+                            fn () => (new Linter())->lint($card, new CardContext($image)),
+                            1,
+                        ),
                         $cards,
                     ),
                 ),
@@ -93,7 +101,13 @@ final class SpeedCommand extends Command
         );
         $order = new CardOrder(
             $image,
-            [CardSchool::Declarative, CardSchool::BootFiles, CardSchool::KernelLine, CardSchool::Firmware, CardSchool::UsbCable],
+            [
+                CardSchool::Declarative,
+                CardSchool::BootFiles,
+                CardSchool::KernelLine,
+                CardSchool::Firmware,
+                CardSchool::UsbCable,
+            ],
             true,
             true,
             '',
@@ -130,7 +144,9 @@ final class SpeedCommand extends Command
         }
         $blank = $this->middle($times['blank page']);
         foreach ($times as $name => $all) {
-            $this->line(sprintf('%-34s %6.1f ms  %4.1f × blank', $name, $this->middle($all), $this->middle($all) / $blank));
+            $this->line(
+                sprintf('%-34s %6.1f ms  %4.1f × blank', $name, $this->middle($all), $this->middle($all) / $blank),
+            );
         }
 
         return $blank;
@@ -157,13 +173,15 @@ final class SpeedCommand extends Command
             }
             DB::rollBack();
             foreach (array_slice(self::LISTS, 1) as $path) {
-                $this->line(sprintf(
-                    '%-34s %6.1f ms  %4.1f × blank, %d kB',
-                    "{$path} with {$boxes} boxes",
-                    $time = $this->middle($times[$path]) - $this->middle($times['/blank']) + $served,
-                    $time / $served,
-                    ($bytes[$path] ?? 0) / 1000,
-                ));
+                $this->line(
+                    sprintf(
+                        '%-34s %6.1f ms  %4.1f × blank, %d kB',
+                        "{$path} with {$boxes} boxes",
+                        $time = $this->middle($times[$path]) - $this->middle($times['/blank']) + $served,
+                        $time / $served,
+                        ($bytes[$path] ?? 0) / 1000,
+                    ),
+                );
             }
         }
     }
@@ -171,9 +189,18 @@ final class SpeedCommand extends Command
     /** As many boxes as the one that is copied, each with its jobs, ports and what it depends on. */
     private function fill(int $count): void
     {
-        $model = Box::query()->inService()->with(['jobs', 'services', 'dependencies', 'openings'])->orderBy('id')->firstOrFail();
+        $model = Box::query()
+            ->inService()
+            ->with(['jobs', 'services', 'dependencies', 'openings'])
+            ->orderBy('id')
+            ->firstOrFail();
         for ($have = Box::query()->whereNotNull('name')->count(); $have < $count; $have++) {
-            $box = $model->replicate()->fill(['name' => "box{$have}", 'address' => '10.9.'.intdiv($have, 250).'.'.($have % 250 + 1)]);
+            $box = $model
+                ->replicate()
+                ->fill([
+                    'name' => "box{$have}",
+                    'address' => '10.9.'.intdiv($have, 250).'.'.(($have % 250) + 1),
+                ]);
             $box->save();
             $model->jobs->each(fn (BoxJob $job) => $box->jobs()->save($job->replicate()));
             $model->services->each(fn (Service $service) => $box->services()->save($service->replicate()));
@@ -199,7 +226,13 @@ final class SpeedCommand extends Command
             app(Household::class),
         )->input();
         $ways = new WaysOut($catalogue->shelf());
-        $this->line(sprintf('%-34s %6.1f ms', 'ways out over the whole catalogue', $this->median(fn () => $ways->from($plan), 9)));
+        $this->line(
+            sprintf(
+                '%-34s %6.1f ms',
+                'ways out over the whole catalogue',
+                $this->median(fn () => $ways->from($plan), 9),
+            ),
+        );
     }
 
     private function readers(Intake $intake): void
@@ -217,12 +250,16 @@ final class SpeedCommand extends Command
                     $i & 255,
                 );
             }
-            $file = tempnam(sys_get_temp_dir(), 'speed') ?: throw new RuntimeException('No temporary file could be made.');
+            $file =
+                tempnam(sys_get_temp_dir(), 'speed') ?:
+                throw new RuntimeException('No temporary file could be made.');
             file_put_contents($file, $text);
             $ours = $this->median(fn () => $intake->read('leases', $text), 5);
             $sort = $this->median(fn () => exec('sort -u '.escapeshellarg($file).' | wc -l'), 5);
             unlink($file);
-            $this->line(sprintf('%-34s %6.1f ms  %4.1f × sort -u', "lease list of {$lines} lines", $ours, $ours / $sort));
+            $this->line(
+                sprintf('%-34s %6.1f ms  %4.1f × sort -u', "lease list of {$lines} lines", $ours, $ours / $sort),
+            );
         }
     }
 
@@ -230,7 +267,13 @@ final class SpeedCommand extends Command
     {
         $client = Http::withOptions(['cookies' => new \GuzzleHttp\Cookie\CookieJar()]);
         preg_match('/name="_token" value="([^"]+)"/', $client->get($base.'/login')->body(), $token);
-        $answer = $client->asForm()->post($base.'/login', ['_token' => $token[1] ?? '', 'name' => 'warden', 'password' => 'thistledown-demo']);
+        $answer = $client
+            ->asForm()
+            ->post($base.'/login', [
+                '_token' => $token[1] ?? '',
+                'name' => 'warden',
+                'password' => 'thistledown-demo',
+            ]);
         if (! str_contains($answer->body(), 'class="rail"')) {
             throw new RuntimeException('The demo login does not work here; ./burrow demo brings it back.');
         }

@@ -36,7 +36,13 @@ trait TellsFindings
             $this->line(
                 implode(
                     ' ',
-                    array_filter([$finding->severity->value, $finding->code, (string) $finding->place, $finding->found, $this->advice($finding)]),
+                    array_filter([
+                        $finding->severity->value,
+                        $finding->code,
+                        (string) $finding->place,
+                        $finding->found,
+                        $this->advice($finding),
+                    ]),
                 ),
             );
         }
@@ -47,7 +53,12 @@ trait TellsFindings
     /** @param  JsonSerializable|Findings|array<mixed>  $value */
     private function json(JsonSerializable|Findings|array $value, int $exit): int
     {
-        $this->line((string) json_encode($value, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE));
+        $this->line(
+            (string) json_encode(
+                $value,
+                JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE,
+            ),
+        );
 
         return $exit;
     }

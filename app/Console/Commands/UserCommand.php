@@ -40,7 +40,9 @@ final class UserCommand extends Command
         }
         $role = $this->option('guest') ? 'guest' : ($this->option('keeper') ? 'keeper' : $user->role ?? 'keeper');
         if ($user !== null && $role !== 'keeper' && $this->isLastKeeper($user)) {
-            $this->error("{$name} is the last keeper; nobody could change anything any more. Make another keeper first.");
+            $this->error(
+                "{$name} is the last keeper; nobody could change anything any more. Make another keeper first.",
+            );
 
             return 1;
         }
@@ -50,9 +52,16 @@ final class UserCommand extends Command
             return $this->tell($findings);
         }
         // A new token ends whoever is logged in with the old password.
-        User::query()->updateOrCreate(['name' => $name], ['password' => $password, 'role' => $role])->forceFill(['remember_token' => Str::random(60)])->save();
+        User::query()
+            ->updateOrCreate(['name' => $name], ['password' => $password, 'role' => $role])
+            ->forceFill(['remember_token' => Str::random(60)])
+            ->save();
         $this->describeNetwork();
-        $this->line($user === null ? "{$name} may log in as {$role}." : "{$name} has a new password and is a {$role}; whoever was logged in with the old one is not any more.");
+        $this->line(
+            $user === null
+                ? "{$name} may log in as {$role}."
+                : "{$name} has a new password and is a {$role}; whoever was logged in with the old one is not any more.",
+        );
 
         return 0;
     }
@@ -64,7 +73,14 @@ final class UserCommand extends Command
             $this->line('Nobody can log in yet: ./burrow user NAME makes the first login.');
         }
         foreach ($users as $user) {
-            $this->line(sprintf('%-20s %-7s since %s', $user->name, $user->role, $user->created_at?->format('Y-m-d') ?? 'long ago'));
+            $this->line(
+                sprintf(
+                    '%-20s %-7s since %s',
+                    $user->name,
+                    $user->role,
+                    $user->created_at?->format('Y-m-d') ?? 'long ago',
+                ),
+            );
         }
 
         return 0;
@@ -78,7 +94,9 @@ final class UserCommand extends Command
             return 2;
         }
         if ($this->isLastKeeper($user)) {
-            $this->error("{$name} is the last keeper; nobody could change anything any more. Make another keeper first.");
+            $this->error(
+                "{$name} is the last keeper; nobody could change anything any more. Make another keeper first.",
+            );
 
             return 1;
         }
@@ -93,7 +111,10 @@ final class UserCommand extends Command
         return $user->isKeeper() && User::query()->where('role', 'keeper')->whereKeyNot($user->id)->doesntExist();
     }
 
-    /** A copy that began as a demo becomes somebody's own: the printed logins go, whatever else was planned meanwhile stays. */
+    /**
+     * A copy that began as a demo becomes somebody's own: the printed logins go, whatever else was planned meanwhile
+     * stays.
+     */
     private function dropDemo(): int
     {
         foreach (User::query()->get() as $user) {

@@ -28,7 +28,10 @@ final class PlainInput
                 } elseif (is_string($value)) {
                     // Bytes that are no UTF-8 cannot be kept or shown; they become question marks.
                     $text = mb_scrub($value, 'UTF-8');
-                    $fields->set((string) $name, in_array($name, self::LONG, true) ? $text : mb_substr($text, 0, self::LONGEST));
+                    $fields->set(
+                        (string) $name,
+                        in_array($name, self::LONG, true) ? $text : mb_substr($text, 0, self::LONGEST),
+                    );
                 }
             }
         }

@@ -8,7 +8,8 @@ use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A list of rows, as JSON, each with the same words. A row that lacks one is read with an empty word in its place; what is
+ * A list of rows, as JSON, each with the same words. A row that lacks one is read with an empty word in its place;
+ * what is
  * no row is left out.
  *
  * @implements CastsAttributes<list<array<string, mixed>>|null, list<array<string, mixed>>|null>

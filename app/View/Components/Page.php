@@ -23,14 +23,20 @@ final class Page extends Component
 
     public readonly int $stepNumber;
 
-    public function __construct(Request $request, Playbooks $playbooks, public string $title, public string $place = '', public string $script = '')
-    {
+    public function __construct(
+        Request $request,
+        Playbooks $playbooks,
+        public string $title,
+        public string $place = '',
+        public string $script = '',
+    ) {
         $theme = $request->cookie('theme');
         $this->theme = in_array($theme, ['chalk', 'den'], true) ? $theme : '';
         $this->run = Run::inProgress();
         $step = $this->run?->current();
         $this->stepNumber = ($step->position ?? 0) + 1;
-        $this->countdown = $this->run === null || $step === null ? null : (new RunBook($this->run, $playbooks))->countdown($step);
+        $this->countdown =
+            $this->run === null || $step === null ? null : (new RunBook($this->run, $playbooks))->countdown($step);
     }
 
     public function render(): View

@@ -28,7 +28,8 @@ final readonly class AddressBand
     public static function of(LocalNetwork $network, array $held): self
     {
         $scale = (self::WIDTH - 2 * self::EDGE) / $network->prefix->size();
-        $at = fn (Ipv4 $address): float => self::EDGE + ($address->number - $network->prefix->network->number) * $scale;
+        $at = fn (Ipv4 $address): float => self::EDGE +
+            ($address->number - $network->prefix->network->number) * $scale;
 
         return new self(
             ['x' => $at($network->pool->first), 'width' => max(2, $network->pool->size() * $scale)],

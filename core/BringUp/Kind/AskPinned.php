@@ -39,6 +39,8 @@ final readonly class AskPinned implements StepKind
     {
         $outcome = Door::atItsAddress($at);
 
-        return $outcome->over ? $outcome->with(Outcome::over($outcome->words, learned: new Learned(pinned: true))) : $outcome;
+        return $outcome->over
+            ? $outcome->with(Outcome::over($outcome->words, learned: new Learned(pinned: true)))
+            : $outcome;
     }
 }

@@ -30,7 +30,12 @@ final class Door
         if ($key === null) {
             return Outcome::notYet(BringUpFindings::noHostKey());
         }
-        $finding = HostKeyHistory::judge($key, $at->facts->hostKey, $at->facts->hostKeyAt, $at->facts->cardWrittenAt);
+        $finding = HostKeyHistory::judge(
+            $key,
+            $at->facts->hostKey,
+            $at->facts->hostKeyAt,
+            $at->facts->cardWrittenAt,
+        );
         $outcome = Outcome::over(
             mb_strimwidth($key->fingerprint(), 0, 20, '…'),
             Outcome::notYet($finding)->findings,
@@ -41,7 +46,10 @@ final class Door
         return $outcome->findings->blocks() ? Outcome::notYet($outcome->findings) : $outcome;
     }
 
-    /** Remote login answers at the box's own address with the key that was kept; else whether it is still at the old one. */
+    /**
+     * Remote login answers at the box's own address with the key that was kept; else whether it is still at the old
+     * one.
+     */
     public static function atItsAddress(Judging $at): Outcome
     {
         $address = $at->facts->address;

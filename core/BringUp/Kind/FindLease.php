@@ -51,13 +51,22 @@ final readonly class FindLease implements StepKind
         if ($reading->findings->blocks()) {
             return Outcome::notYet($reading->findings);
         }
-        $match = LeaseMatch::find(Hostname::parse($at->facts->name), $reading->all(Lease::class), $at->facts->leasesBefore);
+        $match = LeaseMatch::find(
+            Hostname::parse($at->facts->name),
+            $reading->all(Lease::class),
+            $at->facts->leasesBefore,
+        );
         $findings = $match->findings->and($reading->findings);
         if ($match->lease === null) {
             return Outcome::notYet($findings);
         }
         $mac = (string) $match->lease->mac;
 
-        return Outcome::over("at {$match->lease->address}", $findings, ['found' => (string) $match->lease->address, 'mac' => $mac], new Learned(mac: $mac));
+        return Outcome::over(
+            "at {$match->lease->address}",
+            $findings,
+            ['found' => (string) $match->lease->address, 'mac' => $mac],
+            new Learned(mac: $mac),
+        );
     }
 }

@@ -11,7 +11,9 @@ use Burrow\BringUp\Step\StepField;
 use Burrow\Intake\Reading;
 use Burrow\Intake\Refusals;
 
-/** What a program printed, pasted back; what it says against the step being over is known by the programs' own words. */
+/**
+ * What a program printed, pasted back; what it says against the step being over is known by the programs' own words.
+ */
 final class Pasted
 {
     public const FIELD = 'pasted';

@@ -39,17 +39,26 @@ final readonly class Share implements StepKind
     {
         $typed = Pasted::judge($at);
         $values = [...$at->step->values, ...$at->facts->learned];
-        if (! $typed->over || ! isset($values['uuid'], $values['store_label'], $values['mount_point'], $values['share'])) {
+        if (
+            ! $typed->over ||
+            ! isset($values['uuid'], $values['store_label'], $values['mount_point'], $values['share'])
+        ) {
             return $typed;
         }
 
-        return Outcome::over($typed->words, $typed->findings, learned: new Learned(store: [
-            'label' => $values['store_label'],
-            'mount_point' => $values['mount_point'],
-            'share' => $values['share'],
-            'uuid' => $values['uuid'],
-            'serial' => $values['disk_serial'] ?? '',
-            'bytes' => (int) ($values['disk_bytes'] ?? 0),
-        ]));
+        return Outcome::over(
+            $typed->words,
+            $typed->findings,
+            learned: new Learned(
+                store: [
+                    'label' => $values['store_label'],
+                    'mount_point' => $values['mount_point'],
+                    'share' => $values['share'],
+                    'uuid' => $values['uuid'],
+                    'serial' => $values['disk_serial'] ?? '',
+                    'bytes' => (int) ($values['disk_bytes'] ?? 0),
+                ],
+            ),
+        );
     }
 }

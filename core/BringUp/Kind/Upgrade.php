@@ -48,6 +48,10 @@ final readonly class Upgrade implements StepKind
         }
         $summary = $reading->all(UpgradeSummary::class)[0] ?? null;
 
-        return Outcome::over($summary === null ? 'done' : "{$summary->upgraded} packages", $reading->findings, learned: $learned);
+        return Outcome::over(
+            $summary === null ? 'done' : "{$summary->upgraded} packages",
+            $reading->findings,
+            learned: $learned,
+        );
     }
 }

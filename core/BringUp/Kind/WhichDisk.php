@@ -16,7 +16,10 @@ use Burrow\Intake\Disks\BlockDevice;
 use Burrow\Judgement\Findings;
 use Burrow\Stores\DiskChoice;
 
-/** The box's list of disks tells the store's from the one it runs on; the person types its name before anything is wiped. */
+/**
+ * The box's list of disks tells the store's from the one it runs on; the person types its name before anything is
+ * wiped.
+ */
 final readonly class WhichDisk implements StepKind
 {
     private const TYPED = 'typed_disk';
@@ -33,7 +36,10 @@ final readonly class WhichDisk implements StepKind
 
     public function takes(Step $step, bool $onBench): array
     {
-        return [Pasted::answer(), StepField::line(self::TYPED, 'Name of the disk that may be wiped', 'as in the list')];
+        return [
+            Pasted::answer(),
+            StepField::line(self::TYPED, 'Name of the disk that may be wiped', 'as in the list'),
+        ];
     }
 
     public function bench(): BenchHelp
@@ -54,7 +60,11 @@ final readonly class WhichDisk implements StepKind
         }
         $typed = $at->given(self::TYPED);
         if ($typed !== $disk->name) {
-            return Outcome::notYet(Findings::of(BringUpFindings::typeTheDisk($typed, $disk->name, self::TYPED))->and($choice->findings));
+            return Outcome::notYet(
+                Findings::of(BringUpFindings::typeTheDisk($typed, $disk->name, self::TYPED))->and(
+                    $choice->findings,
+                ),
+            );
         }
 
         return Outcome::over("{$disk->name}, {$disk->size->decimal()}", $choice->findings, [

@@ -14,7 +14,8 @@ final readonly class PlaybookReader
 {
     /**
      * @param  array<string, list<array<string, mixed>>>  $parts  shared steps by the part's id
-     * @param  array{arrive: list<string>, again: list<string>, close: list<string>}  $usual  parts where a playbook names none of its own
+     * @param  array{arrive: list<string>, again: list<string>, close: list<string>}  $usual  parts where a playbook
+     *         names none of its own
      */
     public function __construct(private array $parts, private array $usual)
     {
@@ -27,9 +28,13 @@ final readonly class PlaybookReader
      */
     public function playbook(array $entry): Playbook
     {
-        /** @var array{id: string, job: string, school: string, values?: array<string, string>, arrive?: list<string>, again?: list<string>, steps: list<array<string, mixed>>, close?: list<string>} $entry */
+        /**
+         * @var array{id: string, job: string, school: string, values?: array<string, string>, arrive?: list<string>, again?: list<string>, steps: list<array<string, mixed>>, close?: list<string>} $entry
+         */
         if ($entry['id'] !== "{$entry['job']}.{$entry['school']}") {
-            throw new InvalidArgumentException("its id must be “{$entry['job']}.{$entry['school']}”, for its job and school.");
+            throw new InvalidArgumentException(
+                "its id must be “{$entry['job']}.{$entry['school']}”, for its job and school.",
+            );
         }
         $values = $entry['values'] ?? [];
         $own = $this->steps($entry['steps'], $values);
@@ -64,14 +69,17 @@ final readonly class PlaybookReader
     /** In the place of a step that was begun and whose playbook has changed since. */
     public static function gone(string $id): Step
     {
-        return self::step([
-            'id' => $id,
-            'kind' => 'hand',
-            'title' => "“{$id}”, a step that its playbook no longer has",
-            'text' => 'The playbook was changed or taken away while this run was under way. What was done before stays written down.',
-            'hands_s' => 0,
-            'caution' => 'This step cannot be told any more. Put the playbook back, or pass the step over with a reason.',
-        ], []);
+        return self::step(
+            [
+                'id' => $id,
+                'kind' => 'hand',
+                'title' => "“{$id}”, a step that its playbook no longer has",
+                'text' => 'The playbook was changed or taken away while this run was under way. What was done before stays written down.',
+                'hands_s' => 0,
+                'caution' => 'This step cannot be told any more. Put the playbook back, or pass the step over with a reason.',
+            ],
+            [],
+        );
     }
 
     /**
@@ -95,7 +103,15 @@ final readonly class PlaybookReader
         foreach ($entries as $entry) {
             $part = $entry['part'] ?? null;
             $steps[] = is_string($part)
-                ? $this->steps($this->parts[$part] ?? throw new InvalidArgumentException("there is no shared part “{$part}”; there are ".implode(', ', array_keys($this->parts)).'.'), $values)
+                ? $this->steps(
+                    $this->parts[$part] ??
+                        throw new InvalidArgumentException(
+                            "there is no shared part “{$part}”; there are ".
+                                implode(', ', array_keys($this->parts)).
+                                '.',
+                        ),
+                    $values,
+                )
                 : [self::step($entry, $values)];
         }
 
@@ -108,7 +124,9 @@ final readonly class PlaybookReader
      */
     private static function step(array $entry, array $values): Step
     {
-        /** @var array{id: string, kind: string, title: string, text: string, command?: string, expect?: string, hands_s: int, wait_s?: array{int, int}, meanwhile?: string, if_longer?: string, caution?: string} $entry */
+        /**
+         * @var array{id: string, kind: string, title: string, text: string, command?: string, expect?: string, hands_s: int, wait_s?: array{int, int}, meanwhile?: string, if_longer?: string, caution?: string} $entry
+         */
         return new Step(
             id: $entry['id'],
             kind: StepKinds::of($entry['kind']),

@@ -7,7 +7,10 @@ namespace Burrow\BringUp\Playbook;
 use Burrow\BringUp\Step\Step;
 use Burrow\Quantity\Duration;
 
-/** The steps of one run in their order: all arrivals, then each job's own, then what closes it. A step that several share, by its id, is played once. */
+/**
+ * The steps of one run in their order: all arrivals, then each job's own, then what closes it. A step that several
+ * share, by its id, is played once.
+ */
 final readonly class RunSteps
 {
     /** @param  list<Step>  $list */
@@ -63,7 +66,10 @@ final readonly class RunSteps
      */
     public function waitLeft(array $finished): Duration
     {
-        return $this->sum($finished, fn (Step $step): float => (($step->waitFrom->seconds ?? 0) + ($step->waitTo->seconds ?? 0)) / 2);
+        return $this->sum(
+            $finished,
+            fn (Step $step): float => (($step->waitFrom->seconds ?? 0) + ($step->waitTo->seconds ?? 0)) / 2,
+        );
     }
 
     /**

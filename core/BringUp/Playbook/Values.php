@@ -29,7 +29,10 @@ final readonly class Values
             'mac' => $facts->mac,
             'fingerprint' => $facts->hostKey,
         ];
-        $words = array_filter([...$facts->learned, ...$step->values, ...array_filter($box, is_string(...))], fn (string $word): bool => $word !== '');
+        $words = array_filter(
+            [...$facts->learned, ...$step->values, ...array_filter($box, is_string(...))],
+            fn (string $word): bool => $word !== '',
+        );
 
         return new self($words, Blocks::from($words));
     }
@@ -42,7 +45,8 @@ final readonly class Values
             function (array $match): string {
                 $name = $match[1];
 
-                return $this->blocks[$name] ?? (isset($this->words[$name]) ? self::word($this->words[$name]) : $match[0]);
+                return $this->blocks[$name] ??
+                    (isset($this->words[$name]) ? self::word($this->words[$name]) : $match[0]);
             },
             $command,
         );
@@ -53,12 +57,18 @@ final readonly class Values
     /** The text of a step, where a value stands for itself and an unknown one as "…". */
     public function fillText(string $text): string
     {
-        return (string) preg_replace_callback('/\{\{([a-z_]+)\}\}/', fn (array $match): string => $this->words[$match[1]] ?? '…', $text);
+        return (string) preg_replace_callback(
+            '/\{\{([a-z_]+)\}\}/',
+            fn (array $match): string => $this->words[$match[1]] ?? '…',
+            $text,
+        );
     }
 
     /** Single-quoted for a POSIX shell unless every character is harmless. */
     private static function word(string $value): string
     {
-        return preg_match('~^[A-Za-z0-9_./:@%+=,-]+$~D', $value) === 1 ? $value : "'".str_replace("'", "'\\''", $value)."'";
+        return preg_match('~^[A-Za-z0-9_./:@%+=,-]+$~D', $value) === 1
+            ? $value
+            : "'".str_replace("'", "'\\''", $value)."'";
     }
 }

@@ -119,7 +119,12 @@ final class BringUpFindings
 
     public static function found(Lease $lease, bool $isNew): Finding
     {
-        return Finding::fine('bringup.found', "Found at {$lease->address}: ".($isNew ? 'new in the list, and the name fits' : 'the name fits').'.');
+        return Finding::fine(
+            'bringup.found',
+            "Found at {$lease->address}: ".
+                ($isNew ? 'new in the list, and the name fits' : 'the name fits').
+                '.',
+        );
     }
 
     public static function twoOfThatName(Hostname $name): Finding
@@ -166,7 +171,12 @@ final class BringUpFindings
 
     public static function benchAway(string $because): Finding
     {
-        return Finding::warn('bringup.bench_away', $because, 'The bench is a program of its own.', 'Start it: ./burrow up.');
+        return Finding::warn(
+            'bringup.bench_away',
+            $because,
+            'The bench is a program of its own.',
+            'Start it: ./burrow up.',
+        );
     }
 
     public static function answerNeeded(string $field): Finding
@@ -197,7 +207,9 @@ final class BringUpFindings
         return Finding::warn(
             'bringup.no_playbook',
             'This run brings the box up, and does not install: '.implode(', ', $jobs).'.',
-            'The playbook of '.(count($jobs) === 1 ? 'this job' : 'these jobs').' holds no steps of its own yet, so nothing of it will be installed or tried.',
+            'The playbook of '.
+                (count($jobs) === 1 ? 'this job' : 'these jobs').
+                ' holds no steps of its own yet, so nothing of it will be installed or tried.',
             'After the last step the box stands there, pinned and up to date, and counts as not finished.',
         );
     }
@@ -207,7 +219,10 @@ final class BringUpFindings
     {
         return Finding::warn(
             'bringup.unfinished',
-            ucfirst($box).' is not finished: '.($open === 1 ? 'one thing was' : Words::number($open).' things were').' left open.',
+            ucfirst($box).
+                ' is not finished: '.
+                ($open === 1 ? 'one thing was' : Words::number($open).' things were').
+                ' left open.',
             'What was passed over was not looked at, and nothing is recorded of it.',
             'Its page lists them, with the reasons.',
         );

@@ -16,14 +16,20 @@ final class HostKeyHistory
      * @param  ?DateTimeImmutable  $keptAt  when it was kept
      * @param  ?DateTimeImmutable  $cardWrittenAt  when the box's card was last written
      */
-    public static function judge(SshPublicKey $shown, ?string $kept, ?DateTimeImmutable $keptAt, ?DateTimeImmutable $cardWrittenAt): Finding
-    {
+    public static function judge(
+        SshPublicKey $shown,
+        ?string $kept,
+        ?DateTimeImmutable $keptAt,
+        ?DateTimeImmutable $cardWrittenAt,
+    ): Finding {
         $fingerprint = $shown->fingerprint();
 
         return match (true) {
             $kept === null || $keptAt === null => BringUpFindings::hostKeyFirst($fingerprint),
             hash_equals($kept, $fingerprint) => BringUpFindings::hostKeySame(),
-            $cardWrittenAt !== null && $cardWrittenAt > $keptAt => BringUpFindings::hostKeyRewritten($cardWrittenAt->format('Y-m-d H:i')),
+            $cardWrittenAt !== null && $cardWrittenAt > $keptAt => BringUpFindings::hostKeyRewritten(
+                $cardWrittenAt->format('Y-m-d H:i'),
+            ),
             default => BringUpFindings::hostKeyChanged($kept, $fingerprint),
         };
     }

@@ -21,11 +21,18 @@ final readonly class LeaseMatch
      */
     public static function find(Hostname $name, array $leases, array $before): self
     {
-        $new = array_values(array_filter($leases, fn (Lease $lease): bool => ! in_array((string) $lease->mac, $before, true)));
-        $named = array_values(array_filter($leases, fn (Lease $lease): bool => strtolower($lease->name ?? '') === $name->label));
+        $new = array_values(
+            array_filter($leases, fn (Lease $lease): bool => ! in_array((string) $lease->mac, $before, true)),
+        );
+        $named = array_values(
+            array_filter($leases, fn (Lease $lease): bool => strtolower($lease->name ?? '') === $name->label),
+        );
 
         return match (true) {
-            count($named) === 1 => new self($named[0], Findings::of(BringUpFindings::found($named[0], in_array($named[0], $new, true)))),
+            count($named) === 1 => new self(
+                $named[0],
+                Findings::of(BringUpFindings::found($named[0], in_array($named[0], $new, true))),
+            ),
             count($named) > 1 => new self(null, Findings::of(BringUpFindings::twoOfThatName($name))),
             count($new) === 1 => new self($new[0], Findings::of(BringUpFindings::otherName($name, $new[0]))),
             $new === [] => new self(null, Findings::of(BringUpFindings::notInList($name))),

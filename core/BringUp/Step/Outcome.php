@@ -8,7 +8,10 @@ use Burrow\Household\DoorState;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 
-/** What came of looking at a step: whether it is over, in which words, what was found and learned, and which ports were asked. */
+/**
+ * What came of looking at a step: whether it is over, in which words, what was found and learned, and which ports were
+ * asked.
+ */
 final readonly class Outcome
 {
     /**
@@ -27,12 +30,23 @@ final readonly class Outcome
 
     public static function notYet(Findings|Finding $findings): self
     {
-        return new self(false, '', $findings instanceof Finding ? Findings::of($findings) : $findings, [], new Learned(), []);
+        return new self(
+            false,
+            '',
+            $findings instanceof Finding ? Findings::of($findings) : $findings,
+            [],
+            new Learned(),
+            [],
+        );
     }
 
     /** @param  array<string, string>  $values */
-    public static function over(string $words, ?Findings $findings = null, array $values = [], ?Learned $learned = null): self
-    {
+    public static function over(
+        string $words,
+        ?Findings $findings = null,
+        array $values = [],
+        ?Learned $learned = null,
+    ): self {
         return new self(true, $words, $findings ?? Findings::of(), $values, $learned ?? new Learned(), []);
     }
 
@@ -41,7 +55,9 @@ final readonly class Outcome
     {
         $open = $state === DoorState::Open;
 
-        return new self($open, $open ? "port {$port} open" : '', Findings::of($finding), [], new Learned(), ["tcp/{$port}" => $state]);
+        return new self($open, $open ? "port {$port} open" : '', Findings::of($finding), [], new Learned(), [
+            "tcp/{$port}" => $state,
+        ]);
     }
 
     /** This one, joined with another that was looked at as well. */

@@ -7,8 +7,12 @@ namespace Burrow\BringUp\Step;
 /** One thing that a person gives back at a step. */
 final readonly class StepField
 {
-    private function __construct(public string $name, public string $label, public bool $isText, public string $placeholder)
-    {
+    private function __construct(
+        public string $name,
+        public string $label,
+        public bool $isText,
+        public string $placeholder,
+    ) {
     }
 
     /** Several lines, as a program printed them. */

@@ -24,7 +24,10 @@ final readonly class DiskBars
     /** @param  list<JudgedDisk>  $disks */
     public static function of(array $disks): self
     {
-        $most = max(1, ...array_map(fn (JudgedDisk $one): int => $one->disk->size->count, $disks === [] ? [] : $disks) ?: [1]);
+        $most = max(
+            1,
+            ...array_map(fn (JudgedDisk $one): int => $one->disk->size->count, $disks === [] ? [] : $disks) ?: [1],
+        );
         $rows = [];
         foreach ($disks as $at => $judged) {
             $rows[] = [

@@ -16,8 +16,12 @@ use Symfony\Component\Yaml\Exception\ParseException;
 final readonly class CardDocument
 {
     /** @param  ?array<mixed>  $data null when the file cannot be read */
-    private function __construct(private string $name, private YamlLines $lines, public ?array $data, public Findings $findings)
-    {
+    private function __construct(
+        private string $name,
+        private YamlLines $lines,
+        public ?array $data,
+        public Findings $findings,
+    ) {
     }
 
     public static function read(string $name, string $text): self
@@ -102,7 +106,13 @@ final readonly class CardDocument
             return '';
         }
 
-        return preg_match('/^\s*(?:- )*(?:"(?:\\\\.|[^"])*"|\'[^\']*\'|[^\s:#][^:]*)\s*:\s+(.*)$/', $line, $match) === 1 ? $match[1] : '';
+        return preg_match(
+            '/^\s*(?:- )*(?:"(?:\\\\.|[^"])*"|\'[^\']*\'|[^\s:#][^:]*)\s*:\s+(.*)$/',
+            $line,
+            $match,
+        ) === 1
+            ? $match[1]
+            : '';
     }
 
     /** A key as it stands in the file, quotes and all. */

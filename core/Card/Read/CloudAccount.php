@@ -45,12 +45,26 @@ final readonly class CloudAccount
     /** @param  list<array{mixed, list<int|string>}>  $keys */
     public function withKeys(array $keys): self
     {
-        return new self($this->name, $this->standard, [...$this->keys, ...$keys], $this->passwords, $this->locked, $this->imports);
+        return new self(
+            $this->name,
+            $this->standard,
+            [...$this->keys, ...$keys],
+            $this->passwords,
+            $this->locked,
+            $this->imports,
+        );
     }
 
     /** chpasswd(8) writes the whole field anew, and a lock is a mark in that field. */
     public function withPassword(CloudPassword $password): self
     {
-        return new self($this->name, $this->standard, $this->keys, [...$this->passwords, $password], false, $this->imports);
+        return new self(
+            $this->name,
+            $this->standard,
+            $this->keys,
+            [...$this->passwords, $password],
+            false,
+            $this->imports,
+        );
     }
 }

@@ -42,7 +42,11 @@ final class CloudAccounts
     {
         $user = $this->data['user'] ?? null;
         // Without a list the image's own stands: its standard account.
-        $users = array_key_exists('users', $this->data) ? $this->data['users'] : ($user === null ? [self::STANDARD] : []);
+        $users = array_key_exists('users', $this->data)
+            ? $this->data['users']
+            : ($user === null
+                ? [self::STANDARD]
+                : []);
         foreach (self::entries($users) as [$name, $entry, $path]) {
             $this->add($name, $entry, $path);
         }
@@ -52,7 +56,10 @@ final class CloudAccounts
             $this->add(self::STANDARD, $user, ['user']);
         }
         $standard = $this->accounts[self::STANDARD] ?? null;
-        $namesake = $standard === null || $standard->name === self::STANDARD ? null : $this->accounts[$standard->name] ?? null;
+        $namesake =
+            $standard === null || $standard->name === self::STANDARD
+                ? null
+                : $this->accounts[$standard->name] ?? null;
         if ($standard !== null && $namesake !== null) {
             $this->accounts[self::STANDARD] = $standard->over($namesake);
             unset($this->accounts[$namesake->name]);
@@ -93,7 +100,9 @@ final class CloudAccounts
     /** @return list<string> */
     private static function names(string $between): array
     {
-        return array_values(array_filter(array_map(trim(...), explode(',', $between)), fn (string $name): bool => $name !== ''));
+        return array_values(
+            array_filter(array_map(trim(...), explode(',', $between)), fn (string $name): bool => $name !== ''),
+        );
     }
 
     /**
@@ -127,7 +136,11 @@ final class CloudAccounts
         $standard = $name === self::STANDARD;
         $known = $this->accounts[$name] ?? null;
         $account = new CloudAccount(
-            $standard ? (is_string($entry['name'] ?? null) && $entry['name'] !== self::STANDARD ? $entry['name'] : '') : $name,
+            $standard
+                ? (is_string($entry['name'] ?? null) && $entry['name'] !== self::STANDARD
+                    ? $entry['name']
+                    : '')
+                : $name,
             $standard,
             self::numbered($keys, [...$path, $keysAt]),
             $passwords,
@@ -153,17 +166,18 @@ final class CloudAccounts
         foreach (is_array($change['users'] ?? null) ? array_values($change['users']) : [] as $number => $user) {
             if (is_array($user) && is_string($user['name'] ?? null)) {
                 $kind = $user['type'] ?? 'hash';
-                $this->change($user['name'], $kind === 'RANDOM' ? null : $user['password'] ?? null, $kind === 'hash', [
-                    'chpasswd',
-                    'users',
-                    $number,
-                    'password',
-                ]);
+                $this->change(
+                    $user['name'],
+                    $kind === 'RANDOM' ? null : $user['password'] ?? null,
+                    $kind === 'hash',
+                    ['chpasswd', 'users', $number, 'password'],
+                );
                 $given = true;
             }
         }
         $lines = $change['list'] ?? [];
-        foreach (is_string($lines) ? preg_split('/\R/', trim($lines)) ?: [] : (is_array($lines) ? $lines : []) as $number => $line) {
+        $lines = is_string($lines) ? preg_split('/\R/', trim($lines)) : $lines;
+        foreach (is_array($lines) ? $lines : [] as $number => $line) {
             if (is_string($line) && str_contains($line, ':')) {
                 [$name, $password] = explode(':', $line, 2);
                 $this->change(
@@ -177,7 +191,12 @@ final class CloudAccounts
         }
         $password = $this->data['password'] ?? null;
         if (! $given && $password !== null && $password !== '' && isset($this->accounts[self::STANDARD])) {
-            $this->change(self::STANDARD, $password, is_string($password) && preg_match(self::HASH_IN_LINE, $password) === 1, ['password']);
+            $this->change(
+                self::STANDARD,
+                $password,
+                is_string($password) && preg_match(self::HASH_IN_LINE, $password) === 1,
+                ['password'],
+            );
         }
     }
 
@@ -192,7 +211,9 @@ final class CloudAccounts
             }
         }
         // It may be the image's own account, whose name only the image knows.
-        $this->accounts[$name] = (new CloudAccount($name, false))->withPassword(new CloudPassword($password, $hashed, $path));
+        $this->accounts[$name] = (new CloudAccount($name, false))->withPassword(
+            new CloudPassword($password, $hashed, $path),
+        );
     }
 
     /**
@@ -207,7 +228,9 @@ final class CloudAccounts
             return [[$keys, $path]];
         }
 
-        return is_array($keys) ? array_map(fn (mixed $key, int|string $at): array => [$key, [...$path, $at]], $keys, array_keys($keys)) : [];
+        return is_array($keys)
+            ? array_map(fn (mixed $key, int|string $at): array => [$key, [...$path, $at]], $keys, array_keys($keys))
+            : [];
     }
 
     private static function isSwitchedOn(mixed $value): bool

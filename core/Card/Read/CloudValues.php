@@ -5,16 +5,37 @@ declare(strict_types=1);
 namespace Burrow\Card\Read;
 
 /**
- * What the modules of cloud-init (22.4) need under the keys of a cloud-config. Given anything else a module ends with an error in
- * its log, and what it was to do is not done, while the rest of the file goes on. Keys whose modules take nearly anything (packages
+ * What the modules of cloud-init (22.4) need under the keys of a cloud-config. Given anything else a module ends with
+ * an error in
+ * its log, and what it was to do is not done, while the rest of the file goes on. Keys whose modules take nearly
+ * anything (packages
  * as one text, “yes” for true) are left out.
  */
 final class CloudValues
 {
-    private const LISTS = ['runcmd', 'bootcmd', 'ssh_authorized_keys', 'write_files', 'mounts', 'fs_setup', 'ssh_import_id'];
+    private const LISTS = [
+        'runcmd',
+        'bootcmd',
+        'ssh_authorized_keys',
+        'write_files',
+        'mounts',
+        'fs_setup',
+        'ssh_import_id',
+    ];
 
     private const MAPS = [
-        'keyboard', 'ntp', 'chpasswd', 'power_state', 'apt', 'swap', 'growpart', 'disk_setup', 'phone_home', 'rsyslog', 'ssh_keys', 'device_aliases',
+        'keyboard',
+        'ntp',
+        'chpasswd',
+        'power_state',
+        'apt',
+        'swap',
+        'growpart',
+        'disk_setup',
+        'phone_home',
+        'rsyslog',
+        'ssh_keys',
+        'device_aliases',
     ];
 
     private const SINGLE = ['hostname', 'fqdn', 'timezone', 'locale', 'final_message', 'password'];
@@ -33,7 +54,11 @@ final class CloudValues
             if (in_array($key, self::LISTS, true) && (! is_array($value) || $isMap)) {
                 $faults[] = [[$key], 'a list', 'Put each entry on a line of its own with a dash before it.'];
             } elseif (in_array($key, self::MAPS, true) && $value !== null && $value !== [] && ! $isMap) {
-                $faults[] = [[$key], 'names with values below it', 'Indent what belongs to it, each as “name: value”.'];
+                $faults[] = [
+                    [$key],
+                    'names with values below it',
+                    'Indent what belongs to it, each as “name: value”.',
+                ];
             } elseif (in_array($key, self::SINGLE, true) && is_array($value)) {
                 $faults[] = [[$key], 'one value', 'Write it behind the colon.'];
             } elseif (in_array($key, self::COMMANDS, true)) {
@@ -47,7 +72,8 @@ final class CloudValues
     }
 
     /**
-     * A colon and a blank in a command that has no quotes make it a name with a value, and no command of the list is run.
+     * A colon and a blank in a command that has no quotes make it a name with a value, and no command of the list is
+     * run.
      *
      * @param  array<mixed>  $commands
      * @return list<array{list<int|string>, string, string}>
@@ -57,7 +83,11 @@ final class CloudValues
         $faults = [];
         foreach (array_values($commands) as $number => $command) {
             if (! is_string($command) && ! (is_array($command) && array_is_list($command))) {
-                $faults[] = [[$key, $number], 'a command, as one text or as a list of words', 'Put the whole line in quotes; a colon in it makes something else of it.'];
+                $faults[] = [
+                    [$key, $number],
+                    'a command, as one text or as a list of words',
+                    'Put the whole line in quotes; a colon in it makes something else of it.',
+                ];
             }
         }
 
@@ -73,7 +103,11 @@ final class CloudValues
         $faults = [];
         foreach (array_values($files) as $number => $file) {
             if (! is_array($file) || ! is_string($file['path'] ?? null) || $file['path'] === '') {
-                $faults[] = [['write_files', $number], 'a file with its “path:”', 'Add “path: /…” beside its content.'];
+                $faults[] = [
+                    ['write_files', $number],
+                    'a file with its “path:”',
+                    'Add “path: /…” beside its content.',
+                ];
             }
         }
 

@@ -56,7 +56,9 @@ final readonly class KernelLine
         $at = array_search($after, $others, true);
 
         return new self(
-            $at === false ? [...$others, $parameter] : [...array_slice($others, 0, $at + 1), $parameter, ...array_slice($others, $at + 1)],
+            $at === false
+                ? [...$others, $parameter]
+                : [...array_slice($others, 0, $at + 1), $parameter, ...array_slice($others, $at + 1)],
         );
     }
 
@@ -67,6 +69,8 @@ final readonly class KernelLine
 
     private function without(string $name): self
     {
-        return new self(array_values(array_filter($this->parameters, fn (string $one): bool => self::name($one) !== $name)));
+        return new self(
+            array_values(array_filter($this->parameters, fn (string $one): bool => self::name($one) !== $name)),
+        );
     }
 }

@@ -10,104 +10,29 @@ use Burrow\Text\TextBudget;
 use Closure;
 
 /**
- * The form of network-config version 2 as netplan reads it: which keys stand where, and what each takes. One key that it does
- * not know, or one value of another form, and netplan refuses the whole file (netplan.io 0.106, parse.c and validation.c).
+ * The form of network-config version 2 as netplan reads it: which keys stand where, and what each takes. One key that
+ * it does
+ * not know, or one value of another form, and netplan refuses the whole file (netplan.io 0.106, parse.c and
+ * validation.c).
  */
 final class NetplanForm
 {
     private const SECTIONS = ['ethernets', 'wifis', 'bridges', 'bonds', 'vlans'];
 
     /** Sections whose links may be named by others, and whose own form is not looked into. */
-    private const OTHER_SECTIONS = ['tunnels', 'vrfs', 'modems', 'nm-devices', 'dummy-devices', 'virtual-ethernets'];
+    private const OTHER_SECTIONS = [
+        'tunnels',
+        'vrfs',
+        'modems',
+        'nm-devices',
+        'dummy-devices',
+        'virtual-ethernets',
+    ];
 
     /** What later releases know as well; a card for one of them is right. */
     private const LATER = ['dummy-devices', 'virtual-ethernets', 'ra-overrides'];
 
     private const FAULTS = 20;
-
-    private const OVERRIDES = ['map' => [
-        'hostname' => 'text', 'route-metric' => 'int', 'send-hostname' => 'bool', 'use-dns' => 'bool', 'use-domains' => 'text',
-        'use-hostname' => 'bool', 'use-mtu' => 'bool', 'use-ntp' => 'bool', 'use-routes' => 'bool',
-    ]];
-
-    private const AUTH = ['map' => [
-        'key-management' => ['one' => ['none', 'psk', 'eap', '802.1x', 'sae', 'psk-sha256', 'eap-sha256', 'eap-suite-b-192']], 'method' => ['one' => ['tls', 'peap', 'ttls']], 'password' => 'text', 'identity' => 'text',
-        'anonymous-identity' => 'text', 'ca-certificate' => 'text', 'client-certificate' => 'text', 'client-key' => 'text',
-        'client-key-password' => 'text', 'phase2-auth' => 'text',
-    ]];
-
-    /** Keys of every link. */
-    private const LINK = [
-        'accept-ra' => 'bool', 'activation-mode' => ['one' => ['manual', 'off']], 'addresses' => ['list' => 'own-address'],
-        'critical' => 'bool', 'dhcp-identifier' => ['one' => ['mac', 'duid']], 'dhcp4' => 'bool', 'dhcp4-overrides' => self::OVERRIDES,
-        'dhcp6' => 'bool', 'dhcp6-overrides' => self::OVERRIDES, 'gateway4' => 'ipv4', 'gateway6' => 'ipv6', 'ignore-carrier' => 'bool',
-        'ipv6-address-generation' => ['one' => ['eui64', 'stable-privacy']], 'ipv6-address-token' => 'ipv6', 'ipv6-mtu' => 'int',
-        'ipv6-privacy' => 'bool', 'link-local' => ['list' => ['one' => ['ipv4', 'ipv6']]], 'macaddress' => 'mac', 'mtu' => 'int',
-        'nameservers' => ['map' => ['addresses' => ['list' => 'ip'], 'search' => ['list' => 'text']]],
-        'neigh-suppress' => 'bool', 'networkmanager' => 'mapping', 'openvswitch' => 'mapping', 'optional' => 'bool',
-        'optional-addresses' => ['list' => ['one' => ['ipv4-ll', 'ipv6-ra', 'dhcp4', 'dhcp6', 'static']]],
-        'renderer' => ['one' => ['networkd', 'NetworkManager', 'sriov']],
-        'routes' => ['list' => ['map' => [
-            'advertised-receive-window' => 'int', 'congestion-window' => 'int', 'from' => 'network', 'metric' => 'int', 'mtu' => 'int',
-            'on-link' => 'bool', 'scope' => ['one' => ['global', 'link', 'host']], 'table' => 'int', 'to' => 'target',
-            'type' => ['one' => [
-                'unicast', 'anycast', 'blackhole', 'broadcast', 'local', 'multicast', 'nat', 'prohibit', 'throw', 'unreachable', 'xresolve',
-            ]],
-            'via' => 'network',
-        ]]],
-        'routing-policy' => ['list' => ['map' => [
-            'from' => 'network', 'to' => 'network', 'table' => 'int', 'priority' => 'int', 'mark' => 'int', 'type-of-service' => 'int',
-        ]]],
-    ];
-
-    /** Keys of what is a device of its own. */
-    private const DEVICE = [
-        'emit-lldp' => 'bool', 'generic-receive-offload' => 'bool', 'generic-segmentation-offload' => 'bool',
-        'large-receive-offload' => 'bool', 'receive-checksum-offload' => 'bool', 'tcp-segmentation-offload' => 'bool',
-        'tcp6-segmentation-offload' => 'bool', 'transmit-checksum-offload' => 'bool', 'wakeonlan' => 'bool',
-        'wakeonwlan' => ['list' => ['one' => [
-            'default', 'any', 'disconnect', 'magic_pkt', 'gtk_rekey_failure', 'eap_identity_req', 'four_way_handshake', 'rfkill_release', 'tcp',
-        ]]],
-        'set-name' => 'text', 'match' => ['map' => ['name' => 'text', 'macaddress' => 'mac', 'driver' => 'text-or-list']],
-        'auth' => self::AUTH,
-    ];
-
-    private const KINDS = [
-        'ethernets' => [
-            'delay-virtual-functions-rebind' => 'bool', 'embedded-switch-mode' => ['one' => ['switchdev', 'legacy']],
-            'infiniband-mode' => ['one' => ['datagram', 'connected']], 'link' => 'link', 'virtual-function-count' => 'int', ...self::DEVICE,
-        ],
-        'wifis' => [
-            'access-points' => ['each' => ['map' => [
-                'band' => ['one' => ['5GHz', '5G', '2.4GHz', '2.4G']], 'bssid' => 'mac', 'channel' => 'int', 'hidden' => 'bool',
-                'mode' => ['one' => ['infrastructure', 'adhoc', 'ap']], 'networkmanager' => 'mapping', 'password' => 'text', 'auth' => self::AUTH,
-            ]]],
-            'regulatory-domain' => 'text', ...self::DEVICE,
-        ],
-        'bridges' => [
-            'interfaces' => ['list' => 'link'],
-            'parameters' => ['map' => [
-                'ageing-time' => 'text', 'aging-time' => 'text', 'forward-delay' => 'text', 'hello-time' => 'text', 'max-age' => 'text',
-                'path-cost' => ['each' => 'int'], 'port-priority' => ['each' => 'int'], 'priority' => 'int', 'stp' => 'bool',
-            ]],
-        ],
-        'bonds' => [
-            'interfaces' => ['list' => 'link'],
-            'parameters' => ['map' => [
-                'ad-select' => 'text', 'all-members-active' => 'bool', 'all-slaves-active' => 'bool', 'arp-all-targets' => 'text',
-                'arp-interval' => 'text', 'arp-ip-targets' => ['list' => 'ipv4'], 'arp-validate' => 'text', 'down-delay' => 'text',
-                'fail-over-mac-policy' => 'text', 'gratuitious-arp' => 'int', 'gratuitous-arp' => 'int', 'lacp-rate' => 'text',
-                'learn-packet-interval' => 'text', 'mii-monitor-interval' => 'text', 'min-links' => 'int',
-                'mode' => ['one' => [
-                    'balance-rr', 'active-backup', 'balance-xor', 'broadcast', '802.3ad', 'balance-tlb', 'balance-alb',
-                    'balance-tcp', 'balance-slb',
-                ]],
-                'packets-per-member' => 'int', 'packets-per-slave' => 'int', 'primary' => 'link', 'primary-reselect-policy' => 'text',
-                'resend-igmp' => 'int', 'transmit-hash-policy' => 'text', 'up-delay' => 'text',
-            ]],
-        ],
-        'vlans' => ['id' => 'int', 'link' => 'link'],
-    ];
 
     private const BOOLEANS = ['true', 'on', 'yes', 'y', 'false', 'off', 'no', 'n'];
 
@@ -128,14 +53,21 @@ final class NetplanForm
     /**
      * @param  array<mixed>  $network  what stands under “network:”, or the file itself where that word is left out
      * @param  list<string>  $root  the path to it
-     * @param  Closure(list<int|string>): string  $raw  a value as it is written, for an empty list and an empty map are one to PHP
+     * @param  Closure(list<int|string>): string  $raw  a value as it is written, for an empty list and an empty map
+     *         are one to PHP
      * @return list<NetplanFault> the first few, in the order of the file
      */
     public static function faults(array $network, array $root, Closure $raw): array
     {
         $links = [];
         foreach ([...self::SECTIONS, ...self::OTHER_SECTIONS] as $section) {
-            $links = [...$links, ...array_map(strval(...), array_keys(is_array($network[$section] ?? null) ? $network[$section] : []))];
+            $links = [
+                ...$links,
+                ...array_map(
+                    strval(...),
+                    array_keys(is_array($network[$section] ?? null) ? $network[$section] : []),
+                ),
+            ];
         }
         $form = new self($links, $raw);
         foreach ($network as $key => $value) {
@@ -152,7 +84,7 @@ final class NetplanForm
             return;
         }
         if ($key === 'renderer') {
-            $this->value($value, self::LINK['renderer'], $path);
+            $this->value($value, NetplanShapes::LINK['renderer'], $path);
 
             return;
         }
@@ -162,15 +94,19 @@ final class NetplanForm
             return;
         }
         if (! in_array($key, self::SECTIONS, true)) {
-            $this->unknown((string) $key, ['version', 'renderer', 'openvswitch', ...self::SECTIONS, ...self::OTHER_SECTIONS], $path);
+            $this->unknown(
+                (string) $key,
+                ['version', 'renderer', 'openvswitch', ...self::SECTIONS, ...self::OTHER_SECTIONS],
+                $path,
+            );
 
             return;
         }
         if (is_array($value) && is_string($value['renderer'] ?? null)) {
-            $this->value($value['renderer'], self::LINK['renderer'], [...$path, 'renderer']);
+            $this->value($value['renderer'], NetplanShapes::LINK['renderer'], [...$path, 'renderer']);
             unset($value['renderer']);
         }
-        $this->value($value, ['each' => ['map' => [...self::KINDS[$key], ...self::LINK]]], $path);
+        $this->value($value, ['each' => ['map' => [...NetplanShapes::KINDS[$key], ...NetplanShapes::LINK]]], $path);
         foreach (is_array($value) ? array_slice($value, 0, TextBudget::ITEMS, true) : [] as $name => $link) {
             $this->whole($key, is_array($link) ? $link : [], [...$path, (string) $name]);
         }
@@ -185,20 +121,32 @@ final class NetplanForm
     private function whole(string $section, array $link, array $path): void
     {
         foreach ($section === 'vlans' ? array_diff(['id', 'link'], array_keys($link)) : [] as $missing) {
-            $this->fault($path, "The link “{$this->name($path)}” has no “{$missing}:”.", "Add “{$missing}:”; a VLAN is a number on another link.");
+            $this->fault(
+                $path,
+                "The link “{$this->name($path)}” has no “{$missing}:”.",
+                "Add “{$missing}:”; a VLAN is a number on another link.",
+            );
         }
         if (isset($link['set-name']) && ! array_key_exists('match', $link)) {
-            $this->fault([...$path, 'set-name'], '“set-name:” has no “match:” beside it.', 'Say with “match:” which device gets the name.');
+            $this->fault(
+                [...$path, 'set-name'],
+                '“set-name:” has no “match:” beside it.',
+                'Say with “match:” which device gets the name.',
+            );
         }
-        foreach (is_array($link['routing-policy'] ?? null) ? array_slice($link['routing-policy'], 0, TextBudget::ITEMS, true) : [] as $number => $rule) {
+        foreach (self::few($link['routing-policy'] ?? null) as $number => $rule) {
             if (is_array($rule) && ! isset($rule['from']) && ! isset($rule['to'])) {
-                $this->fault([...$path, 'routing-policy', $number], 'This rule says neither “from:” nor “to:”.', 'Say for which addresses the table is meant.');
+                $this->fault(
+                    [...$path, 'routing-policy', $number],
+                    'This rule says neither “from:” nor “to:”.',
+                    'Say for which addresses the table is meant.',
+                );
             }
         }
         if (in_array($section, ['bridges', 'bonds'], true) && is_array($link['interfaces'] ?? null)) {
             $this->members($link['interfaces'], $path);
         }
-        foreach (is_array($link['routes'] ?? null) ? array_slice($link['routes'], 0, TextBudget::ITEMS, true) : [] as $number => $route) {
+        foreach (self::few($link['routes'] ?? null) as $number => $route) {
             if (! is_array($route)) {
                 continue;
             }
@@ -206,10 +154,22 @@ final class NetplanForm
             // Without “via:” a route is one of the link itself, unless it says that it is global.
             $needsVia = ($route['type'] ?? 'unicast') === 'unicast' && ($route['scope'] ?? null) === 'global';
             if (! isset($route['to']) || ($needsVia && ! isset($route['via']))) {
-                $this->fault($at, 'This route does not say both “to:” and “via:”.', 'Say where it leads and over which router: “to: default” and “via: 172.22.8.1”.');
-            } elseif (is_string($route['to']) && $route['to'] !== 'default' && is_string($route['via'] ?? null)
-                && str_contains($route['to'], ':') !== str_contains($route['via'], ':')) {
-                $this->fault([...$at, 'via'], 'The route and its router are of two kinds of address.', 'Give both as IPv4 or both as IPv6.');
+                $this->fault(
+                    $at,
+                    'This route does not say both “to:” and “via:”.',
+                    'Say where it leads and over which router: “to: default” and “via: 172.22.8.1”.',
+                );
+            } elseif (
+                is_string($route['to']) &&
+                $route['to'] !== 'default' &&
+                is_string($route['via'] ?? null) &&
+                str_contains($route['to'], ':') !== str_contains($route['via'], ':')
+            ) {
+                $this->fault(
+                    [...$at, 'via'],
+                    'The route and its router are of two kinds of address.',
+                    'Give both as IPv4 or both as IPv6.',
+                );
             }
         }
     }
@@ -225,7 +185,11 @@ final class NetplanForm
         foreach (array_slice($members, 0, TextBudget::ITEMS, true) as $number => $member) {
             $into = is_scalar($member) ? $this->memberOf[(string) $member] ?? null : null;
             if ($into !== null) {
-                $this->fault([...$path, 'interfaces', $number], self::shown($member)." is in “{$into}” already.", 'A link goes into one bridge or bond.');
+                $this->fault(
+                    [...$path, 'interfaces', $number],
+                    self::shown($member)." is in “{$into}” already.",
+                    'A link goes into one bridge or bond.',
+                );
             } elseif (is_scalar($member)) {
                 $this->memberOf[(string) $member] = $this->name($path);
             }
@@ -248,11 +212,19 @@ final class NetplanForm
             /** @var list<string> $words */
             $words = $shape['one'];
             if (! is_scalar($value) || ! in_array((string) $value, $words, true)) {
-                $this->fault($path, "“{$name}” does not take ".self::shown($value).'.', 'It takes '.implode(', ', $words).'.');
+                $this->fault(
+                    $path,
+                    "“{$name}” does not take ".self::shown($value).'.',
+                    'It takes '.implode(', ', $words).'.',
+                );
             }
         } elseif (isset($shape['list'])) {
             if (! is_array($value) || ! array_is_list($value) || ($value === [] && $this->written($path, '{'))) {
-                $this->fault($path, "“{$name}:” wants a list.", 'Put each value on a line of its own with a dash before it, or all in square brackets.');
+                $this->fault(
+                    $path,
+                    "“{$name}:” wants a list.",
+                    'Put each value on a line of its own with a dash before it, or all in square brackets.',
+                );
 
                 return;
             }
@@ -260,14 +232,21 @@ final class NetplanForm
                 $this->value($one, $shape['list'], [...$path, $number]);
             }
         } elseif (! is_array($value) || ($value === [] ? $this->written($path, '[') : array_is_list($value))) {
-            $this->fault($path, "“{$name}:” wants names with values below it.", 'Indent what belongs to it further than the name itself; “{}” says that there is nothing.');
+            $this->fault(
+                $path,
+                "“{$name}:” wants names with values below it.",
+                'Indent what belongs to it further than the name itself; “{}” says that there is nothing.',
+            );
         } else {
             foreach (array_slice($value, 0, TextBudget::ITEMS, true) as $key => $one) {
-                $below = $shape['each'] ?? $shape['map'][$key] ?? null;
+                $below = $shape['each'] ?? ($shape['map'][$key] ?? null);
                 if ($below !== null) {
                     $this->value($one, $below, [...$path, (string) $key]);
                 } elseif (! in_array($key, self::LATER, true)) {
-                    $this->unknown((string) $key, array_map(strval(...), array_keys($shape['map'])), [...$path, (string) $key]);
+                    $this->unknown((string) $key, array_map(strval(...), array_keys($shape['map'])), [
+                        ...$path,
+                        (string) $key,
+                    ]);
                 }
             }
         }
@@ -291,20 +270,35 @@ final class NetplanForm
             return;
         }
         if (is_array($value)) {
-            $this->fault($path, "“{$name}:” wants one value, and something else stands below it.", 'Look at the indentation of the lines below, or write the value behind the colon.');
+            $this->fault(
+                $path,
+                "“{$name}:” wants one value, and something else stands below it.",
+                'Look at the indentation of the lines below, or write the value behind the colon.',
+            );
 
             return;
         }
         $text = is_bool($value) ? ($value ? 'true' : 'false') : (is_scalar($value) ? (string) $value : '');
         [$fits, $wanted] = match ($kind) {
             'bool' => [in_array(strtolower($text), self::BOOLEANS, true), 'true or false'],
-            'int' => [$text === '' ? ! $this->written($path, 'n') && ! $this->written($path, '~') : preg_match('/^\s*\+?\d+$/D', $text) === 1, 'a whole number'],
-            'mac' => [preg_match('/^[0-9a-f]{2}(?::[0-9a-f]{2}){5}(?:(?::[0-9a-f]{2}){14})?$/Di', $text) === 1, 'a hardware address such as 02:4b:1e:77:00:0a, in quotes'],
+            'int' => [
+                $text === ''
+                    ? ! $this->written($path, 'n') && ! $this->written($path, '~')
+                    : preg_match('/^\s*\+?\d+$/D', $text) === 1,
+                'a whole number',
+            ],
+            'mac' => [
+                preg_match('/^[0-9a-f]{2}(?::[0-9a-f]{2}){5}(?:(?::[0-9a-f]{2}){14})?$/Di', $text) === 1,
+                'a hardware address such as 02:4b:1e:77:00:0a, in quotes',
+            ],
             'ipv4' => [Ipv4::tryParse($text) !== null, 'an IPv4 address'],
             'ipv6' => [self::isIpv6($text), 'an IPv6 address'],
             'ip' => [Ipv4::tryParse($text) !== null || self::isIpv6($text), 'an address'],
             'network' => [self::isNetwork($text), 'an address, with or without a prefix length'],
-            'target' => [$text === 'default' || self::isNetwork($text), '“default” or a prefix such as 172.22.9.0/24'],
+            'target' => [
+                $text === 'default' || self::isNetwork($text),
+                '“default” or a prefix such as 172.22.9.0/24',
+            ],
             'link' => [in_array($text, $this->links, true), 'the name of a link that this file sets up too'],
             default => [true, 'text'],
         };
@@ -332,7 +326,11 @@ final class NetplanForm
             default => 0,
         };
         if (preg_match('/^\d{1,3}$/D', $length) !== 1 || (int) $length < 1 || (int) $length > $most) {
-            $this->fault($path, self::shown($value).' is no address with its prefix length.', 'Such as 172.22.8.20/24.');
+            $this->fault(
+                $path,
+                self::shown($value).' is no address with its prefix length.',
+                'Such as 172.22.8.20/24.',
+            );
         }
     }
 
@@ -343,13 +341,16 @@ final class NetplanForm
     private function unknown(string $key, array $known, array $path): void
     {
         $meant = KnownWords::of(implode(' ', $known))->nearest($key);
-        $homes = array_keys(array_filter(self::KINDS, fn (array $kind): bool => isset($kind[$key])));
+        $homes = array_keys(array_filter(NetplanShapes::KINDS, fn (array $kind): bool => isset($kind[$key])));
         $do = match (true) {
             $meant !== null => "Was “{$meant}:” meant?",
             $homes !== [] => 'It belongs to a link under “'.implode(':” or “', $homes).':”.',
-            isset(self::LINK[$key]) => 'It belongs to a link itself; look at how far the line is indented.',
+            isset(NetplanShapes::LINK[$key]) => 'It belongs to a link itself; look at how far the line is indented.',
             in_array($key, self::SECTIONS, true) => 'It belongs beside “version:”; look at how far the line is indented.',
-            default => 'Take it out; known here: '.implode(', ', array_slice($known, 0, 8)).(count($known) > 8 ? ' …' : '').'.',
+            default => 'Take it out; known here: '.
+                implode(', ', array_slice($known, 0, 8)).
+                (count($known) > 8 ? ' …' : '').
+                '.',
         };
         $this->fault($path, 'netplan knows no “'.mb_strimwidth($key, 0, 40, '…').':” in this place.', $do);
     }
@@ -392,5 +393,11 @@ final class NetplanForm
             is_bool($value) => $value ? '“true”' : '“false”',
             default => '“'.mb_strimwidth(is_scalar($value) ? (string) $value : '', 0, 40, '…').'”',
         };
+    }
+
+    /** @return array<mixed> as many items of a list as are looked at */
+    private static function few(mixed $list): array
+    {
+        return is_array($list) ? array_slice($list, 0, TextBudget::ITEMS, true) : [];
     }
 }

@@ -6,7 +6,10 @@ namespace Burrow\Card\Read;
 
 use Burrow\Net\Ipv4;
 
-/** A link that network-config sets up, from either version of it (cloud-init, “Networking config version 1” and “version 2”). */
+/**
+ * A link that network-config sets up, from either version of it (cloud-init, “Networking config version 1” and
+ * “version 2”).
+ */
 final readonly class NetworkLink
 {
     /** Sections of version 2 whose entries may hold addresses. */
@@ -58,11 +61,16 @@ final readonly class NetworkLink
                     $link,
                     // An address may be a key, with a label below it.
                     array_map(
-                        fn (mixed $one, int $number): array => [is_array($one) ? array_key_first($one) : $one, [...$path, 'addresses', $number]],
+                        fn (mixed $one, int $number): array => [
+                            is_array($one) ? array_key_first($one) : $one,
+                            [...$path, 'addresses', $number],
+                        ],
                         $addresses,
                         array_keys($addresses),
                     ),
-                    self::isOn($link['dhcp4'] ?? false) || self::isOn($link['dhcp6'] ?? false) || self::isOn($link['accept-ra'] ?? false),
+                    self::isOn($link['dhcp4'] ?? false) ||
+                        self::isOn($link['dhcp6'] ?? false) ||
+                        self::isOn($link['accept-ra'] ?? false),
                     $gateway,
                     $gatewayPath,
                     $section === 'wifis',
@@ -86,19 +94,36 @@ final readonly class NetworkLink
                 continue;
             }
             $path = [...$root, 'config', $number];
-            $subnets = array_filter(is_array($link['subnets'] ?? null) ? array_values($link['subnets']) : [], is_array(...));
+            $subnets = array_filter(
+                is_array($link['subnets'] ?? null) ? array_values($link['subnets']) : [],
+                is_array(...),
+            );
             $static = array_filter($subnets, fn (array $subnet): bool => isset($subnet['address']));
-            $gateways = array_filter(array_map(fn (array $subnet): mixed => $subnet['gateway'] ?? null, $subnets), is_string(...));
+            $gateways = array_filter(
+                array_map(fn (array $subnet): mixed => $subnet['gateway'] ?? null, $subnets),
+                is_string(...),
+            );
             $links[] = new self(
                 is_scalar($link['name'] ?? null) ? (string) $link['name'] : '',
                 $path,
                 $link,
-                array_values(array_map(
-                    fn (array $subnet, int $at): array => [self::withLength($subnet), [...$path, 'subnets', $at, 'address']],
-                    $static,
-                    array_keys($static),
-                )),
-                array_filter($subnets, fn (array $subnet): bool => str_contains(is_string($subnet['type'] ?? null) ? $subnet['type'] : '', 'dhcp')) !== [],
+                array_values(
+                    array_map(
+                        fn (array $subnet, int $at): array => [
+                            self::withLength($subnet),
+                            [...$path, 'subnets', $at, 'address'],
+                        ],
+                        $static,
+                        array_keys($static),
+                    ),
+                ),
+                array_filter(
+                    $subnets,
+                    fn (array $subnet): bool => str_contains(
+                        is_string($subnet['type'] ?? null) ? $subnet['type'] : '',
+                        'dhcp',
+                    ),
+                ) !== [],
                 Ipv4::tryParse((string) current($gateways)),
                 $gateways === [] ? $path : [...$path, 'subnets', array_key_first($gateways), 'gateway'],
                 false,
@@ -111,7 +136,8 @@ final readonly class NetworkLink
     /** netplan takes these words, quoted or not (netplan.io, parse.c). */
     private static function isOn(mixed $value): bool
     {
-        return $value === true || (is_string($value) && in_array(strtolower($value), ['true', 'on', 'yes', 'y'], true));
+        return $value === true ||
+            (is_string($value) && in_array(strtolower($value), ['true', 'on', 'yes', 'y'], true));
     }
 
     /**
@@ -136,11 +162,17 @@ final readonly class NetworkLink
     private static function gateway(array $link, array $path): array
     {
         foreach (is_array($link['routes'] ?? null) ? array_values($link['routes']) : [] as $number => $route) {
-            if (is_array($route) && in_array($route['to'] ?? null, ['default', '0.0.0.0/0'], true) && is_string($route['via'] ?? null)) {
+            if (
+                is_array($route) &&
+                in_array($route['to'] ?? null, ['default', '0.0.0.0/0'], true) &&
+                is_string($route['via'] ?? null)
+            ) {
                 return [Ipv4::tryParse($route['via']), [...$path, 'routes', $number, 'via']];
             }
         }
 
-        return is_string($link['gateway4'] ?? null) ? [Ipv4::tryParse($link['gateway4']), [...$path, 'gateway4']] : [null, $path];
+        return is_string($link['gateway4'] ?? null)
+            ? [Ipv4::tryParse($link['gateway4']), [...$path, 'gateway4']]
+            : [null, $path];
     }
 }

@@ -7,7 +7,9 @@ namespace Burrow\Card\Read;
 use Burrow\Card\CardFolder;
 use Burrow\Judgement\Place;
 
-/** A line of a card's file for showing beside a finding: cut to a width, and without the secret that may stand in it. */
+/**
+ * A line of a card's file for showing beside a finding: cut to a width, and without the secret that may stand in it.
+ */
 final class ShownLine
 {
     private const WIDTH = 160;

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Burrow\Card\Read;
 
-/** What cloud-init takes a user-data file for, by how it begins: case and blank lines before it do not count (cloud-init, “User data formats”). */
+/**
+ * What cloud-init takes a user-data file for, by how it begins: case and blank lines before it do not count
+ * (cloud-init, “User data formats”).
+ */
 enum UserDataKind: string
 {
     case Settings = '#cloud-config';

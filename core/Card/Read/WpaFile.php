@@ -11,7 +11,10 @@ use Burrow\Judgement\Place;
 use Burrow\Text\KnownWords;
 use Burrow\Text\TextBudget;
 
-/** `wpa_supplicant.conf` line by line, as the program's own reader takes it (config_file.c): one line that it does not understand drops the file. */
+/**
+ * `wpa_supplicant.conf` line by line, as the program's own reader takes it (config_file.c): one line that it does not
+ * understand drops the file.
+ */
 final readonly class WpaFile
 {
     /** Lines that are named one by one before the rest is left. */
@@ -47,7 +50,12 @@ final readonly class WpaFile
                     $findings = $findings->and([self::unread('A network block is not closed.', $block->place)]);
                     $networks[] = $block;
                 }
-                $findings = $line === 'network={' ? $findings : $findings->and([self::unread('A network block begins with “network={”, without blanks.', $place)]);
+                $findings =
+                    $line === 'network={'
+                        ? $findings
+                        : $findings->and([
+                            self::unread('A network block begins with “network={”, without blanks.', $place),
+                        ]);
                 $block = new WpaNetwork($place, []);
             } elseif ($block === true) {
                 // Logins for public hot spots and certificates are of no use on a home network.
@@ -58,13 +66,21 @@ final readonly class WpaFile
             } elseif ($block === null && preg_match('/^(?:cred|blob-base64-[^=]*)=\{$/', $line) === 1) {
                 $block = true;
             } elseif (preg_match('/^(\w+)(\s*=\s*)(.*)$/', $line, $match) !== 1) {
-                $findings = $findings->and([self::unread('A line is “name=value”, in a block and outside.', $place)]);
+                $findings = $findings->and([
+                    self::unread('A line is “name=value”, in a block and outside.', $place),
+                ]);
             } elseif ($block instanceof WpaNetwork) {
                 $findings = $findings->and(self::field($match[1], $match[2], $match[3], $place));
-                $block = new WpaNetwork($block->place, [$match[1] => new WpaField($match[3], $place)] + $block->fields);
+                $block = new WpaNetwork(
+                    $block->place,
+                    [$match[1] => new WpaField($match[3], $place)] + $block->fields,
+                );
             } else {
                 $findings = $findings->and(self::global($match[1], $match[2], $place));
-                $country = $match[1] === 'country' ? new WpaField(substr($match[2], (int) strpos($match[2], '=') + 1).$match[3], $place) : $country;
+                $country =
+                    $match[1] === 'country'
+                        ? new WpaField(substr($match[2], (int) strpos($match[2], '=') + 1).$match[3], $place)
+                        : $country;
             }
         }
         if ($block instanceof WpaNetwork) {
@@ -122,7 +138,9 @@ final readonly class WpaFile
             );
     }
 
-    /** A “#” after the last quote of a line begins a comment (wpa_config_get_line in wpa_supplicant's config_file.c). */
+    /**
+     * A “#” after the last quote of a line begins a comment (wpa_config_get_line in wpa_supplicant's config_file.c).
+     */
     private static function withoutComment(string $line): string
     {
         $quote = strpos($line, '"');

@@ -48,7 +48,12 @@ final class AccountFileRule implements CardRule
                 ),
             );
         }
-        $findings = Findings::of(...array_map(fn (Finding $finding): Finding => $finding->at($place(1)), LoginCheck::userFindings($user)->list));
+        $findings = Findings::of(
+            ...array_map(
+                fn (Finding $finding): Finding => $finding->at($place(1)),
+                LoginCheck::userFindings($user)->list,
+            ),
+        );
 
         return $findings->and(LoginCheck::hashFindings($hash, $place(strlen($user) + 2)));
     }

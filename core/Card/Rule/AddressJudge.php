@@ -11,7 +11,10 @@ use Burrow\Judgement\Place;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
 
-/** An address that a card gives its box, held against its own gateway and against the household's network where that is known. */
+/**
+ * An address that a card gives its box, held against its own gateway and against the household's network where that is
+ * known.
+ */
 final readonly class AddressJudge
 {
     public function __construct(private CardContext $context)
@@ -19,9 +22,20 @@ final readonly class AddressJudge
     }
 
     /** @param  ?Place  $atGateway  where the gateway stands, when that is another line than the address's */
-    public function judge(Ipv4 $address, ?Ipv4 $gateway, ?Prefix $prefix, Place $place, ?Place $atGateway = null): Findings
-    {
-        $ends = $prefix === null || $prefix->length > 30 ? [] : [$prefix->network->number => 'the network itself', $prefix->broadcast()->number => 'everybody at once'];
+    public function judge(
+        Ipv4 $address,
+        ?Ipv4 $gateway,
+        ?Prefix $prefix,
+        Place $place,
+        ?Place $atGateway = null,
+    ): Findings {
+        $ends =
+            $prefix === null || $prefix->length > 30
+                ? []
+                : [
+                    $prefix->network->number => 'the network itself',
+                    $prefix->broadcast()->number => 'everybody at once',
+                ];
         if (isset($ends[$address->number])) {
             return Findings::of(
                 Finding::stop(
@@ -44,7 +58,9 @@ final readonly class AddressJudge
                 ),
             );
         }
-        $against = $this->context->network?->against($address, 'Choose one outside of what the router hands out.')?->at($place);
+        $against = $this->context->network
+            ?->against($address, 'Choose one outside of what the router hands out.')
+            ?->at($place);
         if ($against !== null) {
             return Findings::of($against);
         }

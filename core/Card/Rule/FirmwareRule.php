@@ -74,7 +74,9 @@ final class FirmwareRule implements CardRule
         if (! $folder->has('cmdline.txt')) {
             return Findings::of();
         }
-        $modules = preg_grep('/\bg_ether\b/', KernelLine::parse($folder->text('cmdline.txt'))->values('modules-load')) ?: [];
+        $modules =
+            preg_grep('/\bg_ether\b/', KernelLine::parse($folder->text('cmdline.txt'))->values('modules-load')) ?:
+            [];
 
         return match (true) {
             $modules !== [] && $usb === [] => Findings::of(
@@ -86,7 +88,7 @@ final class FirmwareRule implements CardRule
                     Place::file(self::FILE),
                 ),
             ),
-            $modules !== [] && array_filter($usb, fn (array $one): bool => $one['section'] === 'all') === [] => Findings::of(
+            $modules !== [] && ! in_array('all', array_column($usb, 'section'), true) => Findings::of(
                 Finding::warn(
                     'card.firmware_section',
                     "dtoverlay=dwc2 stands under [{$usb[0]['section']}].",

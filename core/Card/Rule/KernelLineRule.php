@@ -81,7 +81,12 @@ final class KernelLineRule implements CardRule
 
     private function modules(KernelLine $line, string $text): Findings
     {
-        $at = array_key_first(array_filter($line->parameters, fn (string $one): bool => preg_match('/^modules-load=.*\bdwc2\b/', $one) === 1));
+        $at = array_key_first(
+            array_filter(
+                $line->parameters,
+                fn (string $one): bool => preg_match('/^modules-load=.*\bdwc2\b/', $one) === 1,
+            ),
+        );
         $root = array_search('rootwait', $line->parameters, true);
 
         return $at === null || $root === $at - 1
@@ -108,7 +113,9 @@ final class KernelLineRule implements CardRule
         [$client, , $gateway, $mask, $host, , $auto] = $fields;
         $address = Ipv4::tryParse($client);
         $wrong = match (true) {
-            substr_count($value, ':') < 3 => 'It has '.(substr_count($value, ':') + 1).' fields; the netmask is the fourth.',
+            substr_count($value, ':') < 3 => 'It has '.
+                (substr_count($value, ':') + 1).
+                ' fields; the netmask is the fourth.',
             substr_count($value, ':') > 9 => 'It has more fields than there are.',
             $client !== '' && $address === null => "“{$client}” is no address.",
             $gateway !== '' && Ipv4::tryParse($gateway) === null => "“{$gateway}” is no gateway address.",
@@ -133,15 +140,30 @@ final class KernelLineRule implements CardRule
         }
         $length = $mask === '' ? null : 32 - (int) log((0xFFFFFFFF ^ Ipv4::parse($mask)->number) + 1, 2);
         $prefix =
-            $length === null ? null : Prefix::tryParse(long2ip($address->number & ((0xFFFFFFFF << (32 - $length)) & 0xFFFFFFFF))."/{$length}");
+            $length === null
+                ? null
+                : Prefix::tryParse(
+                    long2ip($address->number & ((0xFFFFFFFF << (32 - $length)) & 0xFFFFFFFF))."/{$length}",
+                );
 
-        return (new AddressJudge($context))->judge($address, $gateway === '' ? null : Ipv4::parse($gateway), $prefix, $place);
+        return (new AddressJudge($context))->judge(
+            $address,
+            $gateway === '' ? null : Ipv4::parse($gateway),
+            $prefix,
+            $place,
+        );
     }
 
     private function containers(KernelLine $line, CardContext $context): Findings
     {
         return $context->containers &&
-            ! in_array('memory', array_merge(...array_map(fn (string $value): array => explode(',', $value), $line->values('cgroup_enable'))), true) &&
+            ! in_array(
+                'memory',
+                array_merge(
+                    ...array_map(fn (string $value): array => explode(',', $value), $line->values('cgroup_enable')),
+                ),
+                true,
+            ) &&
             ! in_array('cgroup_memory=1', $line->parameters, true)
             ? Findings::of(
                 Finding::warn(

@@ -15,7 +15,10 @@ use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Text\TextBudget;
 
-/** Whether somebody can log in over the network after a cloud-config was read, and what its keys and passwords are worth. */
+/**
+ * Whether somebody can log in over the network after a cloud-config was read, and what its keys and passwords are
+ * worth.
+ */
 final readonly class LoginsJudge
 {
     /** Hashes of one card that are tried with well-known passwords. */
@@ -45,7 +48,13 @@ final readonly class LoginsJudge
                 $findings = $decodes ? $findings : $findings->and([$this->badKey($this->document->place($path))]);
             }
             foreach ($account->passwords as $password) {
-                $findings = $findings->and($this->password($password, $this->document->place($password->path), $tried++ < self::HASHES_TRIED));
+                $findings = $findings->and(
+                    $this->password(
+                        $password,
+                        $this->document->place($password->path),
+                        $tried++ < self::HASHES_TRIED,
+                    ),
+                );
             }
         }
         if (count($all) > count($accounts)) {
@@ -97,7 +106,12 @@ final readonly class LoginsJudge
         }
 
         return is_string($data['password'] ?? null)
-            ? $findings->and($this->password(new CloudPassword($data['password'], str_starts_with($data['password'], '$'), ['password']), $this->document->place(['password'])))
+            ? $findings->and(
+                $this->password(
+                    new CloudPassword($data['password'], str_starts_with($data['password'], '$'), ['password']),
+                    $this->document->place(['password']),
+                ),
+            )
             : $findings;
     }
 
@@ -106,7 +120,8 @@ final readonly class LoginsJudge
     {
         $says = $data['ssh_pwauth'] ?? null;
 
-        return $says === false || (is_string($says) && in_array(strtolower($says), ['off', 'no', 'false', '0'], true));
+        return $says === false ||
+            (is_string($says) && in_array(strtolower($says), ['off', 'no', 'false', '0'], true));
     }
 
     private function badKey(Place $place): Finding
@@ -127,7 +142,10 @@ final readonly class LoginsJudge
         }
 
         return Findings::of(
-            ...array_map(fn (Finding $finding): Finding => $finding->at($place), LoginCheck::passwordFindings($password->value)->list),
+            ...array_map(
+                fn (Finding $finding): Finding => $finding->at($place),
+                LoginCheck::passwordFindings($password->value)->list,
+            ),
         )->and([
             Finding::warn(
                 'card.password_in_clear',

@@ -10,7 +10,10 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 
-/** Names that are nearly right, because a file manager hides extensions, and marker files of which exactly one must lie there. Where the right name is there too, the other is only a copy. */
+/**
+ * Names that are nearly right, because a file manager hides extensions, and marker files of which exactly one must lie
+ * there. Where the right name is there too, the other is only a copy.
+ */
 final class NamesRule implements CardRule
 {
     /** Before 2022 images came with an account and a password that everybody knows: common practice. */
@@ -18,14 +21,20 @@ final class NamesRule implements CardRule
 
     public function lint(CardFolder $folder, CardContext $context): Findings
     {
-        return $this->login($folder, $context)->and($this->extensions($folder, $context))->and($this->markers($folder, $context));
+        return $this->login($folder, $context)
+            ->and($this->extensions($folder, $context))
+            ->and($this->markers($folder, $context));
     }
 
     private function login(CardFolder $folder, CardContext $context): Findings
     {
         $findings = Findings::of();
         foreach (array_keys($folder->files) as $name) {
-            if (preg_match('/^ssh\.?[a-z]{0,4}$/i', (string) $name) === 1 && strtolower((string) $name) !== 'ssh' && ! $folder->has('ssh')) {
+            if (
+                preg_match('/^ssh\.?[a-z]{0,4}$/i', (string) $name) === 1 &&
+                strtolower((string) $name) !== 'ssh' &&
+                ! $folder->has('ssh')
+            ) {
                 $findings = $findings->and([
                     Finding::stop(
                         'card.marker_extension',
@@ -65,10 +74,17 @@ final class NamesRule implements CardRule
     private function extensions(CardFolder $folder, CardContext $context): Findings
     {
         $findings = Findings::of();
-        $known = array_filter([...array_diff(CardFolder::KNOWN, ['ssh']), ...$context->image->markers ?? [], $context->image?->ownText?->file]);
+        $known = array_filter([
+            ...array_diff(CardFolder::KNOWN, ['ssh']),
+            ...$context->image->markers ?? [],
+            $context->image?->ownText?->file,
+        ]);
         foreach (array_keys($folder->files) as $name) {
             foreach ($known as $right) {
-                if (! $folder->has($right) && preg_match('/^'.preg_quote($right, '/').'\.[a-z]{0,4}$/i', (string) $name) === 1) {
+                if (
+                    ! $folder->has($right) &&
+                    preg_match('/^'.preg_quote($right, '/').'\.[a-z]{0,4}$/i', (string) $name) === 1
+                ) {
                     $findings = $findings->and([
                         Finding::stop(
                             'card.name_extension',
@@ -96,7 +112,9 @@ final class NamesRule implements CardRule
                 Finding::stop(
                     'card.marker_none',
                     'No marker file says what is to start.',
-                    'The image starts nothing of its own; it waits for exactly one of: '.implode(', ', $markers).'.',
+                    'The image starts nothing of its own; it waits for exactly one of: '.
+                        implode(', ', $markers).
+                        '.',
                     'Put one of them there, empty and without extension.',
                     Place::file($markers[0]),
                 ),

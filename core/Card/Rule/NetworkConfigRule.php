@@ -22,7 +22,10 @@ use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
 use Burrow\Text\TextBudget;
 
-/** `network-config`, versions 1 and 2: is it read at all, is there a link, does it get an address and which, does the radio find its network. */
+/**
+ * `network-config`, versions 1 and 2: is it read at all, is there a link, does it get an address and which, does the
+ * radio find its network.
+ */
 final class NetworkConfigRule implements CardRule
 {
     /** What netplan 0.106 knows. */
@@ -53,13 +56,19 @@ final class NetworkConfigRule implements CardRule
                     'network-config does not say “version: 2”.',
                     'The links in it are not set up, and the box stays silent.',
                     array_key_exists('version', $data) ? 'Write “version: 2”.' : 'Add that line at the top.',
-                    array_key_exists('version', $data) ? $document->place([...$root, 'version']) : Place::file('network-config', 1),
+                    array_key_exists('version', $data)
+                        ? $document->place([...$root, 'version'])
+                        : Place::file('network-config', 1),
                 ),
             );
         }
-        $all = $data['version'] === 1 ? NetworkLink::ofVersion1($data, $root) : NetworkLink::ofVersion2($data, $root);
+        $all =
+            $data['version'] === 1 ? NetworkLink::ofVersion1($data, $root) : NetworkLink::ofVersion2($data, $root);
         $links = array_slice($all, 0, TextBudget::ITEMS);
-        $refused = $data['version'] === 2 ? $this->refused($document, NetplanForm::faults($data, $root, $document->raw(...))) : [];
+        $refused =
+            $data['version'] === 2
+                ? $this->refused($document, NetplanForm::faults($data, $root, $document->raw(...)))
+                : [];
         if ($links === []) {
             $none = Finding::stop(
                 'card.no_links',
@@ -79,7 +88,9 @@ final class NetworkConfigRule implements CardRule
         foreach ($links as $link) {
             $findings = $findings->and($this->addresses($document, $link, $context));
             if ($link->isRadio) {
-                $findings = $findings->and($this->radio($document, $link->path, $link->settings, is_string($zone) ? $zone : '', $context));
+                $findings = $findings->and(
+                    $this->radio($document, $link->path, $link->settings, is_string($zone) ? $zone : '', $context),
+                );
             }
         }
 
@@ -116,7 +127,11 @@ final class NetworkConfigRule implements CardRule
             array_filter($findings->list, fn (Finding $finding): bool => $finding->severity === Severity::Stop),
         );
 
-        return $findings->and(array_values(array_filter($refused, fn (Finding $one): bool => ! in_array($one->place?->line, $lines, true))));
+        return $findings->and(
+            array_values(
+                array_filter($refused, fn (Finding $one): bool => ! in_array($one->place?->line, $lines, true)),
+            ),
+        );
     }
 
     /**
@@ -195,8 +210,13 @@ final class NetworkConfigRule implements CardRule
      * @param  list<int|string>  $path
      * @param  array<mixed>  $link
      */
-    private function radio(CardDocument $document, array $path, array $link, string $zone, CardContext $context): Findings
-    {
+    private function radio(
+        CardDocument $document,
+        array $path,
+        array $link,
+        string $zone,
+        CardContext $context,
+    ): Findings {
         $points = is_array($link['access-points'] ?? null) ? $link['access-points'] : [];
         if ($points === []) {
             return Findings::of(
@@ -271,7 +291,8 @@ final class NetworkConfigRule implements CardRule
             return Findings::of(
                 Finding::warn(
                     'card.key_management',
-                    (is_string($kind) ? "“{$kind}”" : 'This').' is a way of keeping a network that not every release knows.',
+                    (is_string($kind) ? "“{$kind}”" : 'This').
+                        ' is a way of keeping a network that not every release knows.',
                     'netplan up to 0.106 (Debian 12) refuses the whole file for it, and the box stays silent.',
                     'Let the router offer WPA2 as well, and write the key alone.',
                     $document->place([...$path, 'auth', 'key-management']),

@@ -19,7 +19,10 @@ final class OwnTextRule implements CardRule
         if ($form === null || ! $folder->has($form->file)) {
             return Findings::of();
         }
-        $said = array_filter($folder->lines($form->file), fn (string $line): bool => trim($line) !== '' && ! str_starts_with(ltrim($line), '#'));
+        $said = array_filter(
+            $folder->lines($form->file),
+            fn (string $line): bool => trim($line) !== '' && ! str_starts_with(ltrim($line), '#'),
+        );
 
         return $said !== []
             ? Findings::of()

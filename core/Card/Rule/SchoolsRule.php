@@ -85,7 +85,8 @@ final class SchoolsRule implements CardRule
         $name = is_string($user['hostname'] ?? null) ? strtolower($user['hostname']) : null;
         $meta = self::data('meta-data', $folder)['local-hostname'] ?? null;
         $kernel = explode(':', KernelLine::parse($folder->text('cmdline.txt'))->values('ip')[0] ?? '')[4] ?? '';
-        foreach (['meta-data' => is_string($meta) ? strtolower($meta) : '', 'cmdline.txt' => strtolower($kernel)] as $file => $other) {
+        $others = ['meta-data' => is_string($meta) ? strtolower($meta) : '', 'cmdline.txt' => strtolower($kernel)];
+        foreach ($others as $file => $other) {
             if ($name !== null && $other !== '' && $other !== $name) {
                 return Findings::of(
                     Finding::warn(
@@ -114,7 +115,9 @@ final class SchoolsRule implements CardRule
             fn (mixed $address): string => is_string($address) ? explode('/', $address)[0] : '',
             array_merge(
                 ...array_map(
-                    fn (mixed $link): array => is_array($link) && is_array($link['addresses'] ?? null) ? array_values($link['addresses']) : [],
+                    fn (mixed $link): array => is_array($link) && is_array($link['addresses'] ?? null)
+                        ? array_values($link['addresses'])
+                        : [],
                     array_values($links),
                 ),
             ),

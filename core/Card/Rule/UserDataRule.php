@@ -69,7 +69,10 @@ final class UserDataRule implements CardRule
     /** @param  array<mixed>  $data */
     private function keys(CardDocument $document, array $data): Findings
     {
-        $unknown = array_filter(array_keys($data), fn (int|string $key): bool => ! CloudKeys::top()->has((string) $key));
+        $unknown = array_filter(
+            array_keys($data),
+            fn (int|string $key): bool => ! CloudKeys::top()->has((string) $key),
+        );
         $findings = array_map(
             fn (int|string $key): Finding => $this->unknown($document, [$key], CloudKeys::top()),
             array_slice(array_values($unknown), 0, self::MOST_UNKNOWN),
@@ -112,10 +115,11 @@ final class UserDataRule implements CardRule
     private function unknown(CardDocument $document, array $path, KnownWords $known): Finding
     {
         $key = (string) $path[count($path) - 1];
+        $atTheMargin = count($path) === 1;
         $meant = $known->nearest($key);
         $place = match (true) {
-            count($path) > 1 && CloudKeys::top()->has($key) => 'It is a key of the whole file: begin it at the margin.',
-            count($path) === 1 && CloudKeys::ofAnAccount()->has($key) => 'It is a key of an account: put it under users.',
+            ! $atTheMargin && CloudKeys::top()->has($key) => 'It is a key of the whole file: begin it at the margin.',
+            $atTheMargin && CloudKeys::ofAnAccount()->has($key) => 'It is a key of an account: put it under users.',
             default => 'It may belong under another key; look at the indentation.',
         };
 
@@ -132,21 +136,27 @@ final class UserDataRule implements CardRule
     private function name(CardDocument $document, array $data, CardFolder $folder, CardContext $context): Findings
     {
         if (! array_key_exists('hostname', $data)) {
-            $named = isset($data['fqdn']) || isset(CardDocument::read('meta-data', $folder->text('meta-data'))->data['local-hostname']);
+            $named =
+                isset($data['fqdn']) ||
+                isset(CardDocument::read('meta-data', $folder->text('meta-data'))->data['local-hostname']);
 
-            return $named ? Findings::of() : Findings::of(
-                Finding::warn(
-                    'card.no_hostname',
-                    'user-data gives the box no name.',
-                    'It announces itself under the image\'s own name, like every other one.',
-                    'Add a line “hostname: ”.',
-                    Place::file('user-data', 1),
-                ),
-            );
+            return $named
+                ? Findings::of()
+                : Findings::of(
+                    Finding::warn(
+                        'card.no_hostname',
+                        'user-data gives the box no name.',
+                        'It announces itself under the image\'s own name, like every other one.',
+                        'Add a line “hostname: ”.',
+                        Place::file('user-data', 1),
+                    ),
+                );
         }
         $name = $data['hostname'];
         $checked =
-            is_string($name) && ($name !== '' && $document->raw(['hostname']) === '' || PlainScalar::isText($document->raw(['hostname'])))
+            is_string($name) &&
+            (($name !== '' && $document->raw(['hostname']) === '') ||
+                PlainScalar::isText($document->raw(['hostname'])))
                 ? Hostname::check($name)->and(
                     in_array(strtolower($name), $context->names, true)
                         ? [
@@ -168,7 +178,9 @@ final class UserDataRule implements CardRule
                     ),
                 );
 
-        return Findings::of(...array_map(fn (Finding $f): Finding => $f->at($document->place(['hostname'])), $checked->list));
+        return Findings::of(
+            ...array_map(fn (Finding $f): Finding => $f->at($document->place(['hostname'])), $checked->list),
+        );
     }
 
     /** @param  array<mixed>  $data */
@@ -196,8 +208,12 @@ final class UserDataRule implements CardRule
      */
     private function remoteLogin(array $data, CardContext $context): Findings
     {
-        $commands = json_encode([$data['runcmd'] ?? [], $data['bootcmd'] ?? []], JSON_PARTIAL_OUTPUT_ON_ERROR) ?: '';
-        if (preg_match('/\bsshd?\b/', $commands) === 1 || in_array('openssh-server', (array) ($data['packages'] ?? []), true)) {
+        $commands =
+            json_encode([$data['runcmd'] ?? [], $data['bootcmd'] ?? []], JSON_PARTIAL_OUTPUT_ON_ERROR) ?: '';
+        if (
+            preg_match('/\bsshd?\b/', $commands) === 1 ||
+            in_array('openssh-server', (array) ($data['packages'] ?? []), true)
+        ) {
             return Findings::of();
         }
         $found = 'Nothing in user-data switches remote login on.';
@@ -205,8 +221,20 @@ final class UserDataRule implements CardRule
 
         return Findings::of(
             $context->image === null
-                ? Finding::note('card.remote_login_unsaid', $found, 'Many images ship with it on, some with it off; which image it is was not said.', "Say which, or be sure. {$do}", Place::file('user-data'))
-                : Finding::warn('card.remote_login_off', $found, 'A plain server image ships with it off, so port 22 is refused.', $do, Place::file('user-data')),
+                ? Finding::note(
+                    'card.remote_login_unsaid',
+                    $found,
+                    'Many images ship with it on, some with it off; which image it is was not said.',
+                    "Say which, or be sure. {$do}",
+                    Place::file('user-data'),
+                )
+                : Finding::warn(
+                    'card.remote_login_off',
+                    $found,
+                    'A plain server image ships with it off, so port 22 is refused.',
+                    $do,
+                    Place::file('user-data'),
+                ),
         );
     }
 }

@@ -14,7 +14,10 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 
-/** `wpa_supplicant.conf` as wpa_supplicant.conf(5) reads it: no blanks around “=”, quotes for text, none for hexadecimal. */
+/**
+ * `wpa_supplicant.conf` as wpa_supplicant.conf(5) reads it: no blanks around “=”, quotes for text, none for
+ * hexadecimal.
+ */
 final class WpaSupplicantRule implements CardRule
 {
     private const FILE = 'wpa_supplicant.conf';
@@ -41,7 +44,9 @@ final class WpaSupplicantRule implements CardRule
             $findings = $findings->and($this->network($network, $context));
         }
 
-        return $findings->and(WifiCheck::country($file->country?->value, '', $file->country->place ?? Place::file(self::FILE, 1)));
+        return $findings->and(
+            WifiCheck::country($file->country?->value, '', $file->country->place ?? Place::file(self::FILE, 1)),
+        );
     }
 
     private function network(WpaNetwork $network, CardContext $context): Findings
@@ -97,7 +102,11 @@ final class WpaSupplicantRule implements CardRule
                     ],
                 },
             );
-        } elseif (! isset($fields['sae_password']) && ! str_contains($kind, 'NONE') && preg_match('/EAP|OWE/', $kind) !== 1) {
+        } elseif (
+            ! isset($fields['sae_password']) &&
+            ! str_contains($kind, 'NONE') &&
+            preg_match('/EAP|OWE/', $kind) !== 1
+        ) {
             $findings = $findings->and([
                 Finding::stop(
                     'card.no_passphrase',

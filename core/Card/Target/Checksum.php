@@ -14,7 +14,9 @@ final class Checksum
     /** The first SHA-256 in a text, in small letters; null when there is none. */
     public static function in(string $text): ?string
     {
-        return preg_match('/(?<![0-9a-fA-F])[0-9a-fA-F]{64}(?![0-9a-fA-F])/', $text, $match) === 1 ? strtolower($match[0]) : null;
+        return preg_match('/(?<![0-9a-fA-F])[0-9a-fA-F]{64}(?![0-9a-fA-F])/', $text, $match) === 1
+            ? strtolower($match[0])
+            : null;
     }
 
     public static function compare(string $published, string $printed): Findings
@@ -34,7 +36,11 @@ final class Checksum
                 default => Finding::stop(
                     'card.checksum_differs',
                     'The file is not the one that was published.',
-                    'It was cut off, changed, or belongs to another version: '.substr($got, 0, 12).'… and not '.substr($wanted, 0, 12).'….',
+                    'It was cut off, changed, or belongs to another version: '.
+                        substr($got, 0, 12).
+                        '… and not '.
+                        substr($wanted, 0, 12).
+                        '….',
                     'Download it again from its author. Do not write it.',
                     Place::field('printed'),
                 ),
@@ -45,7 +51,11 @@ final class Checksum
     private static function unread(string $text, string $what, string $field): Finding
     {
         $other =
-            preg_match('/(?<![0-9a-fA-F])(?:[0-9a-fA-F]{32}|[0-9a-fA-F]{40}|[0-9a-fA-F]{128})(?![0-9a-fA-F])/', $text, $match) === 1
+            preg_match(
+                '/(?<![0-9a-fA-F])(?:[0-9a-fA-F]{32}|[0-9a-fA-F]{40}|[0-9a-fA-F]{128})(?![0-9a-fA-F])/',
+                $text,
+                $match,
+            ) === 1
                 ? [32 => 'MD5', 40 => 'SHA-1', 128 => 'SHA-512'][strlen($match[0])]
                 : null;
 

@@ -14,7 +14,11 @@ final readonly class JudgedDisk
      * @param  bool  $isNew  it is in the second list and not in the first
      * @param  ?KnownMedium  $known  what the register says of it
      */
-    public function __construct(public BlockDevice $disk, public ?string $stays, public bool $isNew, public ?KnownMedium $known)
-    {
+    public function __construct(
+        public BlockDevice $disk,
+        public ?string $stays,
+        public bool $isNew,
+        public ?KnownMedium $known,
+    ) {
     }
 }

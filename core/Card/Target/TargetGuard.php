@@ -39,15 +39,28 @@ final readonly class TargetGuard
     {
         $judged = array_map(function (BlockDevice $disk) use ($before, $image, $drive, $register): JudgedDisk {
             $known =
-                array_values(array_filter($register, fn (KnownMedium $one): bool => $one->serial !== null && $one->serial === $disk->serial))[0] ??
-                null;
-            $isNew = $before !== null && array_filter($before, fn (BlockDevice $other): bool => $other->isSame($disk)) === [];
+                array_values(
+                    array_filter(
+                        $register,
+                        fn (KnownMedium $one): bool => $one->serial !== null && $one->serial === $disk->serial,
+                    ),
+                )[0] ?? null;
+            $isNew =
+                $before !== null &&
+                array_filter($before, fn (BlockDevice $other): bool => $other->isSame($disk)) === [];
 
-            return new JudgedDisk($disk, self::stays($disk, $image, $drive, $known, $before !== null && ! $isNew), $isNew, $known);
+            return new JudgedDisk(
+                $disk,
+                self::stays($disk, $image, $drive, $known, $before !== null && ! $isNew),
+                $isNew,
+                $known,
+            );
         }, $after);
         $candidates = array_values(array_filter($judged, fn (JudgedDisk $one): bool => $one->stays === null));
 
-        return $before === null ? self::byLooks($judged, $candidates, $drive) : self::byDifference($judged, $candidates, $drive);
+        return $before === null
+            ? self::byLooks($judged, $candidates, $drive)
+            : self::byDifference($judged, $candidates, $drive);
     }
 
     /**
@@ -67,19 +80,29 @@ final readonly class TargetGuard
         if (count($new) > 1) {
             return self::doubt(
                 $judged,
-                count($new).' disks are new: '.implode(', ', array_map(fn (JudgedDisk $one): string => $one->disk->name, $new)).'.',
+                count($new).
+                    ' disks are new: '.
+                    implode(', ', array_map(fn (JudgedDisk $one): string => $one->disk->name, $new)).
+                    '.',
                 'Unplug all but the one, and make both lists again.',
             );
         }
         if ($candidates === []) {
             return self::doubt(
                 $judged,
-                "What is new is {$new[0]->disk->name}, and it must not be touched: ".lcfirst((string) $new[0]->stays),
+                "What is new is {$new[0]->disk->name}, and it must not be touched: ".
+                    lcfirst((string) $new[0]->stays),
                 'Take another one, or put right what is said there.',
             );
         }
 
-        return self::chosen($judged, $candidates[0], 'It is in the second list and not in the first.', $drive, Findings::of());
+        return self::chosen(
+            $judged,
+            $candidates[0],
+            'It is in the second list and not in the first.',
+            $drive,
+            Findings::of(),
+        );
     }
 
     /**
@@ -90,7 +113,11 @@ final readonly class TargetGuard
     {
         if (count($candidates) !== 1) {
             return $candidates === []
-                ? self::doubt($judged, 'No disk in this list can be the target.', 'Plug it in, wait ten seconds, list again.')
+                ? self::doubt(
+                    $judged,
+                    'No disk in this list can be the target.',
+                    'Plug it in, wait ten seconds, list again.',
+                )
                 : self::doubt(
                     $judged,
                     'More than one could be the target: '.
@@ -117,8 +144,13 @@ final readonly class TargetGuard
     }
 
     /** @param  list<JudgedDisk>  $judged */
-    private static function chosen(array $judged, JudgedDisk $one, string $because, bool $drive, Findings $more): self
-    {
+    private static function chosen(
+        array $judged,
+        JudgedDisk $one,
+        string $because,
+        bool $drive,
+        Findings $more,
+    ): self {
         $disk = $one->disk;
         $what = $drive ? 'drive' : 'card';
         $holds =
@@ -174,13 +206,27 @@ final readonly class TargetGuard
         return new self(
             null,
             $judged,
-            Findings::of(Finding::stop('card.target_in_doubt', $found, 'Wiping the wrong disk cannot be undone, so none is named.', $do)),
+            Findings::of(
+                Finding::stop(
+                    'card.target_in_doubt',
+                    $found,
+                    'Wiping the wrong disk cannot be undone, so none is named.',
+                    $do,
+                ),
+            ),
         );
     }
 
-    private static function stays(BlockDevice $disk, Bytes $image, bool $drive, ?KnownMedium $known, bool $wasThere): ?string
-    {
-        $mounted = array_values(array_filter($disk->mountPoints, fn (string $point): bool => preg_match(self::AUTO_MOUNT, $point) !== 1));
+    private static function stays(
+        BlockDevice $disk,
+        Bytes $image,
+        bool $drive,
+        ?KnownMedium $known,
+        bool $wasThere,
+    ): ?string {
+        $mounted = array_values(
+            array_filter($disk->mountPoints, fn (string $point): bool => preg_match(self::AUTO_MOUNT, $point) !== 1),
+        );
         $outside = $disk->removable || in_array($disk->transport, self::OUTSIDE, true);
 
         return match (true) {

@@ -8,7 +8,10 @@ use Burrow\Catalogue\Part\DeskSystem;
 use Burrow\Intake\Disks\BlockDevice;
 use InvalidArgumentException;
 
-/** From a packed image to an ejected card, as commands for the desk computer's system. They name the disk so that it cannot be another one. */
+/**
+ * From a packed image to an ejected card, as commands for the desk computer's system. They name the disk so that it
+ * cannot be another one.
+ */
 final class WriteCommands
 {
     /** Said when a check before writing failed, or the writing itself. */
@@ -32,7 +35,8 @@ final class WriteCommands
     }
 
     /**
-     * What a person types back before they see the commands: the by-id path, the unique id, or name and size where there is neither.
+     * What a person types back before they see the commands: the by-id path, the unique id, or name and size where
+     * there is neither.
      */
     public static function nameOf(BlockDevice $target): string
     {
@@ -67,16 +71,19 @@ final class WriteCommands
 
         return new DeskCommand(
             'Full-capacity test',
-            self::sure($target)." \\\n".
+            self::sure($target).
+                " \\\n".
                 "  && {$stream} | head --bytes={$bytes} | sudo dd of={$disk} bs=4M iflag=fullblock conv=fsync status=progress \\\n".
                 "  && {$stream} | head --bytes={$bytes} | sudo cmp - {$disk} \\\n".
-                '  && echo GENUINE || '.self::STOPPED,
+                '  && echo GENUINE || '.
+                self::STOPPED,
             '“GENUINE”. A difference means that the card holds less than it says: take it back. Everything on it is gone.',
         );
     }
 
     /**
-     * Looked at in the same breath as writing: the lasting name may be that of a reader's slot, so the size is asked too,
+     * Looked at in the same breath as writing: the lasting name may be that of a reader's slot, so the size is asked
+     * too,
      * and nothing of the disk may be mounted.
      */
     private static function sure(BlockDevice $target): string
@@ -101,8 +108,11 @@ final class WriteCommands
                 : [
                     new DeskCommand(
                         'Unpack',
-                        (str_ends_with($image, '.xz') ? 'xz --decompress --keep ' : (str_ends_with($image, '.zip') ? 'unzip ' : 'gunzip --keep ')).
-                            escapeshellarg($image),
+                        (str_ends_with($image, '.xz')
+                            ? 'xz --decompress --keep '
+                            : (str_ends_with($image, '.zip')
+                                ? 'unzip '
+                                : 'gunzip --keep ')).escapeshellarg($image),
                         'A file without the last ending beside it, several times as large.',
                     ),
                 ],
@@ -113,7 +123,8 @@ final class WriteCommands
             ),
             new DeskCommand(
                 'Write',
-                "{$sure} \\\n  && sudo dd if={$file} of={$path} bs=4M conv=fsync status=progress || ".self::STOPPED,
+                "{$sure} \\\n  && sudo dd if={$file} of={$path} bs=4M conv=fsync status=progress || ".
+                    self::STOPPED,
                 'Bytes that count up. At the end it stands still while the last of them go out: that is usual.',
             ),
             new DeskCommand('Flush', 'sync', 'Nothing, after a moment.'),
@@ -122,7 +133,11 @@ final class WriteCommands
                 "sudo cmp --bytes=\"\$(stat --format=%s {$file})\" {$file} {$path} && echo SAME",
                 '“SAME”. This proves the copy, not where the image came from.',
             ),
-            new DeskCommand('Eject', "udisksctl power-off --block-device {$path}", 'Nothing; now it may be pulled.'),
+            new DeskCommand(
+                'Eject',
+                "udisksctl power-off --block-device {$path}",
+                'Nothing; now it may be pulled.',
+            ),
         ];
     }
 
@@ -144,7 +159,11 @@ final class WriteCommands
                         'A file without the last ending beside it. An .xz file is unpacked by opening it.',
                     ),
                 ],
-            new DeskCommand('Let go of it', "diskutil unmountDisk {$target->name}", '“Unmount of all volumes … was successful”.'),
+            new DeskCommand(
+                'Let go of it',
+                "diskutil unmountDisk {$target->name}",
+                '“Unmount of all volumes … was successful”.',
+            ),
             new DeskCommand(
                 'Write',
                 "{$sure} \\\n  && sudo dd if={$file} of=/dev/r{$target->name} bs=4m || ".self::STOPPED,
@@ -179,7 +198,9 @@ final class WriteCommands
                 : [
                     new DeskCommand(
                         'Unpack',
-                        str_ends_with($image, '.zip') ? 'Expand-Archive '.$quote($image).' -DestinationPath .' : 'tar -xf '.$quote($image),
+                        str_ends_with($image, '.zip')
+                            ? 'Expand-Archive '.$quote($image).' -DestinationPath .'
+                            : 'tar -xf '.$quote($image),
                         'A file without the last ending beside it. What tar cannot open, the writing tool unpacks by itself.',
                     ),
                 ],
@@ -190,7 +211,9 @@ final class WriteCommands
             ),
             new DeskCommand(
                 'Write',
-                $block("{$sure}\n\$from = [IO.File]::OpenRead((Resolve-Path {$file}))\n\$to = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'ReadWrite')\n\$from.CopyTo(\$to, 4MB); \$to.Flush(\$true); \$to.Close(); \$from.Close()"),
+                $block(
+                    "{$sure}\n\$from = [IO.File]::OpenRead((Resolve-Path {$file}))\n\$to = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'ReadWrite')\n\$from.CopyTo(\$to, 4MB); \$to.Flush(\$true); \$to.Close(); \$from.Close()",
+                ),
                 'Nothing for minutes. Afterwards it may offer to format a disk: cancel.',
             ),
             new DeskCommand(

@@ -8,7 +8,9 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 
-/** The old hands' way: `ssh` without content, `userconf.txt` with user and hash, `wpa_supplicant.conf` for the radio. */
+/**
+ * The old hands' way: `ssh` without content, `userconf.txt` with user and hash, `wpa_supplicant.conf` for the radio.
+ */
 final class BootFilesWriter
 {
     /** @return list<CardFile> */
@@ -20,7 +22,10 @@ final class BootFilesWriter
                 ? []
                 : [
                     new CardFile('userconf.txt', [
-                        new CardLine("{$settings->user}:{$settings->passwordHash}", 'The account, with the hash of its password.'),
+                        new CardLine(
+                            "{$settings->user}:{$settings->passwordHash}",
+                            'The account, with the hash of its password.',
+                        ),
                     ]),
                 ],
             ...$settings->wifis === [] ? [] : [(new WpaSupplicantWriter())->write($settings)],

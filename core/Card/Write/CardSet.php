@@ -11,7 +11,10 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 
-/** Everything that the chosen schools make of one set of settings: files for the boot partition, and sheets to type from. */
+/**
+ * Everything that the chosen schools make of one set of settings: files for the boot partition, and sheets to type
+ * from.
+ */
 final readonly class CardSet
 {
     /**
@@ -30,7 +33,9 @@ final readonly class CardSet
             [$userData, $metaData, $network] = (new DeclarativeWriter())->write($settings);
             $merged = $order->userData === '' ? null : UserDataMerge::of($order->userData, $userData);
             array_push($files, $merged->file ?? $userData, $metaData, $network);
-            $findings = $findings->and($merged->findings ?? [])->and((new NetworkConfigWriter())->findings($settings));
+            $findings = $findings
+                ->and($merged->findings ?? [])
+                ->and((new NetworkConfigWriter())->findings($settings));
         }
         if ($order->wants(CardSchool::BootFiles)) {
             array_push($files, ...(new BootFilesWriter())->write($settings));
@@ -39,7 +44,12 @@ final readonly class CardSet
         $usb = $order->wants(CardSchool::UsbCable);
         $kernel = $order->wants(CardSchool::KernelLine);
         if ($kernel || $usb) {
-            $files[] = (new KernelLineWriter())->write($order->kernelLine, $settings, $kernel && $order->containers, $usb);
+            $files[] = (new KernelLineWriter())->write(
+                $order->kernelLine,
+                $settings,
+                $kernel && $order->containers,
+                $usb,
+            );
             if (trim($order->kernelLine) === '') {
                 $findings = $findings->and([
                     Finding::warn(
@@ -53,7 +63,11 @@ final readonly class CardSet
             }
         }
         if ($order->wants(CardSchool::Firmware) || $usb) {
-            $files[] = (new FirmwareWriter())->write($order->firmware, $order->wants(CardSchool::Firmware) && $order->sixtyFour, $usb);
+            $files[] = (new FirmwareWriter())->write(
+                $order->firmware,
+                $order->wants(CardSchool::Firmware) && $order->sixtyFour,
+                $usb,
+            );
         }
         if ($order->wants(CardSchool::Marker) && $order->marker !== '') {
             $files[] = new CardFile($order->marker, []);
@@ -63,7 +77,11 @@ final readonly class CardSet
             $findings = $findings->and((new OwnTextWriter())->findings($settings));
         }
         foreach (
-            [[CardSchool::Dialog, TypedSheet::dialog(...)], [CardSchool::Menu, TypedSheet::menu(...)], [CardSchool::Screen, TypedSheet::screen(...)]] as [$school, $sheet]
+            [
+                [CardSchool::Dialog, TypedSheet::dialog(...)],
+                [CardSchool::Menu, TypedSheet::menu(...)],
+                [CardSchool::Screen, TypedSheet::screen(...)],
+            ] as [$school, $sheet]
         ) {
             if ($order->wants($school)) {
                 $sheets[$school->label()] = $sheet($settings);
@@ -71,7 +89,12 @@ final readonly class CardSet
         }
 
         return new self(
-            array_values(array_filter($files, fn (CardFile $file): bool => $file->name !== 'config.txt' || $file->lines !== [])),
+            array_values(
+                array_filter(
+                    $files,
+                    fn (CardFile $file): bool => $file->name !== 'config.txt' || $file->lines !== [],
+                ),
+            ),
             $sheets,
             $findings,
         );
@@ -114,7 +137,10 @@ final readonly class CardSet
     /** @return list<Finding> */
     private static function unread(CardOrder $order): array
     {
-        $unread = array_filter($order->schools, fn (CardSchool $school): bool => ! $order->image->understands($school));
+        $unread = array_filter(
+            $order->schools,
+            fn (CardSchool $school): bool => ! $order->image->understands($school),
+        );
 
         return array_map(
             fn (CardSchool $school): Finding => Finding::stop(
@@ -133,7 +159,8 @@ final readonly class CardSet
     {
         $accounts = array_filter(
             $order->schools,
-            fn (CardSchool $school): bool => $school->makesAccount() && ($school !== CardSchool::BootFiles || $settings->passwordHash !== null),
+            fn (CardSchool $school): bool => $school->makesAccount() &&
+                ($school !== CardSchool::BootFiles || $settings->passwordHash !== null),
         );
         $brought = $order->image->readyMade;
 

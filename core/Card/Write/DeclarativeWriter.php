@@ -10,7 +10,11 @@ final class DeclarativeWriter
     /** @return array{CardFile, CardFile, CardFile} */
     public function write(FirstBoot $settings): array
     {
-        return [$this->userData($settings), $this->metaData($settings), (new NetworkConfigWriter())->write($settings)];
+        return [
+            $this->userData($settings),
+            $this->metaData($settings),
+            (new NetworkConfigWriter())->write($settings),
+        ];
     }
 
     private function userData(FirstBoot $settings): CardFile
@@ -20,9 +24,15 @@ final class DeclarativeWriter
         return new CardFile('user-data', [
             new CardLine('#cloud-config', 'Without this mark at the top the whole file is ignored.'),
             new CardLine("hostname: {$name}", 'The name the box announces.'),
-            new CardLine('fqdn: '.YamlScalar::of($settings->name->label.'.'.$settings->domain), 'The name with the network\'s own domain.'),
+            new CardLine(
+                'fqdn: '.YamlScalar::of($settings->name->label.'.'.$settings->domain),
+                'The name with the network\'s own domain.',
+            ),
             new CardLine('manage_etc_hosts: true', 'So that the box finds its own name without asking anybody.'),
-            new CardLine('timezone: '.YamlScalar::of($settings->timeZone), 'Exact zone, so that summer time is right.'),
+            new CardLine(
+                'timezone: '.YamlScalar::of($settings->timeZone),
+                'Exact zone, so that summer time is right.',
+            ),
             new CardLine('keyboard:', 'For the day you need a screen.'),
             new CardLine('  layout: '.YamlScalar::of($settings->keyboard)),
             new CardLine('users:', 'The only account; no default one is made.'),
@@ -32,7 +42,9 @@ final class DeclarativeWriter
             ...$this->login($settings),
             new CardLine(
                 'ssh_pwauth: '.($settings->passwordHash === null ? 'false' : 'true'),
-                $settings->passwordHash === null ? 'Keys only: guessing passwords is pointless.' : 'Login by password until a key is there.',
+                $settings->passwordHash === null
+                    ? 'Keys only: guessing passwords is pointless.'
+                    : 'Login by password until a key is there.',
             ),
             ...$this->packages($settings->packages),
             ...$settings->remoteLogin
@@ -56,7 +68,10 @@ final class DeclarativeWriter
                 : [
                     new CardLine('    sudo: "ALL=(ALL) ALL"', 'sudo asks for the password.'),
                     new CardLine('    lock_passwd: false'),
-                    new CardLine('    hashed_passwd: '.YamlScalar::of($settings->passwordHash), 'SHA-512 crypt; the password itself is forgotten.'),
+                    new CardLine(
+                        '    hashed_passwd: '.YamlScalar::of($settings->passwordHash),
+                        'SHA-512 crypt; the password itself is forgotten.',
+                    ),
                 ];
 
         return $settings->key === null
@@ -78,15 +93,24 @@ final class DeclarativeWriter
             ? []
             : [
                 new CardLine('packages:', 'Installed at first boot, as soon as there is a network.'),
-                ...array_map(fn (string $package): CardLine => new CardLine('  - '.YamlScalar::of($package)), $packages),
+                ...array_map(
+                    fn (string $package): CardLine => new CardLine('  - '.YamlScalar::of($package)),
+                    $packages,
+                ),
             ];
     }
 
     private function metaData(FirstBoot $settings): CardFile
     {
         return new CardFile('meta-data', [
-            new CardLine('instance-id: '.YamlScalar::of($settings->instance), 'A new one makes the box read its settings again.'),
-            new CardLine('local-hostname: '.YamlScalar::of($settings->name->label), 'The name it sends to the router with its first request.'),
+            new CardLine(
+                'instance-id: '.YamlScalar::of($settings->instance),
+                'A new one makes the box read its settings again.',
+            ),
+            new CardLine(
+                'local-hostname: '.YamlScalar::of($settings->name->label),
+                'The name it sends to the router with its first request.',
+            ),
         ]);
     }
 }

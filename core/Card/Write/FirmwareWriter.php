@@ -28,7 +28,9 @@ final class FirmwareWriter
 
         return new CardFile(
             'config.txt',
-            $new === [] ? $kept : [...$kept, new CardLine('[all]', 'What follows is for every board.'), ...array_values($new)],
+            $new === []
+                ? $kept
+                : [...$kept, new CardLine('[all]', 'What follows is for every board.'), ...array_values($new)],
         );
     }
 

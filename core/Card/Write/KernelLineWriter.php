@@ -6,7 +6,10 @@ namespace Burrow\Card\Write;
 
 use Burrow\Card\Read\KernelLine;
 
-/** Adds to the kernel's command line what a box needs of it: an address, the memory account of containers, the network over USB. */
+/**
+ * Adds to the kernel's command line what a box needs of it: an address, the memory account of containers, the network
+ * over USB.
+ */
 final class KernelLineWriter
 {
     /** Kernel documentation, admin-guide/nfs/nfsroot: client, server, gateway, netmask, host name, device, autoconf. */
@@ -20,12 +23,18 @@ final class KernelLineWriter
      * @param  bool  $containers  the box runs containers
      * @param  bool  $usbNetwork  it is a network card on the computer it is plugged into
      */
-    public function write(string $present, FirstBoot $settings, bool $containers = false, bool $usbNetwork = false): CardFile
-    {
+    public function write(
+        string $present,
+        FirstBoot $settings,
+        bool $containers = false,
+        bool $usbNetwork = false,
+    ): CardFile {
         $line = KernelLine::parse($present);
         $reasons = [];
         if ($settings->static !== null) {
-            $line = $line->with(self::ip($settings->static, $settings->name->label, $settings->wired ? 'eth0' : 'wlan0'));
+            $line = $line->with(
+                self::ip($settings->static, $settings->name->label, $settings->wired ? 'eth0' : 'wlan0'),
+            );
             $reasons[] = 'ip= pins the address before anything else starts.';
         }
         if ($containers) {
@@ -37,6 +46,8 @@ final class KernelLineWriter
             $reasons[] = 'modules-load, right after rootwait, makes the board a network card on the USB cable.';
         }
 
-        return new CardFile('cmdline.txt', [new CardLine(rtrim($line->text()), trim('One line. '.implode(' ', $reasons)))]);
+        return new CardFile('cmdline.txt', [
+            new CardLine(rtrim($line->text()), trim('One line. '.implode(' ', $reasons))),
+        ]);
     }
 }

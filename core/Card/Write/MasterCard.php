@@ -13,12 +13,32 @@ final class MasterCard
     public static function leaveBare(): array
     {
         return [
-            new TypedStep('host keys', 'gone; a copy makes its own at its first start', 'sudo rm --force /etc/ssh/ssh_host_*'),
-            new TypedStep('machine identity', 'empty; a copy makes its own', 'sudo truncate --size 0 /etc/machine-id'),
+            new TypedStep(
+                'host keys',
+                'gone; a copy makes its own at its first start',
+                'sudo rm --force /etc/ssh/ssh_host_*',
+            ),
+            new TypedStep(
+                'machine identity',
+                'empty; a copy makes its own',
+                'sudo truncate --size 0 /etc/machine-id',
+            ),
             new TypedStep('first-start memory', 'gone; a copy reads its own card', 'sudo cloud-init clean --logs'),
-            new TypedStep('leases of the network', 'gone; a copy asks anew', 'sudo rm --force --recursive /var/lib/dhcp/* /run/systemd/netif/leases'),
-            new TypedStep('history of commands', 'gone; it may hold what was typed by mistake', 'rm --force ~/.bash_history && history -c'),
-            new TypedStep('shut it down', 'and do not start it again before it is copied', 'sudo systemctl poweroff'),
+            new TypedStep(
+                'leases of the network',
+                'gone; a copy asks anew',
+                'sudo rm --force --recursive /var/lib/dhcp/* /run/systemd/netif/leases',
+            ),
+            new TypedStep(
+                'history of commands',
+                'gone; it may hold what was typed by mistake',
+                'rm --force ~/.bash_history && history -c',
+            ),
+            new TypedStep(
+                'shut it down',
+                'and do not start it again before it is copied',
+                'sudo systemctl poweroff',
+            ),
         ];
     }
 

@@ -41,7 +41,10 @@ final class NetworkConfigWriter
                     'Let the router offer WPA2 as well, or use the boot-partition files.',
                     Place::field('security_'.($at + 1)),
                 ),
-                $alone = array_filter($settings->wifis, fn (WifiNetwork $wifi): bool => $wifi->security->wantsPassphraseItself()),
+                $alone = array_filter(
+                    $settings->wifis,
+                    fn (WifiNetwork $wifi): bool => $wifi->security->wantsPassphraseItself(),
+                ),
                 array_keys($alone),
             ),
         );
@@ -57,7 +60,10 @@ final class NetworkConfigWriter
 
         return [
             new CardLine('    dhcp4: false', 'The address is given here, and the router is not asked.'),
-            new CardLine("    addresses: [{$static->address}/{$static->prefix->length}]", 'Outside of what the router hands out.'),
+            new CardLine(
+                "    addresses: [{$static->address}/{$static->prefix->length}]",
+                'Outside of what the router hands out.',
+            ),
             new CardLine('    routes:'),
             new CardLine('      - to: default', 'Everything outside of the house …'),
             new CardLine("        via: {$static->gateway}", '… goes through the router.'),
@@ -65,7 +71,10 @@ final class NetworkConfigWriter
                 ? []
                 : [
                     new CardLine('    nameservers:'),
-                    new CardLine('      addresses: ['.implode(', ', $static->resolvers).']', 'Who is asked for names.'),
+                    new CardLine(
+                        '      addresses: ['.implode(', ', $static->resolvers).']',
+                        'Who is asked for names.',
+                    ),
                 ],
         ];
     }
@@ -73,7 +82,12 @@ final class NetworkConfigWriter
     /** @return list<CardLine> */
     private function wifis(FirstBoot $settings): array
     {
-        $wifis = array_values(array_filter($settings->wifis, fn (WifiNetwork $wifi): bool => ! $wifi->security->wantsPassphraseItself()));
+        $wifis = array_values(
+            array_filter(
+                $settings->wifis,
+                fn (WifiNetwork $wifi): bool => ! $wifi->security->wantsPassphraseItself(),
+            ),
+        );
         if ($wifis === []) {
             return [];
         }
@@ -84,8 +98,16 @@ final class NetworkConfigWriter
             new CardLine('    optional: true', 'The box starts even when the network is not in reach.'),
             ...$settings->country === null
                 ? []
-                : [new CardLine("    regulatory-domain: {$this->quoted($settings->country)}", 'The country\'s channels, by law.')],
-            new CardLine('    access-points:', count($wifis) > 1 ? 'This form keeps no order; the strongest is joined.' : ''),
+                : [
+                    new CardLine(
+                        "    regulatory-domain: {$this->quoted($settings->country)}",
+                        'The country\'s channels, by law.',
+                    ),
+                ],
+            new CardLine(
+                '    access-points:',
+                count($wifis) > 1 ? 'This form keeps no order; the strongest is joined.' : '',
+            ),
         ];
         foreach ($wifis as $wifi) {
             $lines = [...$lines, ...$this->accessPoint($wifi)];
@@ -106,7 +128,10 @@ final class NetworkConfigWriter
                 : [new CardLine("      {$name}:", 'An open network.'), ...$hidden],
             default => [
                 new CardLine("      {$name}:"),
-                new CardLine("        password: {$this->quoted($wifi->secret)}", 'The key worked out from the passphrase, which is forgotten.'),
+                new CardLine(
+                    "        password: {$this->quoted($wifi->secret)}",
+                    'The key worked out from the passphrase, which is forgotten.',
+                ),
                 ...$hidden,
             ],
         };

@@ -6,7 +6,10 @@ namespace Burrow\Card\Write;
 
 use InvalidArgumentException;
 
-/** The pre-shared key of WPA2: PBKDF2-HMAC-SHA1 of passphrase and network name, 4096 rounds, 256 bits (IEEE 802.11i, annex H.4). */
+/**
+ * The pre-shared key of WPA2: PBKDF2-HMAC-SHA1 of passphrase and network name, 4096 rounds, 256 bits (IEEE 802.11i,
+ * annex H.4).
+ */
 final class Psk
 {
     private const ROUNDS = 4096;

@@ -12,7 +12,10 @@ use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
 use InvalidArgumentException;
 
-/** Several boxes of one kind: names that count up, and addresses that follow one another around what is taken or handed out. */
+/**
+ * Several boxes of one kind: names that count up, and addresses that follow one another around what is taken or handed
+ * out.
+ */
 final readonly class Series
 {
     public const MOST = 40;
@@ -29,14 +32,28 @@ final readonly class Series
      *
      * @throws InvalidArgumentException for a count below 1 or above 40
      */
-    public static function of(string $base, int $count, Ipv4 $first, LocalNetwork $network, array $names, array $taken): self
-    {
+    public static function of(
+        string $base,
+        int $count,
+        Ipv4 $first,
+        LocalNetwork $network,
+        array $names,
+        array $taken,
+    ): self {
         if ($count < 1 || $count > self::MOST) {
             throw new InvalidArgumentException('One to '.self::MOST.' cards at once.');
         }
         $wrong = Hostname::check("{$base}-{$count}");
         if ($wrong->blocks()) {
-            return new self([], Findings::of(...array_map(fn (Finding $finding): Finding => $finding->at(Place::field('series_base')), $wrong->list)));
+            return new self(
+                [],
+                Findings::of(
+                    ...array_map(
+                        fn (Finding $finding): Finding => $finding->at(Place::field('series_base')),
+                        $wrong->list,
+                    ),
+                ),
+            );
         }
         $members = [];
         $findings = Findings::of();
@@ -54,7 +71,10 @@ final readonly class Series
                     ),
                 ]);
             }
-            while ($network->prefix->contains($address) && ($network->against($address, '') !== null || isset($taken[$address->number]))) {
+            while (
+                $network->prefix->contains($address) &&
+                ($network->against($address, '') !== null || isset($taken[$address->number]))
+            ) {
                 $address = $address->offset(1);
             }
             if (! $network->prefix->contains($address)) {
@@ -63,7 +83,9 @@ final readonly class Series
                     $findings->and([
                         Finding::stop(
                             'card.series_too_long',
-                            'The network holds '.count($members)." more addresses from {$first} on, and {$count} are wanted.",
+                            'The network holds '.
+                                count($members).
+                                " more addresses from {$first} on, and {$count} are wanted.",
                             'What is handed out by the router or taken is stepped over.',
                             'Begin lower, or make fewer.',
                             Place::field('series_first'),

@@ -6,7 +6,10 @@ namespace Burrow\Card\Write;
 
 use Burrow\Net\SshPublicKey;
 
-/** The same values as a sheet to type from: for a writing tool's dialog, a text menu, or a screen with a keyboard. Holds no secret. */
+/**
+ * The same values as a sheet to type from: for a writing tool's dialog, a text menu, or a screen with a keyboard.
+ * Holds no secret.
+ */
 final class TypedSheet
 {
     /** @return list<TypedStep> for the dialog of whatever tool writes the card */
@@ -20,7 +23,10 @@ final class TypedSheet
                 ...array_map(
                     fn (WifiNetwork $wifi): array => [
                         new TypedStep('network name', $wifi->ssid),
-                        new TypedStep('its passphrase', $wifi->secret === null ? 'none: it is open' : 'as it stands at the router'),
+                        new TypedStep(
+                            'its passphrase',
+                            $wifi->secret === null ? 'none: it is open' : 'as it stands at the router',
+                        ),
                     ],
                     array_slice($settings->wifis, 0, 1),
                 ),
@@ -39,11 +45,25 @@ final class TypedSheet
 
         return [
             new TypedStep('system: host name', $name, "sudo hostnamectl set-hostname {$name}"),
-            new TypedStep('localisation: time zone', $settings->timeZone, "sudo timedatectl set-timezone {$settings->timeZone}"),
-            new TypedStep('localisation: keyboard', $settings->keyboard, "sudo localectl set-x11-keymap {$settings->keyboard}"),
+            new TypedStep(
+                'localisation: time zone',
+                $settings->timeZone,
+                "sudo timedatectl set-timezone {$settings->timeZone}",
+            ),
+            new TypedStep(
+                'localisation: keyboard',
+                $settings->keyboard,
+                "sudo localectl set-x11-keymap {$settings->keyboard}",
+            ),
             ...$settings->country === null
                 ? []
-                : [new TypedStep('localisation: country of the radio', $settings->country, "sudo iw reg set {$settings->country}")],
+                : [
+                    new TypedStep(
+                        'localisation: country of the radio',
+                        $settings->country,
+                        "sudo iw reg set {$settings->country}",
+                    ),
+                ],
             new TypedStep(
                 'interfaces: remote login',
                 $settings->remoteLogin ? 'on' : 'off',
@@ -68,7 +88,11 @@ final class TypedSheet
     {
         return [
             new TypedStep('first question: keyboard', $settings->keyboard),
-            new TypedStep('then: user name', $settings->user, "sudo adduser {$settings->user} && sudo adduser {$settings->user} sudo"),
+            new TypedStep(
+                'then: user name',
+                $settings->user,
+                "sudo adduser {$settings->user} && sudo adduser {$settings->user} sudo",
+            ),
             self::secret($settings),
             ...self::menu($settings),
         ];

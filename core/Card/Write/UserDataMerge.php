@@ -31,7 +31,10 @@ final readonly class UserDataMerge
         $findings = Findings::of();
         foreach ($mine as $key => $value) {
             if ($key === 'users') {
-                $kept['users'] = self::users(is_array($kept['users'] ?? null) ? array_values($kept['users']) : [], (array) $value);
+                $kept['users'] = self::users(
+                    is_array($kept['users'] ?? null) ? array_values($kept['users']) : [],
+                    (array) $value,
+                );
             } elseif (in_array($key, ['packages', 'runcmd', 'bootcmd'], true) && is_array($kept[$key] ?? null)) {
                 $kept[$key] = array_values(array_unique([...$kept[$key], ...(array) $value], SORT_REGULAR));
             } else {
@@ -53,7 +56,10 @@ final readonly class UserDataMerge
         $lines = [new CardLine('#cloud-config', 'Without this mark at the top the whole file is ignored.')];
         foreach ($kept as $key => $value) {
             foreach (self::block([$key => $value], 0) as $at => $line) {
-                $lines[] = new CardLine($line, $at === 0 && in_array($key, $theirKeys, true) ? 'Was there already.' : '');
+                $lines[] = new CardLine(
+                    $line,
+                    $at === 0 && in_array($key, $theirKeys, true) ? 'Was there already.' : '',
+                );
             }
         }
 
@@ -69,7 +75,12 @@ final readonly class UserDataMerge
     {
         foreach ($ours as $mine) {
             $at = array_key_first(
-                array_filter($theirs, fn (mixed $one): bool => is_array($one) && is_array($mine) && ($one['name'] ?? null) === ($mine['name'] ?? '')),
+                array_filter(
+                    $theirs,
+                    fn (mixed $one): bool => is_array($one) &&
+                        is_array($mine) &&
+                        ($one['name'] ?? null) === ($mine['name'] ?? ''),
+                ),
             );
             if ($at === null) {
                 $theirs[] = $mine;
@@ -79,8 +90,16 @@ final readonly class UserDataMerge
             /** @var array<string, mixed> $mine */
             /** @var array<string, mixed> $one */
             $one = $theirs[$at];
-            $keys = array_values(array_unique([...(array) ($one['ssh_authorized_keys'] ?? []), ...(array) ($mine['ssh_authorized_keys'] ?? [])]));
-            $theirs[$at] = array_filter(['ssh_authorized_keys' => $keys] + $mine + $one, fn (mixed $value): bool => $value !== []);
+            $keys = array_values(
+                array_unique([
+                    ...(array) ($one['ssh_authorized_keys'] ?? []),
+                    ...(array) ($mine['ssh_authorized_keys'] ?? []),
+                ]),
+            );
+            $theirs[$at] = array_filter(
+                ['ssh_authorized_keys' => $keys] + $mine + $one,
+                fn (mixed $value): bool => $value !== [],
+            );
         }
 
         return array_values($theirs);

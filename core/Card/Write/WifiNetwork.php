@@ -7,12 +7,16 @@ namespace Burrow\Card\Write;
 use Burrow\Card\WifiCheck;
 use InvalidArgumentException;
 
-/** A wireless network that the box may join. What it keeps of a passphrase is the key worked out from it, where that is enough. */
+/**
+ * A wireless network that the box may join. What it keeps of a passphrase is the key worked out from it, where that is
+ * enough.
+ */
 final readonly class WifiNetwork
 {
     /**
      * @param  string  $ssid  1 to 32 bytes
-     * @param  ?string  $secret  the pre-shared key (64 hexadecimal digits), for WPA3 the passphrase itself, null when open
+     * @param  ?string  $secret  the pre-shared key (64 hexadecimal digits), for WPA3 the passphrase itself, null
+     *         when open
      * @param  int  $priority  the higher one is joined when both are there
      */
     private function __construct(

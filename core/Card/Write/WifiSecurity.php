@@ -22,7 +22,10 @@ enum WifiSecurity: string
         };
     }
 
-    /** With WPA2 the key worked out from the passphrase is enough; WPA3 alone wants the passphrase itself (IEEE 802.11, SAE). */
+    /**
+     * With WPA2 the key worked out from the passphrase is enough; WPA3 alone wants the passphrase itself (IEEE 802.11,
+     * SAE).
+     */
     public function wantsPassphraseItself(): bool
     {
         return $this === self::Wpa3;

@@ -10,11 +10,19 @@ final class WpaSupplicantWriter
     public function write(FirstBoot $settings): CardFile
     {
         $lines = [
-            new CardLine('ctrl_interface=DIR=/var/run/wpa_supplicant GROUP=netdev', 'So that the box\'s own tools can ask it.'),
+            new CardLine(
+                'ctrl_interface=DIR=/var/run/wpa_supplicant GROUP=netdev',
+                'So that the box\'s own tools can ask it.',
+            ),
             new CardLine('update_config=1'),
             ...$settings->country === null
                 ? []
-                : [new CardLine("country={$settings->country}", 'The country\'s channels, by law; without it the radio may stay off.')],
+                : [
+                    new CardLine(
+                        "country={$settings->country}",
+                        'The country\'s channels, by law; without it the radio may stay off.',
+                    ),
+                ],
         ];
         foreach ($settings->wifis as $wifi) {
             $lines = [...$lines, ...$this->network($wifi)];
@@ -35,7 +43,10 @@ final class WpaSupplicantWriter
             ],
             default => [
                 new CardLine('    key_mgmt=WPA-PSK'),
-                new CardLine("    psk={$wifi->secret}", 'Without quotes: the key worked out from the passphrase, which is forgotten.'),
+                new CardLine(
+                    "    psk={$wifi->secret}",
+                    'Without quotes: the key worked out from the passphrase, which is forgotten.',
+                ),
             ],
         };
 
@@ -43,10 +54,14 @@ final class WpaSupplicantWriter
             new CardLine('network={'),
             new CardLine(
                 '    ssid='.$this->ssid($wifi->ssid),
-                preg_match('/^[\x20-\x7e]+$/D', $wifi->ssid) === 1 ? '' : "“{$wifi->ssid}” as hexadecimal, byte by byte.",
+                preg_match('/^[\x20-\x7e]+$/D', $wifi->ssid) === 1
+                    ? ''
+                    : "“{$wifi->ssid}” as hexadecimal, byte by byte.",
             ),
             ...$key,
-            ...$wifi->priority === 0 ? [] : [new CardLine("    priority={$wifi->priority}", 'The higher one is joined when both are there.')],
+            ...$wifi->priority === 0
+                ? []
+                : [new CardLine("    priority={$wifi->priority}", 'The higher one is joined when both are there.')],
             ...$wifi->hidden ? [new CardLine('    scan_ssid=1', 'It does not announce itself.')] : [],
             new CardLine('}'),
         ];

@@ -16,7 +16,10 @@ final class YamlScalar
 
     public static function of(string $text): string
     {
-        if (preg_match('~^[A-Za-z/][A-Za-z0-9_./+-]*$~D', $text) === 1 && ! in_array(strtolower($text), self::RESERVED, true)) {
+        if (
+            preg_match('~^[A-Za-z/][A-Za-z0-9_./+-]*$~D', $text) === 1 &&
+            ! in_array(strtolower($text), self::RESERVED, true)
+        ) {
             return $text;
         }
 

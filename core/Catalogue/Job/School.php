@@ -7,7 +7,10 @@ namespace Burrow\Catalogue\Job;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Duration;
 
-/** A way of installing a job: how long hands and waiting take, disk, where its updates come from, what can go wrong, how one gets out again. */
+/**
+ * A way of installing a job: how long hands and waiting take, disk, where its updates come from, what can go wrong,
+ * how one gets out again.
+ */
 final readonly class School
 {
     private const READY_MADE = 'appliance';

@@ -7,7 +7,9 @@ namespace Burrow\Catalogue\Part;
 use Burrow\Quantity\Amps;
 use Burrow\Quantity\Money;
 
-/** A board or converter that gives the box something it has not: proper sound, power over the network cable, a clock. */
+/**
+ * A board or converter that gives the box something it has not: proper sound, power over the network cable, a clock.
+ */
 final readonly class AddOn
 {
     /**

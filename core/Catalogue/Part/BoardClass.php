@@ -24,7 +24,8 @@ final readonly class BoardClass
      * @param  ?int  $poeType  1 or 2 when it takes power over Ethernet (IEEE 802.3)
      * @param  int  $usbCount  full-size or small USB sockets for devices
      * @param  int  $headerPins  40, 26 or 0: the header that add-on boards sit on
-     * @param  ?float  $gadgetMegabits  as a network device on the USB cable to a computer, in Mb/s; null when it cannot be one
+     * @param  ?float  $gadgetMegabits  as a network device on the USB cable to a computer, in Mb/s; null when it
+     *         cannot be one
      * @param  float  $supplyAmps  current the supply must be able to give
      */
     public function __construct(
@@ -63,7 +64,10 @@ final readonly class BoardClass
         return in_array('card', $this->bootsFrom, true);
     }
 
-    /** How it starts from a drive: "drive", or with what has to be done before, as "drive after a firmware step"; null when it does not. */
+    /**
+     * How it starts from a drive: "drive", or with what has to be done before, as "drive after a firmware step"; null
+     * when it does not.
+     */
     public function startsFromDrive(): ?string
     {
         foreach ($this->bootsFrom as $source) {

@@ -14,8 +14,12 @@ final readonly class Bus
      * @param  list<string>  $links  the links on it: "wired", "wireless", "disk"
      * @param  ?Amps  $current  what its sockets may draw together; null when it is not known
      */
-    public function __construct(public string $name, public Rate $payload, public array $links, public ?Amps $current = null)
-    {
+    public function __construct(
+        public string $name,
+        public Rate $payload,
+        public array $links,
+        public ?Amps $current = null,
+    ) {
     }
 
     public function carries(string $link): bool

@@ -9,7 +9,10 @@ use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Money;
 use Burrow\Quantity\Rate;
 
-/** An attached disk: capacity, sustained rate, the current it takes from the board (zero with its own supply), and what may be written to it over its life (null when it spins). */
+/**
+ * An attached disk: capacity, sustained rate, the current it takes from the board (zero with its own supply), and what
+ * may be written to it over its life (null when it spins).
+ */
 final readonly class Drive
 {
     public function __construct(

@@ -6,7 +6,10 @@ namespace Burrow\Catalogue\Part;
 
 use Burrow\Quantity\Money;
 
-/** A case by how much warmer than the room the board gets in it: kelvin for each watt; some bring heat sinks of their own. */
+/**
+ * A case by how much warmer than the room the board gets in it: kelvin for each watt; some bring heat sinks of their
+ * own.
+ */
 final readonly class Enclosure
 {
     public function __construct(

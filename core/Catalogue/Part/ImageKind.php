@@ -16,7 +16,8 @@ final readonly class ImageKind
      * @param  bool  $readyMade  brings its job along
      * @param  bool  $wizard  asks its questions on a screen at the first start
      * @param  list<string>  $without  peripherals, by the names that jobs use, that it does not know
-     * @param  list<CardSchool>  $schools  ways of giving it first settings that it understands, the recommended one first
+     * @param  list<CardSchool>  $schools  ways of giving it first settings that it understands, the recommended one
+     *         first
      * @param  bool  $getsUpdates  its release is still kept by those who make it
      * @param  list<string>  $carries  ids of the jobs that a ready-made image is made for; empty for any
      * @param  list<string>  $markers  names of empty files of which exactly one chooses what starts

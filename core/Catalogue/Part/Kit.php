@@ -10,7 +10,12 @@ use Burrow\Quantity\Money;
 final readonly class Kit
 {
     /** @param  non-empty-list<string>  $holds  kind/id of each part in it */
-    public function __construct(public string $id, public string $label, public array $holds, public Money $price, public Market $market)
-    {
+    public function __construct(
+        public string $id,
+        public string $label,
+        public array $holds,
+        public Money $price,
+        public Market $market,
+    ) {
     }
 }

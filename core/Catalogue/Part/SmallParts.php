@@ -17,7 +17,9 @@ final readonly class SmallParts
     {
         $fitting = array_filter(
             $this->adapters,
-            fn (Adapter $one): bool => $one->does === $does && ($from === '' || $one->from === $from) && $one->market->available,
+            fn (Adapter $one): bool => $one->does === $does &&
+                ($from === '' || $one->from === $from) &&
+                $one->market->available,
         );
         usort($fitting, fn (Adapter $a, Adapter $b): int => $a->price->cents <=> $b->price->cents);
 
@@ -27,6 +29,8 @@ final readonly class SmallParts
     /** @return list<Adapter> */
     public function hubs(): array
     {
-        return array_values(array_filter($this->adapters, fn (Adapter $one): bool => $one->does === AdapterKind::Hub));
+        return array_values(
+            array_filter($this->adapters, fn (Adapter $one): bool => $one->does === AdapterKind::Hub),
+        );
     }
 }

@@ -8,7 +8,10 @@ use Burrow\Quantity\Amps;
 use Burrow\Quantity\Money;
 use Burrow\Quantity\Volts;
 
-/** A power supply by what it gives at each socket and at all of them together; over the network cable with its type and the watts that reach the device (IEEE 802.3). */
+/**
+ * A power supply by what it gives at each socket and at all of them together; over the network cable with its type and
+ * the watts that reach the device (IEEE 802.3).
+ */
 final readonly class Supply
 {
     public function __construct(

@@ -22,6 +22,10 @@ final class Usb
     /** @param  2|3  $version */
     public static function most(int $version): Rate
     {
-        return Rate::bytesPerSecond($version === 2 ? self::PACKETS * self::PACKET_BYTES * self::MICROFRAMES : (self::FIVE_GIGABIT * 8) / 10 / 8);
+        return Rate::bytesPerSecond(
+            $version === 2
+                ? self::PACKETS * self::PACKET_BYTES * self::MICROFRAMES
+                : (self::FIVE_GIGABIT * 8) / 10 / 8,
+        );
     }
 }

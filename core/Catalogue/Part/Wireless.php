@@ -6,7 +6,8 @@ namespace Burrow\Catalogue\Part;
 
 /**
  * The best rate on the air of a radio, by IEEE 802.11: data subcarriers × bits × coding ÷ symbol time × streams.
- * 802.11n reaches 6 bits at 5/6 (MCS 7), 802.11ac 8 bits at 5/6 (MCS 9); a symbol takes 4 µs, or 3.6 with the short guard.
+ * 802.11n reaches 6 bits at 5/6 (MCS 7), 802.11ac 8 bits at 5/6 (MCS 9); a symbol takes 4 µs, or 3.6 with the short
+ * guard.
  */
 final class Wireless
 {
@@ -26,6 +27,9 @@ final class Wireless
     {
         $microseconds = $shortGuard ? 3.6 : 4.0;
 
-        return round(((self::SUBCARRIERS[$megahertz] * self::BITS[$standard] * self::CODING) / $microseconds) * $streams, 1);
+        return round(
+            ((self::SUBCARRIERS[$megahertz] * self::BITS[$standard] * self::CODING) / $microseconds) * $streams,
+            1,
+        );
     }
 }

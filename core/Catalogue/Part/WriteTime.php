@@ -18,8 +18,12 @@ final readonly class WriteTime
     public const UNPACK_MEGABYTES = 50.0;
 
     /** @param  bool  $measured  the writing rate was measured here before */
-    public function __construct(private Bytes $image, private Rate $write, private Rate $read, private bool $measured = false)
-    {
+    public function __construct(
+        private Bytes $image,
+        private Rate $write,
+        private Rate $read,
+        private bool $measured = false,
+    ) {
     }
 
     public function time(): Duration
@@ -39,15 +43,25 @@ final readonly class WriteTime
             'card.write_time',
             'Unpacking, writing, reading back',
             (string) $this->time(),
-            $this->measured ? Source::measured('this card') : Source::catalogue('card')->and(Source::commonPractice()),
-            Line::computed('unpacking', "{$this->image->decimal()} ÷ ".self::UNPACK_MEGABYTES.' MB/s', (string) $this->unpacking()),
+            $this->measured
+                ? Source::measured('this card')
+                : Source::catalogue('card')->and(Source::commonPractice()),
+            Line::computed(
+                'unpacking',
+                "{$this->image->decimal()} ÷ ".self::UNPACK_MEGABYTES.' MB/s',
+                (string) $this->unpacking(),
+            ),
             Line::computed(
                 'writing',
                 "{$this->image->decimal()} ÷ {$this->write}",
                 (string) $this->writing(),
                 $this->measured ? 'measured before' : 'catalogue',
             ),
-            Line::computed('reading back', "{$this->image->decimal()} ÷ {$this->read}", (string) $this->readingBack()),
+            Line::computed(
+                'reading back',
+                "{$this->image->decimal()} ÷ {$this->read}",
+                (string) $this->readingBack(),
+            ),
             ...$capacity === null
                 ? []
                 : [

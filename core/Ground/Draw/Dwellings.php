@@ -21,22 +21,25 @@ final class Dwellings
      */
     public static function of(Household $house, array $due): array
     {
-        return array_map(fn (Box $box): Dwelling => new Dwelling(
-            $box->name,
-            $box->address === null ? 'no address yet' : (string) $box->address,
-            self::note($box, in_array($box->id, $due, true)),
-            match (true) {
-                ! $box->stage->stands() => ChamberState::Building,
-                $box->is(HearingState::Silent) => ChamberState::Silent,
-                $box->is(HearingState::Answers) => ChamberState::Answers,
-                default => ChamberState::Unheard,
-            },
-            array_map(fn (Opening $opening): string => $opening->words(), $house->openings($box)),
-            array_combine(
-                array_map(fn (Dependency $one): string => $one->on, $house->dependencies($box)),
-                array_map(fn (Dependency $one): string => $one->what, $house->dependencies($box)),
+        return array_map(
+            fn (Box $box): Dwelling => new Dwelling(
+                $box->name,
+                $box->address === null ? 'no address yet' : (string) $box->address,
+                self::note($box, in_array($box->id, $due, true)),
+                match (true) {
+                    ! $box->stage->stands() => ChamberState::Building,
+                    $box->is(HearingState::Silent) => ChamberState::Silent,
+                    $box->is(HearingState::Answers) => ChamberState::Answers,
+                    default => ChamberState::Unheard,
+                },
+                array_map(fn (Opening $opening): string => $opening->words(), $house->openings($box)),
+                array_combine(
+                    array_map(fn (Dependency $one): string => $one->on, $house->dependencies($box)),
+                    array_map(fn (Dependency $one): string => $one->what, $house->dependencies($box)),
+                ),
             ),
-        ), $house->boxes());
+            $house->boxes(),
+        );
     }
 
     private static function note(Box $box, bool $due): string

@@ -63,7 +63,10 @@ final readonly class GroundPlan
 
         return new GroundPicture(
             $this->width,
-            max($this->width === self::WIDE ? self::LEAST_HEIGHT : 0, self::FIRST_ROW + $rows * (self::CHAMBER_HEIGHT + self::ROW_GAP) + 20),
+            max(
+                $this->width === self::WIDE ? self::LEAST_HEIGHT : 0,
+                self::FIRST_ROW + $rows * (self::CHAMBER_HEIGHT + self::ROW_GAP) + 20,
+            ),
             self::TURF,
             $chambers,
             $this->gallery($chambers),
@@ -144,7 +147,11 @@ final readonly class GroundPlan
         return array_map(function (Chamber $chamber): Way {
             $x = $chamber->x - self::GUTTER * (1 - self::LANE_WAY);
 
-            return new Way([[$x, self::GALLERY], [$x, $chamber->centreY()], [$chamber->x + 6, $chamber->centreY()]]);
+            return new Way([
+                [$x, self::GALLERY],
+                [$x, $chamber->centreY()],
+                [$chamber->x + 6, $chamber->centreY()],
+            ]);
         }, $chambers);
     }
 
@@ -217,7 +224,10 @@ final readonly class GroundPlan
             }
             if ($chamber->row === 0) {
                 $x = $chamber->centreX() + 24;
-                $shafts[] = $this->shaft([[$x, self::mouth($chamber->column)], [$x, $chamber->y + 3]], $chamber->box->openings);
+                $shafts[] = $this->shaft(
+                    [[$x, self::mouth($chamber->column)], [$x, $chamber->y + 3]],
+                    $chamber->box->openings,
+                );
             } else {
                 $lanes[$chamber->column][] = $chamber;
             }
@@ -226,9 +236,19 @@ final readonly class GroundPlan
             $deepest = $sharing[count($sharing) - 1];
             $x = $deepest->x + $deepest->width + self::GUTTER * self::LANE_SHAFT;
             $labels = array_merge(
-                ...array_map(fn (Chamber $c): array => array_map(fn (string $o): string => $c->box->name.' '.$o, $c->box->openings), $sharing),
+                ...array_map(
+                    fn (Chamber $c): array => array_map(
+                        fn (string $o): string => $c->box->name.' '.$o,
+                        $c->box->openings,
+                    ),
+                    $sharing,
+                ),
             );
-            $points = [[$x, self::mouth($column + 1)], [$x, $deepest->centreY()], [$deepest->x + $deepest->width - 6, $deepest->centreY()]];
+            $points = [
+                [$x, self::mouth($column + 1)],
+                [$x, $deepest->centreY()],
+                [$deepest->x + $deepest->width - 6, $deepest->centreY()],
+            ];
             $shafts[] = $this->shaft($points, $labels);
         }
 
@@ -262,6 +282,8 @@ final readonly class GroundPlan
      */
     private static function shortened(array $labels): array
     {
-        return count($labels) <= 3 ? $labels : [...array_slice($labels, 0, 2), 'and '.(count($labels) - 2).' more'];
+        return count($labels) <= 3
+            ? $labels
+            : [...array_slice($labels, 0, 2), 'and '.(count($labels) - 2).' more'];
     }
 }

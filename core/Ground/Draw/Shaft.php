@@ -10,7 +10,12 @@ use Burrow\Drawing\Way;
 final readonly class Shaft
 {
     /** @param  list<string>  $labels at most three */
-    public function __construct(public Way $way, public float $x, public float $mouth, public array $labels, public bool $labelsLeft)
-    {
+    public function __construct(
+        public Way $way,
+        public float $x,
+        public float $mouth,
+        public array $labels,
+        public bool $labelsLeft,
+    ) {
     }
 }

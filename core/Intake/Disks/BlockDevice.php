@@ -13,7 +13,8 @@ final readonly class BlockDevice implements JsonSerializable
     /**
      * @param  list<string>  $mountPoints  where it or one of its partitions is mounted
      * @param  list<string>  $fileSystems  file systems and labels found on it
-     * @param  ?string  $stable  a name that stays its own when others are plugged in: a by-id path, a unique id; null when none was seen
+     * @param  ?string  $stable  a name that stays its own when others are plugged in: a by-id path, a unique id;
+     *         null when none was seen
      * @param  bool  $bearsSystem  the list itself says that the system runs from it
      */
     public function __construct(
@@ -34,7 +35,8 @@ final readonly class BlockDevice implements JsonSerializable
     /** A part of it is where the running system lives. */
     public function isSystem(): bool
     {
-        return $this->bearsSystem || array_intersect($this->mountPoints, ['/', '/boot', '/boot/firmware', '[SWAP]', '/usr', '/var']) !== [];
+        return $this->bearsSystem ||
+            array_intersect($this->mountPoints, ['/', '/boot', '/boot/firmware', '[SWAP]', '/usr', '/var']) !== [];
     }
 
     /** The same disk in another list, whatever letter it has there. */

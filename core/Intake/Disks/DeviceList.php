@@ -48,22 +48,34 @@ final class DeviceList
     /** @param  string  $lacks  "no name or no size in bytes" */
     public function findings(string $lacks, string $do): Findings
     {
-        $findings = $this->unread === 0 ? [] : [
-            Finding::note(
-                'intake.device_not_read',
-                ($this->unread === 1 ? 'A device in the list has ' : "{$this->unread} devices in the list have ").$lacks.'.',
-                $this->unread === 1 ? 'It was left out.' : 'They were left out.',
-                $do,
-            ),
-        ];
+        $findings =
+            $this->unread === 0
+                ? []
+                : [
+                    Finding::note(
+                        'intake.device_not_read',
+                        ($this->unread === 1
+                            ? 'A device in the list has '
+                            : "{$this->unread} devices in the list have ").
+                            $lacks.
+                            '.',
+                        $this->unread === 1 ? 'It was left out.' : 'They were left out.',
+                        $do,
+                    ),
+                ];
 
-        return Findings::of(...$findings, ...! $this->cut ? [] : [
-            Finding::warn(
-                'intake.too_many_devices',
-                'Only the first '.self::MOST.' devices of this list were read.',
-                'A desk computer has a dozen; what stands further down may be the disk you look for.',
-                'Run the command again and paste its answer once.',
-            ),
-        ]);
+        return Findings::of(
+            ...$findings,
+            ...! $this->cut
+                ? []
+                : [
+                    Finding::warn(
+                        'intake.too_many_devices',
+                        'Only the first '.self::MOST.' devices of this list were read.',
+                        'A desk computer has a dozen; what stands further down may be the disk you look for.',
+                        'Run the command again and paste its answer once.',
+                    ),
+                ],
+        );
     }
 }

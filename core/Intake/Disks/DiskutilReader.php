@@ -12,7 +12,10 @@ use Burrow\Quantity\Bytes;
 use DOMDocument;
 use DOMElement;
 
-/** `diskutil list -plist`, with `diskutil info -plist` of single disks below it if they are there (property lists in XML). */
+/**
+ * `diskutil list -plist`, with `diskutil info -plist` of single disks below it if they are there (property lists in
+ * XML).
+ */
 final class DiskutilReader implements Reader
 {
     private const DEEPEST = 12;
@@ -32,12 +35,22 @@ final class DiskutilReader implements Reader
         $disks = $infos = [];
         foreach ($this->lists($text) as $xml) {
             $data = $this->plist($xml);
-            foreach (is_array($data['AllDisksAndPartitions'] ?? null) ? $data['AllDisksAndPartitions'] : [] as $entry) {
-                if (is_array($entry) && is_string($entry['DeviceIdentifier'] ?? null) && count($disks) < DeviceList::MOST) {
+            foreach (
+                is_array($data['AllDisksAndPartitions'] ?? null) ? $data['AllDisksAndPartitions'] : [] as $entry
+            ) {
+                if (
+                    is_array($entry) &&
+                    is_string($entry['DeviceIdentifier'] ?? null) &&
+                    count($disks) < DeviceList::MOST
+                ) {
                     $disks[$entry['DeviceIdentifier']] = $entry;
                 }
             }
-            if (count($infos) < DeviceList::MOST && isset($data['ParentWholeDisk'], $data['DeviceIdentifier']) && is_string($data['DeviceIdentifier'])) {
+            if (
+                count($infos) < DeviceList::MOST &&
+                isset($data['ParentWholeDisk'], $data['DeviceIdentifier']) &&
+                is_string($data['DeviceIdentifier'])
+            ) {
                 $infos[$data['DeviceIdentifier']] = $data;
             }
         }
@@ -56,7 +69,10 @@ final class DiskutilReader implements Reader
             );
         }
         $read = array_filter(
-            array_map(fn (string $name): ?BlockDevice => $this->disk($name, $disks[$name], $infos[$name] ?? [], $disks), array_keys($disks)),
+            array_map(
+                fn (string $name): ?BlockDevice => $this->disk($name, $disks[$name], $infos[$name] ?? [], $disks),
+                array_keys($disks),
+            ),
         );
 
         return new Reading($this->kind(), array_values($read), Findings::of());
@@ -119,7 +135,10 @@ final class DiskutilReader implements Reader
             ($info['WritableMedia'] ?? true) === false,
             $points,
             $holds,
-            bearsSystem: array_filter($points, fn (string $point): bool => $point === '/' || str_starts_with($point, '/System')) !== [],
+            bearsSystem: array_filter(
+                $points,
+                fn (string $point): bool => $point === '/' || str_starts_with($point, '/System'),
+            ) !== [],
         );
     }
 
@@ -153,15 +172,19 @@ final class DiskutilReader implements Reader
      */
     private function parts(array $entry): array
     {
-        return array_slice(array_values(
-            array_filter(
-                [
-                    ...is_array($entry['Partitions'] ?? null) ? $entry['Partitions'] : [],
-                    ...is_array($entry['APFSVolumes'] ?? null) ? $entry['APFSVolumes'] : [],
-                ],
-                is_array(...),
+        return array_slice(
+            array_values(
+                array_filter(
+                    [
+                        ...is_array($entry['Partitions'] ?? null) ? $entry['Partitions'] : [],
+                        ...is_array($entry['APFSVolumes'] ?? null) ? $entry['APFSVolumes'] : [],
+                    ],
+                    is_array(...),
+                ),
             ),
-        ), 0, DeviceList::MOST);
+            0,
+            DeviceList::MOST,
+        );
     }
 
     /** @return array<mixed> */
@@ -188,8 +211,13 @@ final class DiskutilReader implements Reader
         return match ($node->tagName) {
             'true' => true,
             'false' => false,
-            'integer' => ctype_digit(trim($node->textContent)) && strlen(trim($node->textContent)) < 19 ? (int) trim($node->textContent) : null,
-            'array' => array_map(fn (DOMElement $child): mixed => $this->value($child, $depth + 1), $this->children($node)),
+            'integer' => ctype_digit(trim($node->textContent)) && strlen(trim($node->textContent)) < 19
+                ? (int) trim($node->textContent)
+                : null,
+            'array' => array_map(
+                fn (DOMElement $child): mixed => $this->value($child, $depth + 1),
+                $this->children($node),
+            ),
             'dict' => $this->dictionary($node, $depth),
             default => mb_substr($node->textContent, 0, 500),
         };
@@ -215,6 +243,8 @@ final class DiskutilReader implements Reader
     /** @return list<DOMElement> */
     private function children(DOMElement $node): array
     {
-        return array_values(array_filter(iterator_to_array($node->childNodes), fn ($child): bool => $child instanceof DOMElement));
+        return array_values(
+            array_filter(iterator_to_array($node->childNodes), fn ($child): bool => $child instanceof DOMElement),
+        );
     }
 }

@@ -14,7 +14,16 @@ use Burrow\Quantity\Bytes;
 final class GetDiskReader implements Reader
 {
     /** MSFT_Disk, BusType. */
-    private const BUSES = [3 => 'ata', 7 => 'usb', 8 => 'raid', 10 => 'sas', 11 => 'sata', 12 => 'sd', 13 => 'mmc', 17 => 'nvme'];
+    private const BUSES = [
+        3 => 'ata',
+        7 => 'usb',
+        8 => 'raid',
+        10 => 'sas',
+        11 => 'sata',
+        12 => 'sd',
+        13 => 'mmc',
+        17 => 'nvme',
+    ];
 
     public function kind(): string
     {
@@ -34,8 +43,12 @@ final class GetDiskReader implements Reader
         $entries = is_array($json) && ! array_is_list($json) ? [$json] : $json;
         if (
             ! is_array($entries) ||
-            array_filter($entries, fn (mixed $one): bool => is_array($one) && array_key_exists('Number', $one) && array_key_exists('Size', $one)) ===
-                []
+            array_filter(
+                $entries,
+                fn (mixed $one): bool => is_array($one) &&
+                    array_key_exists('Number', $one) &&
+                    array_key_exists('Size', $one),
+            ) === []
         ) {
             return new Reading(
                 $this->kind(),
@@ -76,7 +89,9 @@ final class GetDiskReader implements Reader
             in_array($transport, ['usb', 'sd', 'mmc'], true),
             ($entry['IsReadOnly'] ?? false) === true,
             [],
-            is_int($partitions) && $partitions > 0 ? [$partitions === 1 ? 'one partition' : "{$partitions} partitions"] : [],
+            is_int($partitions) && $partitions > 0
+                ? [$partitions === 1 ? 'one partition' : "{$partitions} partitions"]
+                : [],
             $this->text($entry, 'UniqueId'),
             ($entry['IsSystem'] ?? false) === true || ($entry['IsBoot'] ?? false) === true,
         );
@@ -85,6 +100,8 @@ final class GetDiskReader implements Reader
     /** @param  array<mixed>  $entry */
     private function text(array $entry, string $key): ?string
     {
-        return is_string($entry[$key] ?? null) && trim($entry[$key]) !== '' ? mb_substr(trim($entry[$key]), 0, 120) : null;
+        return is_string($entry[$key] ?? null) && trim($entry[$key]) !== ''
+            ? mb_substr(trim($entry[$key]), 0, 120)
+            : null;
     }
 }

@@ -10,7 +10,10 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Quantity\Bytes;
 
-/** `lsblk --json --bytes` of util-linux 2.33 and later, with whatever columns were asked for, and `ls -l /dev/disk/by-id/` below it if it is there. */
+/**
+ * `lsblk --json --bytes` of util-linux 2.33 and later, with whatever columns were asked for, and `ls -l
+ * /dev/disk/by-id/` below it if it is there.
+ */
 final class LsblkReader implements Reader
 {
     public function kind(): string
@@ -41,11 +44,19 @@ final class LsblkReader implements Reader
             );
         }
         $links = $this->links($text);
-        $list = DeviceList::read($json['blockdevices'], fn (array $entry): ?BlockDevice => $this->disk($entry, $links));
+        $list = DeviceList::read(
+            $json['blockdevices'],
+            fn (array $entry): ?BlockDevice => $this->disk($entry, $links),
+        );
 
         return new Reading(
             $this->kind(),
-            array_values(array_filter($list->disks(), fn (BlockDevice $disk): bool => preg_match('/^(loop|ram|zram|sr|dm-|md)/', $disk->name) !== 1)),
+            array_values(
+                array_filter(
+                    $list->disks(),
+                    fn (BlockDevice $disk): bool => preg_match('/^(loop|ram|zram|sr|dm-|md)/', $disk->name) !== 1,
+                ),
+            ),
             $list->findings('no name or no size in bytes', 'Add --bytes to the command.'),
         );
     }
@@ -69,7 +80,10 @@ final class LsblkReader implements Reader
         preg_match_all('~(?<=\s)([^\s>]{1,200}) -> \.\./\.\./(\w{1,64})[ \t\r]*$~m', $text, $lines, PREG_SET_ORDER);
         $links = [];
         foreach ($lines as [, $link, $name]) {
-            if (preg_match('/^(?:wwn|nvme-eui|lvm|dm)-/', $link) !== 1 && preg_match('/^[A-Za-z0-9:._+@=-]{1,160}$/D', $link) === 1) {
+            if (
+                preg_match('/^(?:wwn|nvme-eui|lvm|dm)-/', $link) !== 1 &&
+                preg_match('/^[A-Za-z0-9:._+@=-]{1,160}$/D', $link) === 1
+            ) {
                 $links[$name] ??= "/dev/disk/by-id/{$link}";
             }
         }
@@ -107,12 +121,16 @@ final class LsblkReader implements Reader
             fileSystems: array_values(
                 array_filter(
                     array_map(
-                        fn (array $part): string => trim(($this->text($part, 'fstype') ?? '').' '.($this->text($part, 'label') ?? '')),
+                        fn (array $part): string => trim(
+                            ($this->text($part, 'fstype') ?? '').' '.($this->text($part, 'label') ?? ''),
+                        ),
                         $parts,
                     ),
                 ),
             ),
-            stable: $this->text($entry, 'id-link') !== null ? '/dev/disk/by-id/'.$this->text($entry, 'id-link') : $links[$name] ?? null,
+            stable: $this->text($entry, 'id-link') !== null
+                ? '/dev/disk/by-id/'.$this->text($entry, 'id-link')
+                : $links[$name] ?? null,
         );
     }
 

@@ -39,7 +39,10 @@ final class UuidReader implements Reader
             );
         }
         // mke2fs prints the UUID too, so the last one is the one blkid was asked for.
-        if (preg_match_all('/\b[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}\b/', $text, $match) === 0) {
+        if (
+            preg_match_all('/\b[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}\b/', $text, $match) ===
+            0
+        ) {
             return new Reading(
                 $this->kind(),
                 [],
@@ -55,6 +58,10 @@ final class UuidReader implements Reader
         }
         $uuid = $match[0][count($match[0]) - 1];
 
-        return new Reading($this->kind(), [new FileSystemId($uuid)], Findings::of(Finding::fine('intake.uuid_read', "The file system is {$uuid}.")));
+        return new Reading(
+            $this->kind(),
+            [new FileSystemId($uuid)],
+            Findings::of(Finding::fine('intake.uuid_read', "The file system is {$uuid}.")),
+        );
     }
 }

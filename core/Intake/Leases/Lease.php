@@ -12,13 +12,22 @@ use JsonSerializable;
 final readonly class Lease implements JsonSerializable
 {
     /** @param  ?int  $expires seconds since 1970; null when the lease never ends */
-    public function __construct(public Ipv4 $address, public Mac $mac, public ?string $name, public ?int $expires)
-    {
+    public function __construct(
+        public Ipv4 $address,
+        public Mac $mac,
+        public ?string $name,
+        public ?int $expires,
+    ) {
     }
 
     /** @return array{address: string, mac: string, name: ?string, expires: ?int} */
     public function jsonSerialize(): array
     {
-        return ['address' => (string) $this->address, 'mac' => (string) $this->mac, 'name' => $this->name, 'expires' => $this->expires];
+        return [
+            'address' => (string) $this->address,
+            'mac' => (string) $this->mac,
+            'name' => $this->name,
+            'expires' => $this->expires,
+        ];
     }
 }

@@ -32,7 +32,10 @@ final class LeaseReader implements Reader
     public function read(string $text): Reading
     {
         $unread = new UnreadLines($this->kind());
-        $leases = preg_match('/^[ \t]*lease[ \t]+[\d.]+[ \t]*\{/m', $text) === 1 ? $this->blocks($text, $unread) : $this->lines($text, $unread);
+        $leases =
+            preg_match('/^[ \t]*lease[ \t]+[\d.]+[ \t]*\{/m', $text) === 1
+                ? $this->blocks($text, $unread)
+                : $this->lines($text, $unread);
         $findings = $unread->findings();
         if ($leases === []) {
             $findings = $findings->and([
@@ -45,7 +48,11 @@ final class LeaseReader implements Reader
             ]);
         }
 
-        return new Reading($this->kind(), array_values($leases), $findings->and($this->shared($leases))->and($this->outside($leases)));
+        return new Reading(
+            $this->kind(),
+            array_values($leases),
+            $findings->and($this->shared($leases))->and($this->outside($leases)),
+        );
     }
 
     /** @return array<string, Lease> by address */
@@ -67,7 +74,12 @@ final class LeaseReader implements Reader
                 continue;
             }
             $name = $words[3] ?? '*';
-            $leases[(string) $address] = new Lease($address, $mac, $name === '*' ? null : $name, (int) $words[0] ?: null);
+            $leases[(string) $address] = new Lease(
+                $address,
+                $mac,
+                $name === '*' ? null : $name,
+                (int) $words[0] ?: null,
+            );
         }
 
         return $leases;
@@ -93,7 +105,9 @@ final class LeaseReader implements Reader
             }
             if ($address !== null && str_contains($line, '}')) {
                 $lease = $this->block($address, $body);
-                $lease === null ? $unread->add($number, 'the lease has no hardware address') : ($leases[(string) $address] = $lease);
+                $lease === null
+                    ? $unread->add($number, 'the lease has no hardware address')
+                    : ($leases[(string) $address] = $lease);
                 $address = null;
             }
         }
@@ -103,18 +117,23 @@ final class LeaseReader implements Reader
 
     private function block(Ipv4 $address, string $body): ?Lease
     {
-        $mac = preg_match('/hardware\s+ethernet\s+([^;\s]+)/', $body, $match) === 1 ? Mac::tryParse($match[1]) : null;
+        $mac =
+            preg_match('/hardware\s+ethernet\s+([^;\s]+)/', $body, $match) === 1 ? Mac::tryParse($match[1]) : null;
         if ($mac === null) {
             return null;
         }
         $name = preg_match('/client-hostname\s+"([^"]*)"/', $body, $match) === 1 ? $match[1] : null;
-        $expires = preg_match('~ends\s+\d\s+(\d{4}/\d\d/\d\d \d\d:\d\d:\d\d)~', $body, $match) === 1 ? strtotime($match[1].' UTC') : false;
+        $expires =
+            preg_match('~ends\s+\d\s+(\d{4}/\d\d/\d\d \d\d:\d\d:\d\d)~', $body, $match) === 1
+                ? strtotime($match[1].' UTC')
+                : false;
 
         return new Lease($address, $mac, $name, $expires ?: null);
     }
 
     /**
-     * Addresses that no home router hands out: the list is another network's, or something is badly wrong with the router.
+     * Addresses that no home router hands out: the list is another network's, or something is badly wrong with the
+     * router.
      *
      * @param  array<string, Lease>  $leases
      */
@@ -122,14 +141,18 @@ final class LeaseReader implements Reader
     {
         $public = array_filter($leases, fn (Lease $lease): bool => ! $lease->address->isPrivate());
 
-        return $public === [] ? Findings::of() : Findings::of(
-            Finding::warn(
-                'intake.lease_not_private',
-                array_key_first($public).(count($public) === 1 ? ' is' : ' and '.(count($public) - 1).' more are').' outside of the private ranges.',
-                'A home router hands out addresses of 10/8, 172.16/12 or 192.168/16 (RFC 1918); nothing else is ever asked from here.',
-                'Look whether this is the list of your router.',
-            ),
-        );
+        return $public === []
+            ? Findings::of()
+            : Findings::of(
+                Finding::warn(
+                    'intake.lease_not_private',
+                    array_key_first($public).
+                        (count($public) === 1 ? ' is' : ' and '.(count($public) - 1).' more are').
+                        ' outside of the private ranges.',
+                    'A home router hands out addresses of 10/8, 172.16/12 or 192.168/16 (RFC 1918); nothing else is ever asked from here.',
+                    'Look whether this is the list of your router.',
+                ),
+            );
     }
 
     /**

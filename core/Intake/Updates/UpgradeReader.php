@@ -25,9 +25,17 @@ final class UpgradeReader implements Reader
 
     public function read(string $text): Reading
     {
-        $counted = preg_match('/(\d{1,6}) upgraded, (\d{1,6}) newly installed, (\d{1,6}) to remove and (\d{1,6}) not upgraded/', $text, $match) === 1;
+        $counted =
+            preg_match(
+                '/(\d{1,6}) upgraded, (\d{1,6}) newly installed, (\d{1,6}) to remove and (\d{1,6}) not upgraded/',
+                $text,
+                $match,
+            ) === 1;
         // Among the scrolling lines a package may complain of a missing file and mean no harm.
-        $refused = ! $counted || preg_match('/^[ \t]*(?:E: |dpkg: error)/m', $text) === 1 ? Refusals::in($text) : Findings::of();
+        $refused =
+            ! $counted || preg_match('/^[ \t]*(?:E: |dpkg: error)/m', $text) === 1
+                ? Refusals::in($text)
+                : Findings::of();
         if ($refused->blocks()) {
             return new Reading($this->kind(), [], $refused);
         }
@@ -56,7 +64,12 @@ final class UpgradeReader implements Reader
         return new Reading(
             $this->kind(),
             [$summary],
-            Findings::of(Finding::fine('intake.upgraded', "{$summary->upgraded} packages upgraded, {$summary->installed} new.")),
+            Findings::of(
+                Finding::fine(
+                    'intake.upgraded',
+                    "{$summary->upgraded} packages upgraded, {$summary->installed} new.",
+                ),
+            ),
         );
     }
 }

@@ -9,8 +9,13 @@ use JsonSerializable;
 /** What an upgrade did, by its own last words. */
 final readonly class UpgradeSummary implements JsonSerializable
 {
-    public function __construct(public int $upgraded, public int $installed, public int $removed, public int $heldBack, public bool $rebootAsked)
-    {
+    public function __construct(
+        public int $upgraded,
+        public int $installed,
+        public int $removed,
+        public int $heldBack,
+        public bool $rebootAsked,
+    ) {
     }
 
     /** @return array<string, int|bool> */

@@ -19,8 +19,12 @@ final readonly class MemoryPicture
     private const LEAST = 2.0;
 
     /** @param  list<array{label: string, amount: string, x: float, width: float, over: bool}>  $pieces */
-    private function __construct(public array $pieces, public float $end, public string $has, public string $caption)
-    {
+    private function __construct(
+        public array $pieces,
+        public float $end,
+        public string $has,
+        public string $caption,
+    ) {
     }
 
     public static function of(PlanInput $plan): self
@@ -28,12 +32,21 @@ final readonly class MemoryPicture
         $fit = MemoryFit::of($plan);
         $all = max($fit->has()->count, $fit->needed()->count);
         $end = (self::WIDTH * $fit->has()->count) / $all;
-        $parts = [['system', $plan->image->memoryIdle], ...array_map(fn ($job): array => [$job->short, $plan->memoryOf($job)], $plan->jobs)];
+        $parts = [
+            ['system', $plan->image->memoryIdle],
+            ...array_map(fn ($job): array => [$job->short, $plan->memoryOf($job)], $plan->jobs),
+        ];
         $x = 0.0;
         $pieces = [];
         foreach ($parts as [$label, $amount]) {
             $width = max(self::LEAST, (self::WIDTH * $amount->count) / $all);
-            $pieces[] = ['label' => $label, 'amount' => $amount->binary(), 'x' => $x, 'width' => $width, 'over' => $x + $width > $end + 0.5];
+            $pieces[] = [
+                'label' => $label,
+                'amount' => $amount->binary(),
+                'x' => $x,
+                'width' => $width,
+                'over' => $x + $width > $end + 0.5,
+            ];
             $x += $width;
         }
         $free = $fit->has()->less($fit->needed());
@@ -45,7 +58,9 @@ final readonly class MemoryPicture
             $fit->has()->binary(),
             implode(' · ', [
                 ...$words,
-                $free->isMoreThan(Bytes::of(0)) ? "free {$free->binary()} of {$fit->has()->binary()}" : "of only {$fit->has()->binary()}",
+                $free->isMoreThan(Bytes::of(0))
+                    ? "free {$free->binary()} of {$fit->has()->binary()}"
+                    : "of only {$fit->has()->binary()}",
             ]),
         );
     }

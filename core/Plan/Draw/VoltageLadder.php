@@ -46,7 +46,8 @@ final readonly class VoltageLadder
         $threshold = $plan->board->undervoltage->volts;
         $high = max($start, $threshold) + 0.05;
         $low = min($end, $threshold) - 0.1;
-        $y = fn (float $volts): float => self::TOP + (($high - $volts) / ($high - $low)) * (self::BOTTOM - self::TOP);
+        $y = fn (float $volts): float => self::TOP +
+            (($high - $volts) / ($high - $low)) * (self::BOTTOM - self::TOP);
 
         return new self(
             $y($start),
@@ -69,6 +70,14 @@ final readonly class VoltageLadder
     /** The area under it, down to the bottom. */
     public function area(): string
     {
-        return sprintf('M%d %.1f L%d %.1f V%d H%dZ', self::LEFT, $this->startY, self::RIGHT, $this->endY, self::BOTTOM, self::LEFT);
+        return sprintf(
+            'M%d %.1f L%d %.1f V%d H%dZ',
+            self::LEFT,
+            $this->startY,
+            self::RIGHT,
+            $this->endY,
+            self::BOTTOM,
+            self::LEFT,
+        );
     }
 }

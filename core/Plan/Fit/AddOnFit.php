@@ -37,7 +37,10 @@ final readonly class AddOnFit
                 ),
             ]);
         }
-        if (array_filter($plan->jobs, fn (Job $job): bool => $job->addOn === 'audio') !== [] && $addOn?->gives !== 'audio') {
+        if (
+            array_filter($plan->jobs, fn (Job $job): bool => $job->addOn === 'audio') !== [] &&
+            $addOn?->gives !== 'audio'
+        ) {
             $findings = $findings->and([
                 Finding::note(
                     'plan.built_in_audio',

@@ -15,7 +15,17 @@ final readonly class Availability
     {
         $findings = Findings::of();
         foreach (
-            [$plan->board, $plan->supply, $plan->cable, $plan->drive, $plan->card, $plan->case, $plan->hub, $plan->cooling, $plan->addOn] as $part
+            [
+                $plan->board,
+                $plan->supply,
+                $plan->cable,
+                $plan->drive,
+                $plan->card,
+                $plan->case,
+                $plan->hub,
+                $plan->cooling,
+                $plan->addOn,
+            ] as $part
         ) {
             if ($part !== null && ! $part->market->available) {
                 $findings = $findings->and([

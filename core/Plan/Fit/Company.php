@@ -58,7 +58,11 @@ final readonly class Company
         foreach (array_filter($wanted, fn (array $labels): bool => count($labels) > 1) as $port => $labels) {
             $number = (int) $port;
             $mayMove = $number >= self::SYSTEM_PORTS || in_array($number, self::PAGES, true);
-            for ($free = max(self::MOVED, $number + 1); isset($wanted["{$free}/tcp"]) || isset($wanted["{$free}/udp"]); $free++);
+            for (
+                $free = max(self::MOVED, $number + 1);
+                isset($wanted["{$free}/tcp"]) || isset($wanted["{$free}/udp"]);
+                $free++
+            );
             $findings[] = Finding::warn(
                 'plan.company_of_ports',
                 ucfirst(implode(' and ', $labels))." both want {$port}.",

@@ -12,7 +12,10 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Plan\PlanInput;
 
-/** Whether the image starts the board, suits a box without a screen, knows what is plugged in, and goes with the schools. */
+/**
+ * Whether the image starts the board, suits a box without a screen, knows what is plugged in, and goes with the
+ * schools.
+ */
 final readonly class ImageFit
 {
     private function __construct(private PlanInput $plan)
@@ -94,7 +97,9 @@ final readonly class ImageFit
     /** @return list<string> what is plugged in, each kind once */
     public function plugged(): array
     {
-        return array_values(array_unique(array_map(fn (Peripheral $one): string => $one->what, $this->plan->peripherals())));
+        return array_values(
+            array_unique(array_map(fn (Peripheral $one): string => $one->what, $this->plan->peripherals())),
+        );
     }
 
     /** @return list<string> what is plugged in and not known to the image */
@@ -130,7 +135,8 @@ final readonly class ImageFit
     /** @return list<Finding> */
     private function desktop(): array
     {
-        return $this->plan->image->desktop && array_filter($this->plan->jobs, fn (Job $job): bool => $job->screen) === []
+        return $this->plan->image->desktop &&
+            array_filter($this->plan->jobs, fn (Job $job): bool => $job->screen) === []
             ? [
                 Finding::note(
                     'plan.plain_before_desktop',

@@ -58,12 +58,17 @@ final readonly class MemoryFit
     {
         return array_reduce(
             $this->plan->jobs,
-            fn (Bytes $sum, Job $job): Bytes => $sum->plus($job->memoryIdle)->plus($this->plan->school($job)->memory),
+            fn (Bytes $sum, Job $job): Bytes => $sum
+                ->plus($job->memoryIdle)
+                ->plus($this->plan->school($job)->memory),
             $this->plan->image->memoryIdle,
         );
     }
 
-    /** Peaks that do not fit make it slow; what does not even fit at rest makes it unusable, and far more of it does not start. */
+    /**
+     * Peaks that do not fit make it slow; what does not even fit at rest makes it unusable, and far more of it does
+     * not start.
+     */
     public function level(): Level
     {
         $busy = $this->needed()->count / $this->has()->count;
@@ -137,7 +142,11 @@ final readonly class MemoryFit
             ...$jobs,
             ...[
                 Line::given('board', $has, 'catalogue'),
-                Line::computed('free', "({$has} − {$this->needed()->binary()}) ÷ {$has}", round($this->spare() * 100).' %'),
+                Line::computed(
+                    'free',
+                    "({$has} − {$this->needed()->binary()}) ÷ {$has}",
+                    round($this->spare() * 100).' %',
+                ),
             ],
         );
     }
@@ -151,8 +160,12 @@ final readonly class MemoryFit
             Level::RunsWell => Finding::fine('plan.memory_fits', "Memory: {$spare} % to spare when busy."),
             Level::RunsSlowly => Finding::warn(
                 'plan.memory_tight',
-                $spare >= 0 ? "Only {$spare} % of the memory stays free." : "When busy, the memory is short by {$this->shortBy()}.",
-                $spare >= 0 ? 'It runs slowly: files are read from the disk again each time.' : 'It runs slowly: at its peaks it moves memory to the card and back.',
+                $spare >= 0
+                    ? "Only {$spare} % of the memory stays free."
+                    : "When busy, the memory is short by {$this->shortBy()}.",
+                $spare >= 0
+                    ? 'It runs slowly: files are read from the disk again each time.'
+                    : 'It runs slowly: at its peaks it moves memory to the card and back.',
                 $more,
             ),
             Level::Unusable => Finding::stop(

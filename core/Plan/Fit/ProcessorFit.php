@@ -23,7 +23,10 @@ final readonly class ProcessorFit
         return new self($plan);
     }
 
-    /** Speed that all jobs want together: the dearest in full, each further one by half, as they are rarely busy at once. */
+    /**
+     * Speed that all jobs want together: the dearest in full, each further one by half, as they are rarely busy at
+     * once.
+     */
     public function wanted(): float
     {
         $speeds = array_map(fn (Job $job): float => $job->speed, $this->plan->jobs);
@@ -49,14 +52,24 @@ final readonly class ProcessorFit
         return Working::of(
             'plan.processor',
             'Speed wanted, single-core board = 1',
-            number_format($this->wanted(), 1, '.', '').' of '.number_format($this->plan->board->speed, 1, '.', ''),
+            number_format($this->wanted(), 1, '.', '').
+                ' of '.
+                number_format($this->plan->board->speed, 1, '.', ''),
             Source::catalogue('relative speeds, single-core board = 1'),
             ...array_map(
-                fn (Job $job): Line => Line::given($job->label, (string) $job->speed, 'runs well from this speed on'),
+                fn (Job $job): Line => Line::given(
+                    $job->label,
+                    (string) $job->speed,
+                    'runs well from this speed on',
+                ),
                 $this->plan->jobs,
             ),
             ...[
-                Line::computed('together', 'the dearest + half of each other', number_format($this->wanted(), 1, '.', '')),
+                Line::computed(
+                    'together',
+                    'the dearest + half of each other',
+                    number_format($this->wanted(), 1, '.', ''),
+                ),
                 Line::given($this->plan->board->label, (string) $this->plan->board->speed, 'catalogue'),
             ],
         );
@@ -64,7 +77,10 @@ final readonly class ProcessorFit
 
     public function finding(): Finding
     {
-        $what = count($this->plan->jobs) === 1 ? $this->plan->jobs[0]->label : count($this->plan->jobs).' jobs together';
+        $what =
+            count($this->plan->jobs) === 1
+                ? $this->plan->jobs[0]->label
+                : count($this->plan->jobs).' jobs together';
         $board = $this->plan->board->label;
 
         return match ($this->level()) {

@@ -12,7 +12,10 @@ use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
 use Burrow\Quantity\Bytes;
 
-/** Room on the card, or on the drive that the box starts from: the image unpacked, each job by its school of installing, and air to breathe. */
+/**
+ * Room on the card, or on the drive that the box starts from: the image unpacked, each job by its school of
+ * installing, and air to breathe.
+ */
 final readonly class SpaceFit
 {
     /** Updates, logs and what fell asleep in a cache: common practice. */
@@ -57,7 +60,10 @@ final readonly class SpaceFit
                     'A full drive stops updates first and everything else after.',
                     'Take a larger drive.',
                 )
-                : Finding::fine('plan.start_drive_holds', "Space the system uses on the drive: {$this->needed()->decimal()} of {$holds->decimal()}.");
+                : Finding::fine(
+                    'plan.start_drive_holds',
+                    "Space the system uses on the drive: {$this->needed()->decimal()} of {$holds->decimal()}.",
+                );
         }
 
         return $tooSmall
@@ -67,7 +73,10 @@ final readonly class SpaceFit
                 'A full card stops updates first and everything else after.',
                 'Take a larger card.',
             )
-            : Finding::fine('plan.card_holds', "Space used on the card: {$this->needed()->decimal()} of {$holds->decimal()}.");
+            : Finding::fine(
+                'plan.card_holds',
+                "Space used on the card: {$this->needed()->decimal()} of {$holds->decimal()}.",
+            );
     }
 
     public function working(): Working
@@ -79,7 +88,11 @@ final readonly class SpaceFit
             Source::catalogue('image and schools')->and(Source::commonPractice()),
             Line::given('image, unpacked', $this->plan->image->unpacked->decimal(), 'catalogue'),
             ...array_map(
-                fn (Job $job): Line => Line::given($job->label, $this->plan->school($job)->disk->decimal(), $this->plan->school($job)->label),
+                fn (Job $job): Line => Line::given(
+                    $job->label,
+                    $this->plan->school($job)->disk->decimal(),
+                    $this->plan->school($job)->label,
+                ),
                 $this->plan->jobs,
             ),
             ...[Line::given('updates and logs', Bytes::giga(self::AIR_GIGABYTES)->decimal(), 'common practice')],

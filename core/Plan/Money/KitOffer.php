@@ -26,7 +26,12 @@ final readonly class KitOffer
     {
         $offers = [];
         foreach ($kits as $kit) {
-            $replaces = array_values(array_filter($parts->missing($drawer), fn (Part $part): bool => in_array($part->key, $kit->holds, true)));
+            $replaces = array_values(
+                array_filter(
+                    $parts->missing($drawer),
+                    fn (Part $part): bool => in_array($part->key, $kit->holds, true),
+                ),
+            );
             if (count($replaces) >= 2 && $kit->market->available) {
                 $offers[] = new self($kit, $replaces);
             }

@@ -10,7 +10,10 @@ use Burrow\Plan\Fit\ProcessorFit;
 use Burrow\Plan\PlanInput;
 use Burrow\Quantity\Money;
 
-/** When a retired laptop or office machine is the better buy: about the same price, clearly faster, several times the power. */
+/**
+ * When a retired laptop or office machine is the better buy: about the same price, clearly faster, several times the
+ * power.
+ */
 final readonly class OldMachine
 {
     private const CLEARLY_FASTER = 2.5;
@@ -39,7 +42,9 @@ final readonly class OldMachine
 
                 return Finding::note(
                     'plan.old_machine',
-                    "A {$board->label} costs {$board->price} and is ".round($board->speed / $plan->board->speed, 1).' times as fast.',
+                    "A {$board->label} costs {$board->price} and is ".
+                        round($board->speed / $plan->board->speed, 1).
+                        ' times as fast.',
                     "The board with its parts comes to {$total}. It draws more: {$more} a year.",
                     'Worth a look when one is at hand and its noise does not matter.',
                 );

@@ -11,7 +11,10 @@ use Burrow\Plan\PlanInput;
 use Burrow\Plan\Power\UsbDevices;
 use Burrow\Quantity\Money;
 
-/** Everything a plan needs, with every adapter and cable that its connectors call for: what people leave out of the sum. */
+/**
+ * Everything a plan needs, with every adapter and cable that its connectors call for: what people leave out of the
+ * sum.
+ */
 final readonly class PartsList
 {
     /** @param  non-empty-list<Part>  $parts */
@@ -30,7 +33,12 @@ final readonly class PartsList
             $parts[] = new Part("cable/{$plan->cable->id}", $plan->cable->label, $plan->cable->price);
         }
         if (! $plan->startsFromDrive()) {
-            $parts[] = new Part("card/{$plan->card->id}", $plan->card->label, $plan->card->price, 'the board starts from it');
+            $parts[] = new Part(
+                "card/{$plan->card->id}",
+                $plan->card->label,
+                $plan->card->price,
+                'the board starts from it',
+            );
         }
         if ($plan->drive !== null) {
             $parts[] = new Part("drive/{$plan->drive->id}", $plan->drive->label, $plan->drive->price);
@@ -69,7 +77,9 @@ final readonly class PartsList
      */
     public function missing(array $drawer): array
     {
-        return array_values(array_filter($this->parts, fn (Part $part): bool => ! in_array($part->label, $drawer, true)));
+        return array_values(
+            array_filter($this->parts, fn (Part $part): bool => ! in_array($part->label, $drawer, true)),
+        );
     }
 
     /** @param  list<Part>  $parts */
@@ -85,20 +95,32 @@ final readonly class PartsList
         $small = $plan->small;
         $devices = count(UsbDevices::of($plan)->list);
         $parts = [
-            $plan->link->isCable() && $plan->link !== LinkKind::UsbCable ? self::part($small->cheapest(AdapterKind::Lead), 'the part most often forgotten') : null,
+            $plan->link->isCable() && $plan->link !== LinkKind::UsbCable
+                ? self::part($small->cheapest(AdapterKind::Lead), 'the part most often forgotten')
+                : null,
             self::part($plan->networkAdapter(), 'the board has no network socket'),
             $devices > 0 && $board->usbSocket !== 'USB-A'
-                ? self::part($small->cheapest(AdapterKind::Socket, $board->usbSocket), 'the board has no full-size USB socket')
+                ? self::part(
+                    $small->cheapest(AdapterKind::Socket, $board->usbSocket),
+                    'the board has no full-size USB socket',
+                )
                 : null,
             self::part(
                 $plan->hub(),
                 $devices > $board->usbCount
-                    ? "{$devices} devices, ".($board->usbCount === 1 ? 'one socket' : "{$board->usbCount} sockets")
+                    ? "{$devices} devices, ".
+                        ($board->usbCount === 1 ? 'one socket' : "{$board->usbCount} sockets")
                     : 'takes the load off the board',
             ),
-            self::part($small->cheapest(AdapterKind::Video, $board->videoSocket), 'for a screen when the first start gives trouble'),
+            self::part(
+                $small->cheapest(AdapterKind::Video, $board->videoSocket),
+                'for a screen when the first start gives trouble',
+            ),
             $plan->needsReader()
-                ? self::part($small->cheapest(AdapterKind::Reader, $plan->desk->usbPlug ?? ''), 'the desk computer has no card slot')
+                ? self::part(
+                    $small->cheapest(AdapterKind::Reader, $plan->desk->usbPlug ?? ''),
+                    'the desk computer has no card slot',
+                )
                 : null,
         ];
 
@@ -107,6 +129,8 @@ final readonly class PartsList
 
     private static function part(?Adapter $adapter, string $because): ?Part
     {
-        return $adapter === null ? null : new Part("adapter/{$adapter->id}", $adapter->label, $adapter->price, $because);
+        return $adapter === null
+            ? null
+            : new Part("adapter/{$adapter->id}", $adapter->label, $adapter->price, $because);
     }
 }

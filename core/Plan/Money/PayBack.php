@@ -39,7 +39,11 @@ final readonly class PayBack
         $months = $this->months();
 
         return $months === null
-            ? Finding::note('plan.never_pays', 'Running it costs as much as the subscription.', 'It pays in other ways, or not at all.')
+            ? Finding::note(
+                'plan.never_pays',
+                'Running it costs as much as the subscription.',
+                'It pays in other ways, or not at all.',
+            )
             : Finding::fine('plan.pays_back', 'Paid back after '.(int) ceil($months).' months.');
     }
 
@@ -54,7 +58,11 @@ final readonly class PayBack
             $this->months() === null ? 'never' : (string) (int) ceil($this->months()),
             Source::commonPractice(),
             Line::given('parts', (string) $total),
-            Line::computed('saved a month', "{$this->subscription} − {$running} ÷ 12", number_format($this->savedAMonth() / 100, 2, '.', '')),
+            Line::computed(
+                'saved a month',
+                "{$this->subscription} − {$running} ÷ 12",
+                number_format($this->savedAMonth() / 100, 2, '.', ''),
+            ),
             Line::computed(
                 'months',
                 "{$total} ÷ ".number_format($this->savedAMonth() / 100, 2, '.', ''),

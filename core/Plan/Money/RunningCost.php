@@ -60,7 +60,11 @@ final readonly class RunningCost
             Source::catalogue('power')->and(Source::commonPractice()),
             Line::computed(
                 'average power',
-                "{$this->plan->board->idle} × ".(1 - self::BUSY_SHARE)." + {$this->plan->board->busy} × ".self::BUSY_SHARE.' + disk',
+                "{$this->plan->board->idle} × ".
+                    (1 - self::BUSY_SHARE).
+                    " + {$this->plan->board->busy} × ".
+                    self::BUSY_SHARE.
+                    ' + disk',
                 number_format($this->watts(), 1, '.', '').' W',
             ),
             Line::computed(
@@ -68,7 +72,11 @@ final readonly class RunningCost
                 number_format($this->watts(), 1, '.', '')." W × 8.76 × {$duty->share()}, on {$duty->label()}",
                 number_format($this->kilowattHours(), 1, '.', '').' kWh',
             ),
-            Line::computed('cost', number_format($this->kilowattHours(), 1, '.', '')." kWh × {$price}", (string) $this->perYear()),
+            Line::computed(
+                'cost',
+                number_format($this->kilowattHours(), 1, '.', '')." kWh × {$price}",
+                (string) $this->perYear(),
+            ),
         );
     }
 }

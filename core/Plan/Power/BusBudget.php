@@ -57,7 +57,8 @@ final readonly class BusBudget
             ),
             round($asked->amps, 2) <= $limit->amps => Finding::fine(
                 'plan.bus_fits',
-                ($hub === null ? 'USB sockets' : 'Powered hub').": {$asked} while everything starts, of {$limit}.",
+                ($hub === null ? 'USB sockets' : 'Powered hub').
+                    ": {$asked} while everything starts, of {$limit}.",
             ),
             $hub !== null => Finding::stop(
                 'plan.hub_current',
@@ -84,8 +85,17 @@ final readonly class BusBudget
             $hub === null ? 'Current of the USB sockets' : 'Current of the powered hub',
             "{$this->devices->together()} of {$limit}",
             Source::catalogue('currents')->and(Source::commonPractice()),
-            ...array_map(fn (Feed $one): Line => Line::given($one->name, (string) $one->peak, 'while it starts'), $this->devices->list),
-            ...[Line::given($hub->label ?? ($this->plan->board->usbBus()->name ?? 'sockets'), (string) $limit, 'all sockets together')],
+            ...array_map(
+                fn (Feed $one): Line => Line::given($one->name, (string) $one->peak, 'while it starts'),
+                $this->devices->list,
+            ),
+            ...[
+                Line::given(
+                    $hub->label ?? ($this->plan->board->usbBus()->name ?? 'sockets'),
+                    (string) $limit,
+                    'all sockets together',
+                ),
+            ],
         );
     }
 }

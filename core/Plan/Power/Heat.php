@@ -89,12 +89,17 @@ final readonly class Heat
             $plan->calibration->kelvinPerWatt === null
                 ? Line::computed(
                     $plan->case->label,
-                    "{$plan->case->kelvinPerWatt} K/W".($plan->cooling === null ? '' : " × {$this->share()} with: {$plan->cooling->label}"),
+                    "{$plan->case->kelvinPerWatt} K/W".
+                        ($plan->cooling === null ? '' : " × {$this->share()} with: {$plan->cooling->label}"),
                     "{$kelvin} K/W",
                     'catalogue',
                 )
                 : Line::given($plan->case->label, "{$kelvin} K/W", "measured on {$plan->calibration->from}"),
-            Line::computed('board', "{$plan->circumstances->roomCelsius} °C + {$plan->board->busy} × {$kelvin} K/W", round($this->celsius()).' °C'),
+            Line::computed(
+                'board',
+                "{$plan->circumstances->roomCelsius} °C + {$plan->board->busy} × {$kelvin} K/W",
+                round($this->celsius()).' °C',
+            ),
             Line::given('it slows down from', self::THROTTLES.' °C', 'from experience, to be confirmed'),
         );
     }

@@ -28,7 +28,11 @@ final readonly class HoldUp
 
     public function time(): Duration
     {
-        return Duration::seconds((($this->plan->circumstances->batteryWattHours * self::EFFICIENCY) / RunningCost::of($this->plan)->watts()) * 3600);
+        return Duration::seconds(
+            (($this->plan->circumstances->batteryWattHours * self::EFFICIENCY) /
+                RunningCost::of($this->plan)->watts()) *
+                3600,
+        );
     }
 
     public function working(): Working

@@ -27,7 +27,11 @@ final readonly class SharedSupply
 
     public function together(): Amps
     {
-        return array_reduce($this->plan->along, fn (Amps $sum, Feed $feed): Amps => $sum->plus($feed->peak), SupplyFit::of($this->plan)->peak());
+        return array_reduce(
+            $this->plan->along,
+            fn (Amps $sum, Feed $feed): Amps => $sum->plus($feed->peak),
+            SupplyFit::of($this->plan)->peak(),
+        );
     }
 
     public function findings(): Findings
@@ -40,7 +44,8 @@ final readonly class SharedSupply
             $findings = $findings->and([
                 Finding::stop(
                     'plan.outputs_too_few',
-                    "{$boxes} boxes hang on a supply with {$supply->outputs} ".($supply->outputs === 1 ? 'output.' : 'outputs.'),
+                    "{$boxes} boxes hang on a supply with {$supply->outputs} ".
+                        ($supply->outputs === 1 ? 'output.' : 'outputs.'),
                     'Splitting an output halves what each box gets.',
                     'A supply with more outputs, or one of its own.',
                 ),
@@ -87,9 +92,16 @@ final readonly class SharedSupply
             "{$this->together()} of {$this->plan->supply->together}",
             Source::catalogue('currents'),
             Line::given('this box', (string) SupplyFit::of($this->plan)->peak(), 'at its peak'),
-            ...array_map(fn (Feed $feed): Line => Line::given($feed->name, (string) $feed->peak, 'at its peak'), $this->plan->along),
+            ...array_map(
+                fn (Feed $feed): Line => Line::given($feed->name, (string) $feed->peak, 'at its peak'),
+                $this->plan->along,
+            ),
             ...[
-                Line::given('each output', (string) $this->plan->supply->current, $this->plan->supply->outputs === 1 ? '1 output' : "{$this->plan->supply->outputs} outputs"),
+                Line::given(
+                    'each output',
+                    (string) $this->plan->supply->current,
+                    $this->plan->supply->outputs === 1 ? '1 output' : "{$this->plan->supply->outputs} outputs",
+                ),
                 Line::given('all outputs together', (string) $this->plan->supply->together, 'catalogue'),
             ],
         );

@@ -48,7 +48,11 @@ final readonly class SupplyFit
     /** Board under load while the disk starts, with what the jobs have plugged in. */
     public function peak(): Amps
     {
-        return array_reduce($this->shares(), fn (Amps $sum, Feed $share): Amps => $sum->plus($share->peak), Amps::of(0));
+        return array_reduce(
+            $this->shares(),
+            fn (Amps $sum, Feed $share): Amps => $sum->plus($share->peak),
+            Amps::of(0),
+        );
     }
 
     /** @return non-empty-list<Feed> who takes what, all at once */
@@ -63,7 +67,9 @@ final readonly class SupplyFit
         }
 
         $fives = [
-            ...$plan->cooling !== null && $plan->cooling->current->amps > 0 ? [new Feed($plan->cooling->label, $plan->cooling->current)] : [],
+            ...$plan->cooling !== null && $plan->cooling->current->amps > 0
+                ? [new Feed($plan->cooling->label, $plan->cooling->current)]
+                : [],
             ...$header,
             ...$plan->hub() === null ? UsbDevices::of($plan)->list : [],
         ];
@@ -77,7 +83,9 @@ final readonly class SupplyFit
     /** At the board's inlet, at the peak. */
     public function voltage(): Volts
     {
-        return $this->plan->supply->voltage->less(Volts::across(Wire::roundTrip($this->plan->cable), $this->peak()));
+        return $this->plan->supply->voltage->less(
+            Volts::across(Wire::roundTrip($this->plan->cable), $this->peak()),
+        );
     }
 
     public function findings(): Findings
@@ -138,14 +146,22 @@ final readonly class SupplyFit
                 fn (Feed $share): Line => Line::given(
                     $share->name,
                     (string) $share->peak,
-                    $share->name === 'board, busy' ? "{$this->plan->board->busy} ÷ {$this->plan->supply->voltage}" : 'while it starts',
+                    $share->name === 'board, busy'
+                        ? "{$this->plan->board->busy} ÷ {$this->plan->supply->voltage}"
+                        : 'while it starts',
                 ),
                 $this->shares(),
             ),
             ...[
                 Line::computed(
                     'current at the peak',
-                    implode(' + ', array_map(fn (Feed $share): string => number_format($share->peak->amps, 2, '.', ''), $this->shares())),
+                    implode(
+                        ' + ',
+                        array_map(
+                            fn (Feed $share): string => number_format($share->peak->amps, 2, '.', ''),
+                            $this->shares(),
+                        ),
+                    ),
                     (string) $this->peak(),
                 ),
                 Line::computed(
@@ -153,13 +169,21 @@ final readonly class SupplyFit
                     "0.127 mm × 92^((36−{$cable->gauge})/39)",
                     number_format(Wire::diameter($cable->gauge) * 1000, 3, '.', '').' mm',
                 ),
-                Line::computed('wire', '1.724e-8 Ω·m ÷ cross-section', number_format($perMetre->ohms * 1000, 1, '.', '').' mΩ/m'),
+                Line::computed(
+                    'wire',
+                    '1.724e-8 Ω·m ÷ cross-section',
+                    number_format($perMetre->ohms * 1000, 1, '.', '').' mΩ/m',
+                ),
                 Line::computed(
                     'cable, there and back',
                     "2 × {$cable->metres} m × ".number_format($perMetre->ohms * 1000, 1, '.', '').' mΩ/m',
                     (string) $ohms,
                 ),
-                Line::computed('at the board', "{$this->plan->supply->voltage} − {$this->peak()} × {$ohms}", (string) $this->voltage()),
+                Line::computed(
+                    'at the board',
+                    "{$this->plan->supply->voltage} − {$this->peak()} × {$ohms}",
+                    (string) $this->voltage(),
+                ),
                 Line::given('the board complains below', (string) $this->plan->board->undervoltage, 'catalogue'),
             ],
         );
@@ -168,7 +192,7 @@ final readonly class SupplyFit
     /** At the device: 12.95 W of type 1, 25.5 W of type 2 (IEEE 802.3, clause 33). */
     private function networkPower(float $watts): Finding
     {
-        $wanted = $this->peak()->amps * $this->plan->supply->voltage->volts / self::CABLE_CONVERTER;
+        $wanted = ($this->peak()->amps * $this->plan->supply->voltage->volts) / self::CABLE_CONVERTER;
         $board = $this->plan->board;
         $takes = self::AT_DEVICE[$this->plan->poeType() ?? 0] ?? $watts;
         $watts = min($watts, $takes);
@@ -188,13 +212,16 @@ final readonly class SupplyFit
             ),
             $wanted > $watts => Finding::stop(
                 'plan.poe_too_weak',
-                number_format($wanted, 1, '.', '')." W are asked at the socket at the peak; the type {$this->plan->poeType()} part behind it takes {$watts} W at most.",
+                number_format($wanted, 1, '.', '').
+                    " W are asked at the socket at the peak; the type {$this->plan->poeType()} part behind it takes {$watts} W at most.",
                 'The switch cuts the power off.',
                 'Type 2, or a disk with a supply of its own.',
             ),
             default => Finding::fine(
                 'plan.poe_fits',
-                'Power over the network cable: '.number_format($wanted, 1, '.', '')." W at the peak of {$watts} W.",
+                'Power over the network cable: '.
+                    number_format($wanted, 1, '.', '').
+                    " W at the peak of {$watts} W.",
             ),
         };
     }
@@ -222,7 +249,7 @@ final readonly class SupplyFit
     private function throughConverter(Amps $atFiveVolts): Amps
     {
         return $this->plan->board->powerInlet === 'barrel'
-            ? Amps::of($atFiveVolts->amps * self::FIVE / ($this->plan->supply->voltage->volts * self::CONVERTER))
+            ? Amps::of(($atFiveVolts->amps * self::FIVE) / ($this->plan->supply->voltage->volts * self::CONVERTER))
             : $atFiveVolts;
     }
 
@@ -253,7 +280,10 @@ final readonly class SupplyFit
             );
         }
 
-        return Finding::fine('plan.supply_fits', "Supply: {$this->peak()} are drawn at the peak, and it gives {$supply->current}.");
+        return Finding::fine(
+            'plan.supply_fits',
+            "Supply: {$this->peak()} are drawn at the peak, and it gives {$supply->current}.",
+        );
     }
 
     private function voltageFinding(): Finding

@@ -12,8 +12,11 @@ final readonly class Calibration
      * @param  ?float  $kelvinPerWatt  of this board in this case, as measured
      * @param  string  $from  the boxes it was measured on
      */
-    public function __construct(public array $factors = [], public ?float $kelvinPerWatt = null, public string $from = '')
-    {
+    public function __construct(
+        public array $factors = [],
+        public ?float $kelvinPerWatt = null,
+        public string $from = '',
+    ) {
     }
 
     /**
@@ -26,10 +29,12 @@ final readonly class Calibration
         if (in_array('board', $changed, true)) {
             return new self();
         }
-        $gone = array_keys(array_filter(
-            ['network' => ['link'], 'disk' => ['drive']],
-            fn (array $parts): bool => array_intersect($parts, $changed) !== [],
-        ));
+        $gone = array_keys(
+            array_filter(
+                ['network' => ['link'], 'disk' => ['drive']],
+                fn (array $parts): bool => array_intersect($parts, $changed) !== [],
+            ),
+        );
 
         return new self(
             array_diff_key($this->factors, array_flip($gone)),

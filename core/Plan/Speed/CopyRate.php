@@ -32,11 +32,15 @@ final readonly class CopyRate
         }
         $chain = [self::network($plan->link, $megabits), self::processor($plan->board->processor)];
         foreach ($plan->board->buses as $bus) {
-            if ($bus->carries('disk') && ($bus->carries($plan->link->value) || $plan->link === LinkKind::UsbWired)) {
+            if (
+                $bus->carries('disk') &&
+                ($bus->carries($plan->link->value) || $plan->link === LinkKind::UsbWired)
+            ) {
                 $chain[] = new Limit(
                     $bus->name,
                     $bus->payload->times(0.5),
-                    $bus->payload.' ÷ 2: the bus carries every byte twice, in from the network and out to the disk',
+                    $bus->payload.
+                        ' ÷ 2: the bus carries every byte twice, in from the network and out to the disk',
                 );
             } elseif ($bus->carries('disk')) {
                 $chain[] = new Limit($bus->name, $bus->payload, $bus->payload.' for the disk alone');
@@ -58,7 +62,9 @@ final readonly class CopyRate
     {
         $limit = $this->limit();
 
-        return self::narrowest(array_values(array_filter($this->chain, fn (Limit $l): bool => $l !== $limit)) ?: [$limit]);
+        return self::narrowest(
+            array_values(array_filter($this->chain, fn (Limit $l): bool => $l !== $limit)) ?: [$limit],
+        );
     }
 
     public function rate(): Rate
@@ -72,13 +78,24 @@ final readonly class CopyRate
             'plan.copy_rate',
             'Rate of a large file copy',
             (string) $this->rate(),
-            Source::standard('IEEE 802.3, IEEE 802.11, RFC 7323')->and(Source::catalogue('processor cost, bus and disk rates')),
-            ...array_map(fn (Limit $limit): Line => Line::computed($limit->name, $limit->because, (string) $limit->rate), $this->chain),
+            Source::standard('IEEE 802.3, IEEE 802.11, RFC 7323')->and(
+                Source::catalogue('processor cost, bus and disk rates'),
+            ),
+            ...array_map(
+                fn (Limit $limit): Line => Line::computed($limit->name, $limit->because, (string) $limit->rate),
+                $this->chain,
+            ),
             ...[
                 Line::computed(
                     'the smallest',
                     'min('.
-                        implode(', ', array_map(fn (Limit $l): string => number_format($l->rate->inMegabytes(), 1, '.', ''), $this->chain)).
+                        implode(
+                            ', ',
+                            array_map(
+                                fn (Limit $l): string => number_format($l->rate->inMegabytes(), 1, '.', ''),
+                                $this->chain,
+                            ),
+                        ).
                         ') MB/s',
                     $this->rate().' by the '.$this->limit()->name,
                 ),
@@ -100,7 +117,11 @@ final readonly class CopyRate
             return new Limit(
                 'network',
                 $rate,
-                "{$megabits} Mb/s ÷ 8 × ".Ethernet::PAYLOAD_WITH_TIMESTAMPS.'/'.Ethernet::ON_THE_WIRE.' (TCP payload of a full frame)',
+                "{$megabits} Mb/s ÷ 8 × ".
+                    Ethernet::PAYLOAD_WITH_TIMESTAMPS.
+                    '/'.
+                    Ethernet::ON_THE_WIRE.
+                    ' (TCP payload of a full frame)',
             );
         }
 
@@ -121,13 +142,18 @@ final readonly class CopyRate
         return new Limit(
             'processor',
             Rate::megabytesPerSecond(1000 / $ms),
-            "1000 ms ÷ ({$sum}) ms a megabyte, ".($processor->cores === 1 ? 'one core does it all' : "spread over {$processor->cores} cores"),
+            "1000 ms ÷ ({$sum}) ms a megabyte, ".
+                ($processor->cores === 1 ? 'one core does it all' : "spread over {$processor->cores} cores"),
         );
     }
 
     /** @param  non-empty-list<Limit>  $limits */
     private static function narrowest(array $limits): Limit
     {
-        return array_reduce($limits, fn (Limit $least, Limit $limit): Limit => $limit->rate->isBelow($least->rate) ? $limit : $least, $limits[0]);
+        return array_reduce(
+            $limits,
+            fn (Limit $least, Limit $limit): Limit => $limit->rate->isBelow($least->rate) ? $limit : $least,
+            $limits[0],
+        );
     }
 }

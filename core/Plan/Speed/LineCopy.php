@@ -69,7 +69,10 @@ final readonly class LineCopy
                     "{$this->narrowest()} is the limit, and the line is full all that time.",
                     'Seed it at home first, on the local network, and carry the disk.',
                 )
-                : Finding::fine('plan.first_copy_fits', "The first full copy over the line takes {$this->first()}."),
+                : Finding::fine(
+                    'plan.first_copy_fits',
+                    "The first full copy over the line takes {$this->first()}.",
+                ),
             $catching === null
                 ? Finding::stop(
                     'plan.line_never_catches_up',
@@ -105,7 +108,11 @@ final readonly class LineCopy
             ),
             ...[
                 Line::computed('first full copy', "{$copy} ÷ {$rate}", (string) $this->first()),
-                Line::computed('a day\'s change', "{$this->change()->decimal()} ÷ {$rate}", (string) $this->daily()),
+                Line::computed(
+                    'a day\'s change',
+                    "{$this->change()->decimal()} ÷ {$rate}",
+                    (string) $this->daily(),
+                ),
                 Line::computed(
                     'catching up',
                     "{$this->plan->circumstances->awayDays} × {$this->change()->decimal()} ÷ ({$rate} − a day's change in 24 h)",

@@ -38,7 +38,11 @@ final readonly class MeasuredRate
                 "The processor was the limit at {$this->measured}.",
                 $this->plan->board->processor->cores === 1
                     ? 'Its one core had nothing idle.'
-                    : 'One core of '.$this->plan->board->processor->cores.' was full, which still shows '.round($this->idle * 100).' % idle.',
+                    : 'One core of '.
+                        $this->plan->board->processor->cores.
+                        ' was full, which still shows '.
+                        round($this->idle * 100).
+                        ' % idle.',
                 "With a faster one it would be {$this->withoutProcessor($copy)}.",
             );
         }
@@ -97,7 +101,8 @@ final readonly class MeasuredRate
         $cores = $this->plan->board->processor->cores;
         $limit = CopyRate::of($this->plan)?->limit()->name;
 
-        return $this->idle < self::FULL || ($cores > 1 && $limit === 'processor' && $this->idle <= 1 - 1 / $cores + 0.02);
+        return $this->idle < self::FULL ||
+            ($cores > 1 && $limit === 'processor' && $this->idle <= 1 - 1 / $cores + 0.02);
     }
 
     private function nearest(CopyRate $copy): ?Limit

@@ -47,7 +47,9 @@ final readonly class TunnelRate
     {
         $link = CopyRate::ofLink($this->plan);
 
-        return $link !== null && $link->isBelow($this->line()) && $link->isBelow(self::ofProcessor($this->plan->board->processor));
+        return $link !== null &&
+            $link->isBelow($this->line()) &&
+            $link->isBelow(self::ofProcessor($this->plan->board->processor));
     }
 
     public function finding(): Finding
@@ -70,7 +72,10 @@ final readonly class TunnelRate
                 "The line's upload would carry {$this->line()}.",
                 'A faster board, if that matters.',
             )
-            : Finding::fine('plan.tunnel_rate', "Through the tunnel: {$megabits} Mb/s; the line's upload is the limit.");
+            : Finding::fine(
+                'plan.tunnel_rate',
+                "Through the tunnel: {$megabits} Mb/s; the line's upload is the limit.",
+            );
     }
 
     public function working(): Working
@@ -82,13 +87,25 @@ final readonly class TunnelRate
             'Rate through the tunnel',
             (string) $this->rate(),
             Source::catalogue('processor cost')->and(Source::commonPractice()),
-            Line::computed('upload', "{$this->plan->circumstances->upMegabits} Mb/s ÷ 8 × ".self::PAYLOAD, (string) $this->line()),
+            Line::computed(
+                'upload',
+                "{$this->plan->circumstances->upMegabits} Mb/s ÷ 8 × ".self::PAYLOAD,
+                (string) $this->line(),
+            ),
             Line::computed(
                 'processor',
                 "1000 ms ÷ (2 × {$processor->networkMsPerMegabyte} + {$processor->serveMsPerMegabyte} ÷ 2) ms",
                 (string) self::ofProcessor($processor),
             ),
-            ...CopyRate::ofLink($this->plan) === null ? [] : [Line::given('link of the box', (string) CopyRate::ofLink($this->plan), $this->plan->link->label())],
+            ...CopyRate::ofLink($this->plan) === null
+                ? []
+                : [
+                    Line::given(
+                        'link of the box',
+                        (string) CopyRate::ofLink($this->plan),
+                        $this->plan->link->label(),
+                    ),
+                ],
         );
     }
 

@@ -56,9 +56,17 @@ final readonly class CopyTime
             "Time for {$this->circumstances->copy->decimal()}",
             (string) $this->time(),
             Source::commonPractice(),
-            Line::computed('time', "{$this->circumstances->copy->decimal()} ÷ {$this->copy->rate()}", (string) $this->time()),
+            Line::computed(
+                'time',
+                "{$this->circumstances->copy->decimal()} ÷ {$this->copy->rate()}",
+                (string) $this->time(),
+            ),
             ...array_map(
-                fn (string $use, float $from): Line => Line::given($use, $this->uses()[$use] ? 'good enough' : 'too slow', "from {$from} MB/s"),
+                fn (string $use, float $from): Line => Line::given(
+                    $use,
+                    $this->uses()[$use] ? 'good enough' : 'too slow',
+                    "from {$from} MB/s",
+                ),
                 array_keys($this->from()),
                 $this->from(),
             ),

@@ -15,7 +15,9 @@ use Burrow\Plan\PlanInput;
 use Burrow\Quantity\Duration;
 use Burrow\Quantity\Rate;
 
-/** From nothing to a written and verified card, or drive to start from: downloading, unpacking, writing, reading back. */
+/**
+ * From nothing to a written and verified card, or drive to start from: downloading, unpacking, writing, reading back.
+ */
 final readonly class ImageTime
 {
     public function __construct(private PlanInput $plan)
@@ -39,7 +41,11 @@ final readonly class ImageTime
             "Writing the {$on}, with verify",
             (string) $this->time(),
             Source::catalogue("image and {$on}")->and(Source::commonPractice()),
-            Line::computed('download, once', "{$image->packed->decimal()} ÷ {$line}", (string) $line->timeFor($image->packed)),
+            Line::computed(
+                'download, once',
+                "{$image->packed->decimal()} ÷ {$line}",
+                (string) $line->timeFor($image->packed),
+            ),
             Line::computed(
                 'unpacking',
                 "{$image->unpacked->decimal()} ÷ ".WriteTime::UNPACK_MEGABYTES.' MB/s',
@@ -60,7 +66,11 @@ final readonly class ImageTime
 
     private function steps(): WriteTime
     {
-        return new WriteTime($this->plan->image->unpacked, $this->through($this->plan->card->write), $this->through($this->plan->card->read));
+        return new WriteTime(
+            $this->plan->image->unpacked,
+            $this->through($this->plan->card->write),
+            $this->through($this->plan->card->read),
+        );
     }
 
     /** The rates that were compared, in words. */
@@ -68,7 +78,9 @@ final readonly class ImageTime
     {
         $drive = $this->startDrive();
 
-        return $drive === null ? "min({$card}, {$this->reader()->rate()} of the reader)" : "{$drive->rate} of the drive";
+        return $drive === null
+            ? "min({$card}, {$this->reader()->rate()} of the reader)"
+            : "{$drive->rate} of the drive";
     }
 
     private function startDrive(): ?Drive
@@ -89,8 +101,12 @@ final readonly class ImageTime
     /** The slower bus of card and reader; a slot of the desk computer's own is as fast as the card. */
     private function reader(): SdBus
     {
-        $reader = $this->plan->needsReader() ? $this->plan->small->cheapest(AdapterKind::Reader, $this->plan->desk->usbPlug ?? '') : null;
+        $reader = $this->plan->needsReader()
+            ? $this->plan->small->cheapest(AdapterKind::Reader, $this->plan->desk->usbPlug ?? '')
+            : null;
 
-        return $reader !== null && $reader->bus->rate()->isBelow($this->plan->card->bus->rate()) ? $reader->bus : $this->plan->card->bus;
+        return $reader !== null && $reader->bus->rate()->isBelow($this->plan->card->bus->rate())
+            ? $reader->bus
+            : $this->plan->card->bus;
     }
 }

@@ -60,17 +60,25 @@ final readonly class InstallTime
     public function finding(): Finding
     {
         foreach ($this->plan->jobs as $job) {
-            if ($this->plan->school($job)->isBuiltOnTheBox() && $this->waitingFor($job)->seconds > self::LONG_HOURS * 3600) {
+            if (
+                $this->plan->school($job)->isBuiltOnTheBox() &&
+                $this->waitingFor($job)->seconds > self::LONG_HOURS * 3600
+            ) {
                 return Finding::warn(
                     'plan.build_long',
-                    "Building the {$job->label} on the {$this->plan->board->label} takes {$this->waitingFor($job)}.",
+                    "Building the {$job->label} on the {$this->plan->board->label} takes {$this->waitingFor(
+                        $job,
+                    )}.",
                     'It is built anew at each update, and a build that runs out of memory starts from nothing.',
                     'Its package, or a faster board.',
                 );
             }
         }
 
-        return Finding::fine('plan.install_time', "Installing: {$this->hands()} of hands, {$this->waiting()} of waiting.");
+        return Finding::fine(
+            'plan.install_time',
+            "Installing: {$this->hands()} of hands, {$this->waiting()} of waiting.",
+        );
     }
 
     public function working(): Working
@@ -85,7 +93,12 @@ final readonly class InstallTime
                     $job->label,
                     $this->plan->school($job)->label.
                         ($this->plan->school($job)->isBuiltOnTheBox()
-                            ? ', '.$this->plan->school($job)->waiting.' × '.self::BUILT_AT_SPEED.' ÷ '.$this->plan->board->speed
+                            ? ', '.
+                                $this->plan->school($job)->waiting.
+                                ' × '.
+                                self::BUILT_AT_SPEED.
+                                ' ÷ '.
+                                $this->plan->board->speed
                             : ''),
                     "{$this->plan->school($job)->hands} + {$this->waitingFor($job)}",
                 ),

@@ -60,7 +60,12 @@ final readonly class WayOut
                 is_object($part) && isset($part->label) => (string) $part->label,
                 $name === 'along' => 'a supply for this box alone',
                 $name === 'plugged' => 'fewer things plugged in',
-                default => ['drive' => 'no disk', 'addOn' => 'no add-on', 'hub' => 'no hub', 'cooling' => 'no cooling'][$name] ?? "no {$name}",
+                default => [
+                    'drive' => 'no disk',
+                    'addOn' => 'no add-on',
+                    'hub' => 'no hub',
+                    'cooling' => 'no cooling',
+                ][$name] ?? "no {$name}",
             };
         }
 

@@ -21,7 +21,8 @@ use Burrow\Plan\StartFrom;
 
 /**
  * When something stops a plan or warns, searches all single changes and all pairs of changes to its parts for those
- * that cure it. What gives up least of the plan comes first, then what takes the fewest hands, then the cheapest. A pair
+ * that cure it. What gives up least of the plan comes first, then what takes the fewest hands, then the cheapest. A
+ * pair
  * is only offered when neither of its changes does as well alone. When no two changes cure everything, those that leave
  * the fewest stops, then the fewest warnings, are offered with what they leave.
  */
@@ -137,7 +138,10 @@ final readonly class WaysOut
      */
     private static function weight(array $troubles): array
     {
-        return [count(array_filter($troubles, fn (Finding $finding): bool => $finding->severity === Severity::Stop)), count($troubles)];
+        return [
+            count(array_filter($troubles, fn (Finding $finding): bool => $finding->severity === Severity::Stop)),
+            count($troubles),
+        ];
     }
 
     /**
@@ -149,13 +153,22 @@ final readonly class WaysOut
     private static function best(array $ways): array
     {
         $rank = fn (WayOut $way): array => [
-            $way->toll->givenUp, $way->toll->hands->seconds, $way->cents, count($way->changes), $way->notes, -$way->plan->image->year,
+            $way->toll->givenUp,
+            $way->toll->hands->seconds,
+            $way->cents,
+            count($way->changes),
+            $way->notes,
+            -$way->plan->image->year,
         ];
         usort($ways, fn (WayOut $a, WayOut $b): int => $rank($a) <=> $rank($b));
         $offers = [];
         foreach ($ways as $way) {
             $others = array_diff_key($way->changes, ['image' => true]);
-            $offers[isset($way->changes['image']) ? 'image '.implode(' ', array_map(self::key(...), array_keys($others), $others)) : count($offers)] ??= $way;
+            $offers[
+                isset($way->changes['image'])
+                    ? 'image '.implode(' ', array_map(self::key(...), array_keys($others), $others))
+                    : count($offers)
+            ] ??= $way;
         }
 
         return array_slice(array_values($offers), 0, self::OFFERED);
@@ -187,7 +200,12 @@ final readonly class WaysOut
             'hub' => [...$this->shelf->small->hubs(), null],
             'cooling' => array_values($this->shelf->coolings),
             'addOn' => $this->addOns($plan),
-            'plugged' => array_map(fn (Peripheral $out): array => array_values(array_filter($plan->plugged, fn (Peripheral $one): bool => $one !== $out)), $plan->plugged),
+            'plugged' => array_map(
+                fn (Peripheral $out): array => array_values(
+                    array_filter($plan->plugged, fn (Peripheral $one): bool => $one !== $out),
+                ),
+                $plan->plugged,
+            ),
             'along' => [[]],
             'schools' => $schools,
         ];
@@ -201,7 +219,10 @@ final readonly class WaysOut
     private function addOns(PlanInput $plan): array
     {
         $wanted = array_filter(array_map(fn (Job $job): string => $job->addOn, $plan->jobs));
-        $kinds = $plan->addOn !== null ? [$plan->addOn->gives] : [...$wanted, ...$plan->supply->poeWatts === null ? [] : ['network power']];
+        $kinds =
+            $plan->addOn !== null
+                ? [$plan->addOn->gives]
+                : [...$wanted, ...$plan->supply->poeWatts === null ? [] : ['network power']];
         $same = array_filter($this->shelf->addOns, fn (AddOn $one): bool => in_array($one->gives, $kinds, true));
 
         return [...array_values($same), ...in_array($plan->addOn?->gives, $wanted, true) ? [] : [null]];
@@ -214,7 +235,11 @@ final readonly class WaysOut
         foreach ($this->changesTo($plan) as $name => $parts) {
             foreach ($parts as $part) {
                 $now = $plan->{$name};
-                if (self::isToBeHad($part) && $part !== $now && ! (isset($part->id, $now->id) && $part->id === $now->id)) {
+                if (
+                    self::isToBeHad($part) &&
+                    $part !== $now &&
+                    ! (isset($part->id, $now->id) && $part->id === $now->id)
+                ) {
                     $singles[] = ['name' => $name, 'part' => $part];
                 }
             }
@@ -226,7 +251,12 @@ final readonly class WaysOut
     /** Of two ways at the same price the one with less to be said about it comes first. */
     private static function notes(PlanInput $plan): int
     {
-        return count(array_filter([...PlanAnswer::eachOfParts($plan)], fn (Finding $finding): bool => $finding->severity === Severity::Note));
+        return count(
+            array_filter(
+                [...PlanAnswer::eachOfParts($plan)],
+                fn (Finding $finding): bool => $finding->severity === Severity::Note,
+            ),
+        );
     }
 
     private static function isToBeHad(mixed $part): bool

@@ -35,14 +35,18 @@ final readonly class CardWear
     /** In GB a day: the system's own, and the jobs' that have no disk for it. */
     public function gigabytesPerDay(): float
     {
-        return self::SYSTEM_GIGABYTES_A_DAY + ($this->plan->writesPerDay()->count - $this->plan->writesToDrivePerDay()->count) / 1e9;
+        return self::SYSTEM_GIGABYTES_A_DAY +
+            ($this->plan->writesPerDay()->count - $this->plan->writesToDrivePerDay()->count) / 1e9;
     }
 
     public function years(): float
     {
         $card = $this->plan->card;
 
-        return (($card->capacity->count / 1e9) * $card->eraseCycles) / self::AMPLIFICATION / $this->gigabytesPerDay() / 365.25;
+        return (($card->capacity->count / 1e9) * $card->eraseCycles) /
+            self::AMPLIFICATION /
+            $this->gigabytesPerDay() /
+            365.25;
     }
 
     public function finding(): Finding
@@ -71,9 +75,15 @@ final readonly class CardWear
         return Working::of(
             'plan.card_wear',
             'Years that the card lasts',
-            $this->years() >= self::LONG_YEARS ? 'more than '.self::LONG_YEARS : number_format($this->years(), 1, '.', ''),
+            $this->years() >= self::LONG_YEARS
+                ? 'more than '.self::LONG_YEARS
+                : number_format($this->years(), 1, '.', ''),
             Source::catalogue('capacity, erase cycles, writes')->and(Source::commonPractice()),
-            Line::given('written a day', number_format($this->gigabytesPerDay(), 2, '.', '').' GB', 'jobs and the system\'s logs'),
+            Line::given(
+                'written a day',
+                number_format($this->gigabytesPerDay(), 2, '.', '').' GB',
+                'jobs and the system\'s logs',
+            ),
             Line::given('card', "{$card->capacity->decimal()}, {$card->eraseCycles} erase cycles", 'catalogue'),
             Line::given('write amplification', (string) self::AMPLIFICATION, 'from experience, to be confirmed'),
             Line::computed(

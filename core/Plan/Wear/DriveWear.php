@@ -22,9 +22,13 @@ final readonly class DriveWear
     /** Null when no drive wears: none, a spinning one, or nothing is written to it. */
     public static function of(PlanInput $plan): ?self
     {
-        $perDay = $plan->writesToDrivePerDay()->count / 1e9 + ($plan->startsFromDrive() ? CardWear::SYSTEM_GIGABYTES_A_DAY : 0);
+        $perDay =
+            $plan->writesToDrivePerDay()->count / 1e9 +
+            ($plan->startsFromDrive() ? CardWear::SYSTEM_GIGABYTES_A_DAY : 0);
 
-        return $plan->drive?->endurance === null || $perDay <= 0 ? null : new self($plan->drive->endurance->count / 1e9, $perDay);
+        return $plan->drive?->endurance === null || $perDay <= 0
+            ? null
+            : new self($plan->drive->endurance->count / 1e9, $perDay);
     }
 
     public function years(): float
@@ -53,7 +57,11 @@ final readonly class DriveWear
             'Years that the drive lasts',
             $this->words(),
             Source::catalogue('endurance, writes'),
-            Line::given('may be written in its life', number_format($this->endurance / 1000, 0, '.', '').' TB', 'data sheets of its class'),
+            Line::given(
+                'may be written in its life',
+                number_format($this->endurance / 1000, 0, '.', '').' TB',
+                'data sheets of its class',
+            ),
             Line::given('written a day', $perDay, 'the jobs that write to it, and the system where it lives there'),
             Line::computed(
                 'years',
@@ -65,6 +73,8 @@ final readonly class DriveWear
 
     private function words(): string
     {
-        return $this->years() >= 30 ? 'more than 30 years' : 'about '.number_format($this->years(), 1, '.', '').' years';
+        return $this->years() >= 30
+            ? 'more than 30 years'
+            : 'about '.number_format($this->years(), 1, '.', '').' years';
     }
 }

@@ -54,19 +54,34 @@ function everyForm(): array
         $document = new DOMDocument();
         $document->loadHTML($html, LIBXML_NOERROR | LIBXML_NOWARNING);
         $find = new DOMXPath($document);
-        $all = fn (string $path, ?DOMElement $in = null): array => iterator_to_array($find->query($path, $in) ?: [], false);
+        $all = fn (string $path, ?DOMElement $in = null): array => iterator_to_array(
+            $find->query($path, $in) ?: [],
+            false,
+        );
         foreach ($all('//form') as $form) {
             $id = $form->getAttribute('id');
             // Its own fields, and those elsewhere on the page that belong to it.
-            $fields = [...$all('.//*[self::input or self::select or self::textarea or self::button]', $form), ...$id === '' ? [] : $all("//*[@form='{$id}']")];
+            $fields = [
+                ...$all('.//*[self::input or self::select or self::textarea or self::button]', $form),
+                ...$id === '' ? [] : $all("//*[@form='{$id}']"),
+            ];
             $names = array_map(fn (DOMElement $field): string => $field->getAttribute('name'), $fields);
-            $actions = [$form->getAttribute('action'), ...array_map(fn (DOMElement $field): string => $field->getAttribute('formaction'), $fields)];
+            $actions = [
+                $form->getAttribute('action'),
+                ...array_map(fn (DOMElement $field): string => $field->getAttribute('formaction'), $fields),
+            ];
             $spoofed = $all('.//input[@name="_method"]', $form)[0] ?? null;
             $method = strtoupper($spoofed?->getAttribute('value') ?: $form->getAttribute('method') ?: 'GET');
             foreach (array_filter($actions) as $action) {
                 $path = (string) preg_replace('~^https?://[^/]+~', '', $action);
                 $known = $forms["{$method} {$path}"]['fields'] ?? [];
-                $forms["{$method} {$path}"] = ['method' => $method, 'action' => $path, 'fields' => array_values(array_diff(array_unique(array_filter([...$known, ...$names])), ['_token', '_method']))];
+                $forms["{$method} {$path}"] = [
+                    'method' => $method,
+                    'action' => $path,
+                    'fields' => array_values(
+                        array_diff(array_unique(array_filter([...$known, ...$names])), ['_token', '_method']),
+                    ),
+                ];
             }
         }
     }
@@ -86,12 +101,19 @@ test('no field of any form breaks it, whatever is sent', function (): void {
         foreach (nasty() as $value) {
             $sent = [];
             foreach ($form['fields'] as $field) {
-                data_set($sent, strtr($field, ['[]' => '', '][' => '.', '[' => '.', ']' => '']), str_ends_with($field, '[]') ? [$value] : $value);
+                data_set(
+                    $sent,
+                    strtr($field, ['[]' => '', '][' => '.', '[' => '.', ']' => '']),
+                    str_ends_with($field, '[]') ? [$value] : $value,
+                );
             }
             DB::beginTransaction();
             $answer = $this->asKeeper()->call($form['method'], $form['action'], $sent);
             DB::rollBack();
-            expect([$name, $answer->getStatusCode() < 500 ? '' : substr((string) $answer->exception, 0, 300)])->toBe([$name, '']);
+            expect([
+                $name,
+                $answer->getStatusCode() < 500 ? '' : substr((string) $answer->exception, 0, 300),
+            ])->toBe([$name, '']);
         }
     }
 });
@@ -114,7 +136,10 @@ test('no page breaks, whatever its address carries', function (): void {
     ) {
         foreach (nasty() as $value) {
             $query = http_build_query(
-                array_fill_keys(['q', 'job', 'board', 'link', 'room', 'copy', 'edit', 'page', 'differences', 'name', 'address'], $value),
+                array_fill_keys(
+                    ['q', 'job', 'board', 'link', 'room', 'copy', 'edit', 'page', 'differences', 'name', 'address'],
+                    $value,
+                ),
             );
             $status = $this->get("{$path}?{$query}")->getStatusCode();
             expect([$path, $status < 500])->toBe([$path, true]);
@@ -146,7 +171,9 @@ test('no step of a run breaks, whatever is pasted', function (): void {
 });
 
 test('every form carries its token', function (): void {
-    foreach (['/', '/plan', '/boxes/1', '/bench', '/catalogue', '/settings', '/upkeep', '/plan/variants'] as $page) {
+    foreach (
+        ['/', '/plan', '/boxes/1', '/bench', '/catalogue', '/settings', '/upkeep', '/plan/variants'] as $page
+    ) {
         $html = (string) $this->asKeeper()->get($page)->getContent();
         preg_match_all('~<form[^>]*method="post"[^>]*>(.*?)</form>~s', $html, $forms);
         foreach ($forms[1] as $inside) {
@@ -191,11 +218,18 @@ test('the choices of a sheet survive their own address', function (): void {
         $choices = Choices::from(Request::create('/', 'GET', $query), $catalogue, $household);
         expect(array_intersect_key($choices->toArray(), $query))
             ->toEqual($query)
-            ->and(Choices::from(Request::create('/', 'GET', $choices->toArray()), $catalogue, $household)->toArray())
+            ->and(
+                Choices::from(Request::create('/', 'GET', $choices->toArray()), $catalogue, $household)->toArray(),
+            )
             ->toBe($choices->toArray());
 
         // And the YAML it writes gives the same answer.
-        $file = PlanFile::read(PlanFile::write($choices->input()), Catalogue::schema('plan'), 'plan.yaml', $catalogue->shelf());
+        $file = PlanFile::read(
+            PlanFile::write($choices->input()),
+            Catalogue::schema('plan'),
+            'plan.yaml',
+            $catalogue->shelf(),
+        );
         expect($file->findings->codes())
             ->toBe([])
             ->and($file->input === null ? '' : PlanAnswer::to($file->input)->sentence())

@@ -36,7 +36,13 @@ function pathOf(OneRoute $route): string
         'desk' => Desk::query()->firstOrFail()->id,
     ];
 
-    return '/'.preg_replace_callback('/\{(\w+)\??\}/', fn (array $match): string => (string) ($values[$match[1]] ?? throw new RuntimeException("The matrix has no value for {{$match[1]}}.")), $route->uri());
+    return '/'.
+        preg_replace_callback(
+            '/\{(\w+)\??\}/',
+            fn (array $match): string => (string) ($values[$match[1]] ??
+                throw new RuntimeException("The matrix has no value for {{$match[1]}}.")),
+            $route->uri(),
+        );
 }
 
 /** @return array<string, string> a sum over every table of the database */
@@ -45,7 +51,13 @@ function tableSums(): array
     $sums = [];
     foreach (DB::select('SHOW TABLES') as $row) {
         $table = (string) current((array) $row);
-        $sums[$table] = md5((string) json_encode(DB::table($table)->orderBy(DB::getSchemaBuilder()->getColumnListing($table)[0])->get()));
+        $sums[$table] = md5(
+            (string) json_encode(
+                DB::table($table)
+                    ->orderBy(DB::getSchemaBuilder()->getColumnListing($table)[0])
+                    ->get(),
+            ),
+        );
     }
 
     return $sums;
@@ -54,7 +66,15 @@ function tableSums(): array
 beforeEach(function (): void {
     newRun();
     Plan::query()->create(['choices' => ['job' => 'file-store']]);
-    CatalogueEntry::query()->create(['kind' => 'board', 'slug' => 'flint-own', 'yaml' => str_replace('id: flint', 'id: flint-own', (string) file_get_contents('core/Catalogue/data/board/flint.yaml'))]);
+    CatalogueEntry::query()->create([
+        'kind' => 'board',
+        'slug' => 'flint-own',
+        'yaml' => str_replace(
+            'id: flint',
+            'id: flint-own',
+            (string) file_get_contents('core/Catalogue/data/board/flint.yaml'),
+        ),
+    ]);
 });
 
 test('a stranger and a guest change nothing, by no route and no method', function (string $who): void {
@@ -64,15 +84,32 @@ test('a stranger and a guest change nothing, by no route and no method', functio
         $keeps = in_array('keeper', $route->gatherMiddleware(), true);
         foreach (METHODS as $method) {
             $who === 'guest' ? $this->asGuest() : auth()->logout();
-            $answer = $this->call($method, pathOf($route), ['kind' => 'job', 'name' => 'x', 'board' => 'box-1', 'on' => '1', 'yaml' => 'id: x', 'theme' => 'den', 'version' => 1, 'reason' => 'x', 'password' => 'x']);
+            $answer = $this->call($method, pathOf($route), [
+                'kind' => 'job',
+                'name' => 'x',
+                'board' => 'box-1',
+                'on' => '1',
+                'yaml' => 'id: x',
+                'theme' => 'den',
+                'version' => 1,
+                'reason' => 'x',
+                'password' => 'x',
+            ]);
             $asked++;
             $label = "{$who} {$method} {$route->uri()}";
             expect([$label, $answer->getStatusCode() < 500])->toBe([$label, true]);
             if ($keeps && in_array($method, $route->methods(), true)) {
                 expect([$label, $answer->getStatusCode()])->toBe([$label, $who === 'guest' ? 403 : 302]);
             }
-            if ($who === 'stranger' && in_array($method, $route->methods(), true) && ! in_array($route->uri(), OPEN_TO_STRANGERS, true)) {
-                expect([$label, str_starts_with((string) $answer->headers->get('Location'), url('/login'))])->toBe([$label, true]);
+            if (
+                $who === 'stranger' &&
+                in_array($method, $route->methods(), true) &&
+                ! in_array($route->uri(), OPEN_TO_STRANGERS, true)
+            ) {
+                expect([$label, str_starts_with((string) $answer->headers->get('Location'), url('/login'))])->toBe([
+                    $label,
+                    true,
+                ]);
             }
         }
         if ($who === 'guest') {
@@ -88,7 +125,13 @@ test('a stranger and a guest change nothing, by no route and no method', functio
 test('no route breaks for a keeper who sends nothing, or what is not there', function (): void {
     foreach (Route::getRoutes()->getRoutes() as $route) {
         foreach (array_diff($route->methods(), ['HEAD']) as $method) {
-            foreach ([pathOf($route), '/'.preg_replace('/\{\w+\??\}/', '99999', $route->uri()), '/'.preg_replace('/\{\w+\??\}/', '%2e%2e%2f', $route->uri())] as $path) {
+            foreach (
+                [
+                    pathOf($route),
+                    '/'.preg_replace('/\{\w+\??\}/', '99999', $route->uri()),
+                    '/'.preg_replace('/\{\w+\??\}/', '%2e%2e%2f', $route->uri()),
+                ] as $path
+            ) {
                 DB::beginTransaction();
                 $status = $this->asKeeper()->call($method, $path)->getStatusCode();
                 DB::rollBack();
@@ -117,7 +160,9 @@ test('every button that a guest is shown is one that a guest may press', functio
             $refused = false;
             foreach (['POST', 'DELETE'] as $method) {
                 DB::beginTransaction();
-                $refused = $refused || ($this->asGuest()->call($method, html_entity_decode($action[1]))->getStatusCode() === 403);
+                $refused =
+                    $refused ||
+                    $this->asGuest()->call($method, html_entity_decode($action[1]))->getStatusCode() === 403;
                 DB::rollBack();
             }
             expect([$page, $action[1], str_contains($form, 'data-keeps')])->toBe([$page, $action[1], $refused]);

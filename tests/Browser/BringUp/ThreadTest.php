@@ -22,7 +22,8 @@ function play(Chrome $chrome, callable $press, callable $fill): void
             $typed = $title;
             $press("button[formaction$='/type']");
             $chrome->until(
-                fn (): bool => $chrome->has('pre.screen') || ($chrome->has('#pasted') && $chrome->find('#pasted')->getAttribute('value') !== ''),
+                fn (): bool => $chrome->has('pre.screen') ||
+                    ($chrome->has('#pasted') && $chrome->find('#pasted')->getAttribute('value') !== ''),
             );
 
             continue;
@@ -32,7 +33,12 @@ function play(Chrome $chrome, callable $press, callable $fill): void
             }
             $press('[data-done]');
         }
-        $chrome->until(fn (): bool => $chrome->find('#page')->getText() !== $state || ! $chrome->has('#step-title') || $chrome->has('.step .slim'), 10);
+        $chrome->until(
+            fn (): bool => $chrome->find('#page')->getText() !== $state ||
+                ! $chrome->has('#step-title') ||
+                $chrome->has('.step .slim'),
+            10,
+        );
         usleep(120000);
     }
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'is in service'));
@@ -76,7 +82,11 @@ test('the whole thread by mouse', function (): void {
         ->toContain('nothing wrong');
     $chrome->press('Put the card into the bench board');
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'The card for wren is in its board'));
-    $chrome->driver->findElement(WebDriverBy::xpath("//section[.//h2[normalize-space()='wren']]//button[contains(., 'Power on')]"))->click();
+    $chrome->driver
+        ->findElement(
+            WebDriverBy::xpath("//section[.//h2[normalize-space()='wren']]//button[contains(., 'Power on')]"),
+        )
+        ->click();
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'host key SHA256:'), 25);
     $shown = explode('host key ', $chrome->find('pre.screen')->getText())[1];
 
@@ -94,7 +104,12 @@ test('the whole thread by mouse', function (): void {
     expect($chrome->violations())->toBe([]);
     $chrome->press('See its page');
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'History'));
-    expect($chrome->text())->toContain($shown)->toContain('445/tcp')->toContain('by a reservation')->toContain('/srv/store')->toContain('due in');
+    expect($chrome->text())
+        ->toContain($shown)
+        ->toContain('445/tcp')
+        ->toContain('by a reservation')
+        ->toContain('/srv/store')
+        ->toContain('due in');
     foreach (
         [
             '/' => 'Six of seven boxes answer',
@@ -117,12 +132,16 @@ test('the whole thread by keyboard alone', function (): void {
     resetDemo();
     $chrome = (new Chrome(base()))->go('/login');
     $keys = fn (string $keys) => $chrome->driver->getKeyboard()->sendKeys($keys);
-    $focused = fn (string $selector): bool => $chrome->driver->executeScript('return document.activeElement.matches(arguments[0])', [$selector]);
+    $focused = fn (string $selector): bool => $chrome->driver->executeScript(
+        'return document.activeElement.matches(arguments[0])',
+        [$selector],
+    );
     $tabTo = function (string $selector) use ($chrome, $keys, $focused): void {
         for ($i = 0; $i < 120 && ! $focused($selector); $i++) {
             $keys(WebDriverKeys::TAB);
         }
-        $focused($selector) || throw new RuntimeException("Tab never reached {$selector} at ".$chrome->driver->getCurrentURL());
+        $focused($selector) ||
+            throw new RuntimeException("Tab never reached {$selector} at ".$chrome->driver->getCurrentURL());
         $outline = $chrome->driver->executeScript(
             'return getComputedStyle(document.activeElement).outlineStyle + getComputedStyle(document.activeElement).boxShadow',
         );
@@ -178,7 +197,9 @@ test('the whole thread by keyboard alone', function (): void {
     play(
         $chrome,
         function (string $selector) use ($chrome, $press, $keys): void {
-            $selector === '[data-done]' && ! $chrome->has('#pasted') && ! $chrome->has('#typed_disk') ? $keys('x') : $press($selector);
+            $selector === '[data-done]' && ! $chrome->has('#pasted') && ! $chrome->has('#typed_disk')
+                ? $keys('x')
+                : $press($selector);
         },
         $fill,
     );
@@ -211,8 +232,14 @@ test('a broken card leaves the bench board out of reach, and the tool says why',
     }
     $chrome->choose('box', '2');
     $chrome->press('Put it in');
-    $chrome->until(fn (): bool => str_contains($chrome->text(), 'The first line of user-data is not “#cloud-config”.'));
-    $chrome->driver->findElement(WebDriverBy::xpath("//section[.//h2[normalize-space()='larder']]//button[contains(., 'Power on')]"))->click();
+    $chrome->until(
+        fn (): bool => str_contains($chrome->text(), 'The first line of user-data is not “#cloud-config”.'),
+    );
+    $chrome->driver
+        ->findElement(
+            WebDriverBy::xpath("//section[.//h2[normalize-space()='larder']]//button[contains(., 'Power on')]"),
+        )
+        ->click();
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'unhandled non-multipart text, ignored'), 20);
     usleep(6500000);
     $offset = (int) getenv('BENCH_OFFSET');
@@ -249,7 +276,11 @@ test('power lost in the middle of a run: it is where it was', function (): void 
         posix_kill((int) $worker, SIGKILL);
     }
     unlink("{$run}/fpm.sock");
-    expect($chrome->driver->executeAsyncScript('const done = arguments[0]; fetch(location.href).then((r) => done(r.status))'))->toBe(502);
+    expect(
+        $chrome->driver->executeAsyncScript(
+            'const done = arguments[0]; fetch(location.href).then((r) => done(r.status))',
+        ),
+    )->toBe(502);
     $root = posix_getuid() === 0 ? '-R' : '';
     $var = (string) getenv('TEST_VAR');
     run(

@@ -42,7 +42,9 @@ test('a card with a radio, by keyboard alone, and straight into the opened folde
     $tab('nothing');
     $chrome->driver->getKeyboard()->sendKeys(WebDriverKeys::ENTER);
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'regulatory-domain: "GB"'));
-    expect($chrome->text())->toContain(hash_pbkdf2('sha1', 'seed drawer open', 'Thistledown', 4096, 64))->not->toContain('seed drawer open');
+    expect($chrome->text())
+        ->toContain(hash_pbkdf2('sha1', 'seed drawer open', 'Thistledown', 4096, 64))
+        ->not->toContain('seed drawer open');
     $chrome->driver->executeScript('window.showDirectoryPicker = () => navigator.storage.getDirectory()');
     $chrome->press('Write into the opened card folder');
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'Written into'));
@@ -109,7 +111,9 @@ test('files are dropped on the linter, and come back mended', function (): void 
     $chrome->find('#card')->sendKeys(implode("\n", glob("{$folder}/*") ?: []));
     $chrome->press('Look it over');
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'Mended'));
-    $link = $chrome->driver->findElement(WebDriverBy::cssSelector('a[download="userconf.txt"]'))->getAttribute('href');
+    $link = $chrome->driver
+        ->findElement(WebDriverBy::cssSelector('a[download="userconf.txt"]'))
+        ->getAttribute('href');
     expect($chrome->text())
         ->toContain('Looked over again: nothing wrong.')
         ->and(base64_decode(explode(',', $link)[1]))
@@ -124,12 +128,20 @@ test('a whole folder is taken, without its kernels', function (): void {
     resetDemo();
     $folder = scratch().'/boot';
     mkdir($folder);
-    foreach (Yaml::parseFile('tests/Core/Card/cards/broken/marker-txt.yaml')['files'] + ['kernel.img' => str_repeat("\0", 900000)] as $name => $text) {
+    foreach (
+        Yaml::parseFile('tests/Core/Card/cards/broken/marker-txt.yaml')['files'] + [
+            'kernel.img' => str_repeat("\0", 900000),
+        ] as $name => $text
+    ) {
         file_put_contents("{$folder}/{$name}", $text);
     }
     $chrome = (new Chrome(base()))->login()->go('/card/lint');
     $chrome->find('#folder')->sendKeys($folder);
-    expect($chrome->driver->executeScript("return [...document.getElementById('folder').files].map((file) => file.name)"))
+    expect(
+        $chrome->driver->executeScript(
+            "return [...document.getElementById('folder').files].map((file) => file.name)",
+        ),
+    )
         ->not->toContain('kernel.img')
         ->toContain('ssh.txt');
     $chrome->press('Look it over');

@@ -73,10 +73,16 @@ test('the theme switch works at once and is kept', function (): void {
     expect($chrome->go('/ports')->find('html')->getAttribute('data-theme'))->toBe('den');
 });
 
-test('at 1280 by 800 the main task of a page is seen without scrolling', function (string $page, string $selector): void {
+test('at 1280 by 800 the main task of a page is seen without scrolling', function (
+    string $page,
+    string $selector,
+): void {
     resetDemo();
     $chrome = (new Chrome(base()))->login()->go($page);
-    $bottom = $chrome->driver->executeScript('return document.querySelector(arguments[0]).getBoundingClientRect().bottom', [$selector]);
+    $bottom = $chrome->driver->executeScript(
+        'return document.querySelector(arguments[0]).getBoundingClientRect().bottom',
+        [$selector],
+    );
     expect($bottom)->toBeLessThanOrEqual(800);
 })->with([
     ['/', '.picture svg'],
@@ -93,7 +99,9 @@ test('every place is two keys away, and what was found is entered by the arrows'
     foreach (Place::cases() as $place) {
         $keys('g', $place->letter());
         $chrome->until(fn (): bool => parse_url($chrome->driver->getCurrentURL(), PHP_URL_PATH) === $place->path());
-        expect($chrome->find('.rail a[aria-current]')->getText())->toContain($place->label())->toContain("g {$place->letter()}");
+        expect($chrome->find('.rail a[aria-current]')->getText())
+            ->toContain($place->label())
+            ->toContain("g {$place->letter()}");
     }
     $keys('/', 'l', 'a', 'r', 'd');
     $chrome->until(fn (): bool => $chrome->has('#found a'));
@@ -104,16 +112,22 @@ test('every place is two keys away, and what was found is entered by the arrows'
 
 test('a copied command is the command', function (): void {
     $chrome = (new Chrome(base()))->login()->go('/upkeep');
-    $chrome->driver->executeScript('navigator.clipboard.writeText = (text) => { window.copied = text; return Promise.resolve(); }');
+    $chrome->driver->executeScript(
+        'navigator.clipboard.writeText = (text) => { window.copied = text; return Promise.resolve(); }',
+    );
     $chrome->click('[data-copy]');
     $chrome->until(fn (): bool => str_contains($chrome->find('[data-copy]')->getText(), 'Copied'));
-    expect($chrome->driver->executeScript('return window.copied'))->toBe('sudo apt-get update && sudo apt-get --yes full-upgrade');
+    expect($chrome->driver->executeScript('return window.copied'))->toBe(
+        'sudo apt-get update && sudo apt-get --yes full-upgrade',
+    );
 });
 
 test('a guest sees everything and no button that would be refused', function (): void {
     resetDemo();
     $chrome = (new Chrome(base()))->login('desk', 'reading-room-demo');
-    foreach (['/', '/boxes/2', '/bench', '/catalogue', '/settings', '/upkeep', '/plan', '/plan/variants'] as $page) {
+    foreach (
+        ['/', '/boxes/2', '/bench', '/catalogue', '/settings', '/upkeep', '/plan', '/plan/variants'] as $page
+    ) {
         $chrome->go($page);
         $shown = $chrome->driver->executeScript(
             'return [...document.querySelectorAll("form[data-keeps] button, button[data-keeps], .top a.act")].filter((b) => b.offsetParent !== null && ! b.closest("form[action$=\"/logout\"]")).map((b) => b.textContent.trim())',
@@ -127,7 +141,15 @@ test('a guest sees everything and no button that would be refused', function ():
     }
     // What a guest may do is there.
     $chrome->go('/card/lint');
-    expect($chrome->driver->executeScript('return document.querySelector("main form [data-done]").offsetParent !== null'))->toBeTrue();
+    expect(
+        $chrome->driver->executeScript(
+            'return document.querySelector("main form [data-done]").offsetParent !== null',
+        ),
+    )->toBeTrue();
     $chrome->go('/card/target');
-    expect($chrome->driver->executeScript('return document.querySelector("main form [data-done]").offsetParent !== null'))->toBeTrue();
+    expect(
+        $chrome->driver->executeScript(
+            'return document.querySelector("main form [data-done]").offsetParent !== null',
+        ),
+    )->toBeTrue();
 });

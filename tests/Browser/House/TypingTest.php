@@ -9,14 +9,26 @@ use Tests\Browser\Chrome;
 /** Types as a person does, with a pause after each letter that is longer than any page waits before it answers. */
 function typeSlowly(Chrome $chrome, string $selector, string $text): void
 {
-    $chrome->driver->executeScript('const field = document.querySelector(arguments[0]); field.closest("details")?.setAttribute("open", ""); field.value = ""; field.focus(); field.scrollIntoView({block: "center"})', [$selector]);
+    $chrome->driver->executeScript(
+        'const field = document.querySelector(arguments[0]); field.closest("details")?.setAttribute("open", ""); field.value = ""; field.focus(); field.scrollIntoView({block: "center"})',
+        [$selector],
+    );
     foreach (mb_str_split($text) as $letter) {
         $chrome->driver->switchTo()->activeElement()->sendKeys($letter);
         usleep(650000);
     }
-    expect([$selector, $chrome->driver->executeScript('return document.querySelector(arguments[0]).value', [$selector])])
+    expect([
+        $selector,
+        $chrome->driver->executeScript('return document.querySelector(arguments[0]).value', [$selector]),
+    ])
         ->toBe([$selector, $text])
-        ->and([$selector, $chrome->driver->executeScript('return document.activeElement === document.querySelector(arguments[0])', [$selector])])
+        ->and([
+            $selector,
+            $chrome->driver->executeScript(
+                'return document.activeElement === document.querySelector(arguments[0])',
+                [$selector],
+            ),
+        ])
         ->toBe([$selector, true]);
 }
 
@@ -27,11 +39,23 @@ test('what is typed slowly stays, in every field of every page that answers whil
     $typed = 0;
     foreach ($pages as $page => $only) {
         $chrome->go($page);
-        $fields = $only !== null ? [$only] : $chrome->driver->executeScript(
-            'return [...document.querySelectorAll("main input:not([type=hidden]):not([type=radio]):not([type=checkbox]), main textarea")].filter((field) => field.id && field.id !== "yaml").map((field) => "#" + field.id)',
-        );
+        $fields =
+            $only !== null
+                ? [$only]
+                : $chrome->driver->executeScript(
+                    'return [...document.querySelectorAll("main input:not([type=hidden]):not([type=radio]):not([type=checkbox]), main textarea")].filter((field) => field.id && field.id !== "yaml").map((field) => "#" + field.id)',
+                );
         foreach ($fields as $field) {
-            typeSlowly($chrome, $field, $chrome->driver->executeScript('return /number|decimal|numeric/.test(document.querySelector(arguments[0]).type + document.querySelector(arguments[0]).inputMode)', [$field]) ? '12' : 'wren');
+            typeSlowly(
+                $chrome,
+                $field,
+                $chrome->driver->executeScript(
+                    'return /number|decimal|numeric/.test(document.querySelector(arguments[0]).type + document.querySelector(arguments[0]).inputMode)',
+                    [$field],
+                )
+                    ? '12'
+                    : 'wren',
+            );
             $typed++;
         }
     }
@@ -45,7 +69,10 @@ test('a reason typed on the plan sheet outlives the choices made after it, and i
     $chrome->choose('board', 'cobble');
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'Does not fit'));
     usleep(700000);
-    expect($chrome->find('#because')->getAttribute('value'))->toBe('try')->and($chrome->find('#because-label')->getText())->toStartWith('Go on all the same');
+    expect($chrome->find('#because')->getAttribute('value'))
+        ->toBe('try')
+        ->and($chrome->find('#because-label')->getText())
+        ->toStartWith('Go on all the same');
     $chrome->choose('supply', 'supply-2a5');
     $chrome->until(fn (): bool => str_starts_with($chrome->find('#because-label')->getText(), 'Why this one'));
     expect($chrome->find('#because')->getAttribute('value'))->toBe('try');

@@ -24,14 +24,22 @@ function book(
             AddressRange::between(Ipv4::parse($first), Ipv4::parse($last)),
             'thistledown.home.arpa',
         ),
-        array_map(fn (string $name, string $address): Taken => new Taken(Ipv4::parse($address), $name), array_keys($taken), array_values($taken)),
+        array_map(
+            fn (string $name, string $address): Taken => new Taken(Ipv4::parse($address), $name),
+            array_keys($taken),
+            array_values($taken),
+        ),
     );
 }
 
 test('the lowest free address from the tenth on', function (): void {
     expect((string) book()->propose())
         ->toBe('172.22.8.10')
-        ->and((string) book(taken: ['sieve' => '172.22.8.10', 'larder' => '172.22.8.11', 'x' => '172.22.8.13'])->propose())
+        ->and(
+            (string) book(
+                taken: ['sieve' => '172.22.8.10', 'larder' => '172.22.8.11', 'x' => '172.22.8.13'],
+            )->propose(),
+        )
         ->toBe('172.22.8.12');
 });
 
@@ -93,7 +101,17 @@ test('what is free passes', function (): void {
 
 test('a network is described field by field', function (array $typed, array $fields): void {
     $check = NetworkCheck::of(
-        ...array_replace(['172.22.8.0/24', '172.22.8.1', '172.22.8.100', '172.22.8.199', 'thistledown.home.arpa', 'Europe/London'], $typed),
+        ...array_replace(
+            [
+                '172.22.8.0/24',
+                '172.22.8.1',
+                '172.22.8.100',
+                '172.22.8.199',
+                'thistledown.home.arpa',
+                'Europe/London',
+            ],
+            $typed,
+        ),
     );
     expect(array_values(array_unique(array_map(fn ($f) => $f->place?->field, $check->findings->list))))
         ->toBe($fields)

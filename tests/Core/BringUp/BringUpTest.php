@@ -23,7 +23,12 @@ function lease(string $mac, string $address, ?string $name): Lease
 test('a playbook has every step once, the cable first and power before any wait', function (): void {
     foreach ([...array_keys(entryFiles('playbook')), 'tunnel-endpoint.none'] as $id) {
         $ids = array_map(fn (Step $step) => $step->id, playbook($id)->list);
-        expect($ids)->toBe(array_values(array_unique($ids)))->and($ids[0])->toBe('cable')->and($ids[1])->toBe('first-boot');
+        expect($ids)
+            ->toBe(array_values(array_unique($ids)))
+            ->and($ids[0])
+            ->toBe('cable')
+            ->and($ids[1])
+            ->toBe('first-boot');
     }
 });
 
@@ -114,22 +119,41 @@ test('a countdown is worked out from its beginning', function (): void {
 });
 
 test('times measured here go before common practice', function (): void {
-    $countdown = Countdown::of(playbook()->step('upgrade'), new DateTimeImmutable('@0'), new DateTimeImmutable('@60'), [300.0, 420.0]);
-    expect($countdown->expected->seconds)->toBe(420.0)->and($countdown->source)->toBe('measured here before, 2 runs');
+    $countdown = Countdown::of(
+        playbook()->step('upgrade'),
+        new DateTimeImmutable('@0'),
+        new DateTimeImmutable('@60'),
+        [300.0, 420.0],
+    );
+    expect($countdown->expected->seconds)
+        ->toBe(420.0)
+        ->and($countdown->source)
+        ->toBe('measured here before, 2 runs');
 });
 
 test('the bench runs its clock faster', function (): void {
-    $countdown = Countdown::of(playbook()->step('upgrade'), new DateTimeImmutable('@0'), new DateTimeImmutable('@0'), [], 20);
+    $countdown = Countdown::of(
+        playbook()->step('upgrade'),
+        new DateTimeImmutable('@0'),
+        new DateTimeImmutable('@0'),
+        [],
+        20,
+    );
     expect($countdown->expected->seconds)->toBe(36.0)->and($countdown->source)->toContain('20 times faster');
 });
 
 test('only a wait has a countdown', function (): void {
-    expect(fn () => Countdown::of(playbook()->step('cable'), new DateTimeImmutable(), new DateTimeImmutable()))->toThrow(
-        InvalidArgumentException::class,
-    );
+    expect(
+        fn () => Countdown::of(playbook()->step('cable'), new DateTimeImmutable(), new DateTimeImmutable()),
+    )->toThrow(InvalidArgumentException::class);
 });
 
-test('a box is singled out in the router\'s list', function (array $leases, array $before, ?string $address, string $code): void {
+test('a box is singled out in the router\'s list', function (
+    array $leases,
+    array $before,
+    ?string $address,
+    string $code,
+): void {
     $match = LeaseMatch::find(Hostname::parse('wren'), $leases, $before);
     expect($match->lease === null ? null : (string) $match->lease->address)
         ->toBe($address)
@@ -143,10 +167,30 @@ test('a box is singled out in the router\'s list', function (array $leases, arra
         'bringup.found',
     ],
     'capitals' => [[lease('02:00:00:00:00:07', '172.22.8.131', 'WREN')], [], '172.22.8.131', 'bringup.found'],
-    'known before' => [[lease('02:00:00:00:00:07', '172.22.8.131', 'wren')], ['02:00:00:00:00:07'], '172.22.8.131', 'bringup.found'],
-    'under another name' => [[lease('02:00:00:00:00:07', '172.22.8.131', 'board')], [], '172.22.8.131', 'bringup.other_name'],
-    'without a name' => [[lease('02:00:00:00:00:07', '172.22.8.131', null)], [], '172.22.8.131', 'bringup.other_name'],
-    'nothing new' => [[lease('02:00:00:00:00:01', '172.22.8.104', 'desk')], ['02:00:00:00:00:01'], null, 'bringup.not_in_list'],
+    'known before' => [
+        [lease('02:00:00:00:00:07', '172.22.8.131', 'wren')],
+        ['02:00:00:00:00:07'],
+        '172.22.8.131',
+        'bringup.found',
+    ],
+    'under another name' => [
+        [lease('02:00:00:00:00:07', '172.22.8.131', 'board')],
+        [],
+        '172.22.8.131',
+        'bringup.other_name',
+    ],
+    'without a name' => [
+        [lease('02:00:00:00:00:07', '172.22.8.131', null)],
+        [],
+        '172.22.8.131',
+        'bringup.other_name',
+    ],
+    'nothing new' => [
+        [lease('02:00:00:00:00:01', '172.22.8.104', 'desk')],
+        ['02:00:00:00:00:01'],
+        null,
+        'bringup.not_in_list',
+    ],
     'several new' => [
         [lease('02:00:00:00:00:01', '172.22.8.104', 'a'), lease('02:00:00:00:00:02', '172.22.8.105', 'b')],
         [],

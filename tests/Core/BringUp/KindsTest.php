@@ -39,12 +39,19 @@ function network(array $doors = [], ?string $leases = null, ?string $key = 'a'):
 
         public function hostKey(Ipv4 $address): ?SshPublicKey
         {
-            return $this->key === null ? null : SshPublicKey::tryOf('ssh-ed25519', base64_encode(pack('N', 11).'ssh-ed25519'.pack('N', 32).str_repeat($this->key, 32)));
+            return $this->key === null
+                ? null
+                : SshPublicKey::tryOf(
+                    'ssh-ed25519',
+                    base64_encode(pack('N', 11).'ssh-ed25519'.pack('N', 32).str_repeat($this->key, 32)),
+                );
         }
 
         public function leases(): ?string
         {
-            return $this->leases === 'away' ? throw new NotAsked(BringUpFindings::benchAway('no bench')) : $this->leases;
+            return $this->leases === 'away'
+                ? throw new NotAsked(BringUpFindings::benchAway('no bench'))
+                : $this->leases;
         }
     };
 }
@@ -53,74 +60,182 @@ function judged(string $step, array $given = [], ?Asking $network = null, ?RunFa
 {
     $played = playbook()->step($step) ?? throw new LogicException($step);
 
-    return $played->kind->judge(new Judging($played, $facts ?? new RunFacts('wren', 'warden', Ipv4::parse('172.22.8.16')), $given, $network ?? network(), Intake::standard()));
+    return $played->kind->judge(
+        new Judging(
+            $played,
+            $facts ?? new RunFacts('wren', 'warden', Ipv4::parse('172.22.8.16')),
+            $given,
+            $network ?? network(),
+            Intake::standard(),
+        ),
+    );
 }
 
 const LEASES = "1764000000 02:4b:1e:90:00:07 172.22.8.104 wren *\n";
 
 test('the router\'s list teaches where the box is and which hardware address it has', function (): void {
     $outcome = judged('found', [], network([], LEASES));
-    expect([$outcome->over, $outcome->values, $outcome->learned->mac])->toBe([true, ['found' => '172.22.8.104', 'mac' => '02:4b:1e:90:00:07'], '02:4b:1e:90:00:07']);
+    expect([$outcome->over, $outcome->values, $outcome->learned->mac])->toBe([
+        true,
+        ['found' => '172.22.8.104', 'mac' => '02:4b:1e:90:00:07'],
+        '02:4b:1e:90:00:07',
+    ]);
     // What was pasted goes before what can be asked.
-    expect(judged('found', ['pasted' => str_replace('wren', 'larder', LEASES).str_replace(['wren', '00:07', '8.104'], ['sieve', '00:08', '8.105'], LEASES)], network([], LEASES))->findings->codes())->toBe(['bringup.several_new'])
-        ->and(judged('found', [], network([], 'away'))->findings->codes())->toBe(['bringup.bench_away'])
-        ->and(judged('found', [], network())->over)->toBeFalse();
+    expect(
+        judged(
+            'found',
+            [
+                'pasted' => str_replace('wren', 'larder', LEASES).
+                    str_replace(['wren', '00:07', '8.104'], ['sieve', '00:08', '8.105'], LEASES),
+            ],
+            network([], LEASES),
+        )->findings->codes(),
+    )
+        ->toBe(['bringup.several_new'])
+        ->and(judged('found', [], network([], 'away'))->findings->codes())
+        ->toBe(['bringup.bench_away'])
+        ->and(judged('found', [], network())->over)
+        ->toBeFalse();
 });
 
 test('a port and a key are asked where the box was found, later where it is pinned', function (): void {
     $found = new RunFacts('wren', 'warden', Ipv4::parse('172.22.8.16'), learned: ['found' => '172.22.8.104']);
-    expect(judged('door', [], network(['172.22.8.104:22' => DoorState::Open]), $found)->words)->toBe('port 22 open')
-        ->and(judged('door', [], network(['172.22.8.16:22' => DoorState::Open]), $found)->over)->toBeFalse()
-        ->and(judged('host-key', [], network(), $found)->learned->hostKey)->toStartWith('SHA256:')
-        ->and(judged('host-key', [], network(key: null), $found)->findings->codes())->toBe(['bringup.no_host_key'])
-        ->and(judged('pinned', [], network(['172.22.8.104:22' => DoorState::Open]), $found)->findings->codes())->toBe(['bringup.still_at_old'])
-        ->and(judged('pinned', [], network(['172.22.8.16:22' => DoorState::Open]), $found)->learned->pinned)->toBeTrue()
-        ->and(judged('back', [], network(['172.22.8.16:22' => DoorState::Open]), $found)->learned->pinned)->toBeFalse()
-        ->and(judged('door', [], network(), new RunFacts('wren'))->findings->codes())->toBe(['bringup.no_address'])
-        ->and(judged('pinned', [], network(), new RunFacts('wren'))->findings->codes())->toBe(['bringup.no_address']);
+    expect(judged('door', [], network(['172.22.8.104:22' => DoorState::Open]), $found)->words)
+        ->toBe('port 22 open')
+        ->and(judged('door', [], network(['172.22.8.16:22' => DoorState::Open]), $found)->over)
+        ->toBeFalse()
+        ->and(judged('host-key', [], network(), $found)->learned->hostKey)
+        ->toStartWith('SHA256:')
+        ->and(judged('host-key', [], network(key: null), $found)->findings->codes())
+        ->toBe(['bringup.no_host_key'])
+        ->and(judged('pinned', [], network(['172.22.8.104:22' => DoorState::Open]), $found)->findings->codes())
+        ->toBe(['bringup.still_at_old'])
+        ->and(judged('pinned', [], network(['172.22.8.16:22' => DoorState::Open]), $found)->learned->pinned)
+        ->toBeTrue()
+        ->and(judged('back', [], network(['172.22.8.16:22' => DoorState::Open]), $found)->learned->pinned)
+        ->toBeFalse()
+        ->and(judged('door', [], network(), new RunFacts('wren'))->findings->codes())
+        ->toBe(['bringup.no_address'])
+        ->and(judged('pinned', [], network(), new RunFacts('wren'))->findings->codes())
+        ->toBe(['bringup.no_address']);
 });
 
 test('another key than the one kept does not pin a box', function (): void {
-    $facts = new RunFacts('wren', 'warden', Ipv4::parse('172.22.8.16'), hostKey: 'SHA256:other', hostKeyAt: new DateTimeImmutable('2026-11-20'));
+    $facts = new RunFacts(
+        'wren',
+        'warden',
+        Ipv4::parse('172.22.8.16'),
+        hostKey: 'SHA256:other',
+        hostKeyAt: new DateTimeImmutable('2026-11-20'),
+    );
     $outcome = judged('pinned', [], network(['172.22.8.16:22' => DoorState::Open]), $facts);
-    expect([$outcome->over, $outcome->learned->pinned, $outcome->learned->hostKey])->toBe([false, false, null])
-        ->and($outcome->findings->codes())->toBe(['bringup.port_open', 'bringup.host_key_changed'])
-        ->and(array_keys($outcome->looked))->toBe(['tcp/22']);
+    expect([$outcome->over, $outcome->learned->pinned, $outcome->learned->hostKey])
+        ->toBe([false, false, null])
+        ->and($outcome->findings->codes())
+        ->toBe(['bringup.port_open', 'bringup.host_key_changed'])
+        ->and(array_keys($outcome->looked))
+        ->toBe(['tcp/22']);
 });
 
 test('every service of the run must answer before it is said to', function (): void {
-    $facts = new RunFacts('wren', 'warden', Ipv4::parse('172.22.8.16'), jobs: [catalogue('job')['file-store'], catalogue('job')['print-host']]);
+    $facts = new RunFacts(
+        'wren',
+        'warden',
+        Ipv4::parse('172.22.8.16'),
+        jobs: [catalogue('job')['file-store'], catalogue('job')['print-host']],
+    );
     $ports = array_map(fn ($job): int => $job->servicePort()->port->number, $facts->jobs);
     $open = array_fill_keys(array_map(fn (int $port): string => "172.22.8.16:{$port}", $ports), DoorState::Open);
-    expect(judged('share-answers', [], network($open), $facts)->over)->toBeTrue()
-        ->and(judged('share-answers', [], network(array_slice($open, 0, 1)), $facts)->over)->toBeFalse()
-        ->and(count(judged('share-answers', [], network($open), $facts)->looked))->toBe(count(array_unique($ports)));
+    expect(judged('share-answers', [], network($open), $facts)->over)
+        ->toBeTrue()
+        ->and(judged('share-answers', [], network(array_slice($open, 0, 1)), $facts)->over)
+        ->toBeFalse()
+        ->and(count(judged('share-answers', [], network($open), $facts)->looked))
+        ->toBe(count(array_unique($ports)));
 });
 
 test('a disk is only chosen when its name was typed back', function (): void {
-    $list = json_encode(['blockdevices' => [
-        ['name' => 'mmcblk0', 'size' => 31914983424, 'type' => 'disk', 'mountpoints' => [null], 'serial' => '0x1', 'children' => [['name' => 'mmcblk0p2', 'size' => 31000000000, 'type' => 'part', 'mountpoints' => ['/']]]],
-        ['name' => 'sda', 'size' => 500000000000, 'type' => 'disk', 'mountpoints' => [null], 'serial' => 'SEED000007', 'tran' => 'usb'],
-    ]]);
+    $list = json_encode([
+        'blockdevices' => [
+            [
+                'name' => 'mmcblk0',
+                'size' => 31914983424,
+                'type' => 'disk',
+                'mountpoints' => [null],
+                'serial' => '0x1',
+                'children' => [
+                    ['name' => 'mmcblk0p2', 'size' => 31000000000, 'type' => 'part', 'mountpoints' => ['/']],
+                ],
+            ],
+            [
+                'name' => 'sda',
+                'size' => 500000000000,
+                'type' => 'disk',
+                'mountpoints' => [null],
+                'serial' => 'SEED000007',
+                'tran' => 'usb',
+            ],
+        ],
+    ]);
     $facts = new RunFacts('wren', 'warden', disk: Bytes::of(500000000000));
-    expect(judged('disk-find', ['pasted' => $list, 'typed_disk' => ''], null, $facts)->over)->toBeFalse()
-        ->and(judged('disk-find', ['pasted' => $list, 'typed_disk' => 'mmcblk0'], null, $facts)->over)->toBeFalse()
+    expect(judged('disk-find', ['pasted' => $list, 'typed_disk' => ''], null, $facts)->over)
+        ->toBeFalse()
+        ->and(judged('disk-find', ['pasted' => $list, 'typed_disk' => 'mmcblk0'], null, $facts)->over)
+        ->toBeFalse()
         ->and(judged('disk-find', ['pasted' => $list, 'typed_disk' => ' sda '], null, $facts)->values)
-        ->toBe(['disk' => 'sda', 'disk_serial' => 'SEED000007', 'disk_partition' => 'sda1', 'disk_bytes' => '500000000000']);
+        ->toBe([
+            'disk' => 'sda',
+            'disk_serial' => 'SEED000007',
+            'disk_partition' => 'sda1',
+            'disk_bytes' => '500000000000',
+        ]);
 });
 
 test('the store is written into the record when it is shared, with all that is known of it', function (): void {
-    $facts = new RunFacts('wren', 'warden', learned: ['uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7', 'disk_serial' => 'SEED1', 'disk_bytes' => '500000000000']);
-    expect(judged('share', [], null, $facts)->learned->store)->toBe([
-        'label' => 'store', 'mount_point' => '/srv/store', 'share' => 'store', 'uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7', 'serial' => 'SEED1', 'bytes' => 500000000000,
-    ])
-        ->and(judged('share', ['pasted' => 'Failed to restart smbd.service: Unit smbd.service not found.'], null, $facts)->learned->store)->toBeNull()
-        ->and(judged('share')->learned->store)->toBeNull();
+    $facts = new RunFacts(
+        'wren',
+        'warden',
+        learned: [
+            'uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7',
+            'disk_serial' => 'SEED1',
+            'disk_bytes' => '500000000000',
+        ],
+    );
+    expect(judged('share', [], null, $facts)->learned->store)
+        ->toBe([
+            'label' => 'store',
+            'mount_point' => '/srv/store',
+            'share' => 'store',
+            'uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7',
+            'serial' => 'SEED1',
+            'bytes' => 500000000000,
+        ])
+        ->and(
+            judged(
+                'share',
+                ['pasted' => 'Failed to restart smbd.service: Unit smbd.service not found.'],
+                null,
+                $facts,
+            )->learned->store,
+        )
+        ->toBeNull()
+        ->and(judged('share')->learned->store)
+        ->toBeNull();
 });
 
 test('no kind throws on what is pasted, and each finding points at a field that the step has', function (): void {
     mt_srand(11);
-    $texts = ['', ' ', "\0\0", str_repeat("[\n", 3000), "E: Could not get lock /var/lib/dpkg/lock\n", '{"blockdevices": [{"name": 3}]}', 'ümläut 🦡', "\xFF\xFE", LEASES];
+    $texts = [
+        '',
+        ' ',
+        "\0\0",
+        str_repeat("[\n", 3000),
+        "E: Could not get lock /var/lib/dpkg/lock\n",
+        '{"blockdevices": [{"name": 3}]}',
+        'ümläut 🦡',
+        "\xFF\xFE",
+        LEASES,
+    ];
     for ($i = 0; $i < 40; $i++) {
         $texts[] = substr(str_shuffle(LEASES.'{"[:/]}'.$texts[5]), 0, mt_rand(1, 200));
     }
@@ -130,42 +245,74 @@ test('no kind throws on what is pasted, and each finding points at a field that 
         foreach ($texts as $text) {
             $played = new Step('x', $kind, 'x', 'x', 'true', '', $step->hands, null, null, '', '', '', []);
             $fields = array_map(fn (StepField $field): string => $field->name, $kind->takes($played, false));
-            $outcome = $kind->judge(new Judging($played, new RunFacts('wren'), array_fill_keys($fields, $text), network(), Intake::standard()));
-            $pointed = array_filter(array_map(fn (Finding $finding): ?string => $finding->place?->field, $outcome->findings->list));
+            $outcome = $kind->judge(
+                new Judging(
+                    $played,
+                    new RunFacts('wren'),
+                    array_fill_keys($fields, $text),
+                    network(),
+                    Intake::standard(),
+                ),
+            );
+            $pointed = array_filter(
+                array_map(fn (Finding $finding): ?string => $finding->place?->field, $outcome->findings->list),
+            );
             expect([$name, array_values(array_diff($pointed, $fields))])->toBe([$name, []]);
         }
     }
     expect(StepKinds::of('nobody knows this'))->toBeInstanceOf(ByHand::class);
 });
 
-test('what is asked of the bench can be done by it: typed where a command is typed, never where a person must look', function (): void {
-    foreach (StepKinds::all() as $name => $kind) {
-        expect([$name, $kind->bench() === null || in_array($kind->place(), [StepPlace::Hand, StepPlace::Box, StepPlace::Router], true)])->toBe([$name, true]);
-    }
-});
+test(
+    'what is asked of the bench can be done by it: typed where a command is typed, never where a person must look',
+    function (): void {
+        foreach (StepKinds::all() as $name => $kind) {
+            expect([
+                $name,
+                $kind->bench() === null ||
+                in_array($kind->place(), [StepPlace::Hand, StepPlace::Box, StepPlace::Router], true),
+            ])->toBe([$name, true]);
+        }
+    },
+);
 
 test('steps of several playbooks are played once, and a box in service does not arrive again', function (): void {
     $reader = playbooks();
     $store = $reader->playbook(entry('playbook', 'file-store.package'));
     $ids = fn (RunSteps $run): array => array_map(fn (Step $step): string => $step->id, $run->list);
     $both = $ids(RunSteps::of([$store, $reader->bare('dns-filter', 'package'), $store]));
-    expect($both)->toBe($ids(RunSteps::of([$store])))
-        ->and(array_slice($ids(RunSteps::of([$store], inService: true)), 0, 4))->toBe(['login', 'index', 'upgrade', 'disk-find']);
+    expect($both)
+        ->toBe($ids(RunSteps::of([$store])))
+        ->and(array_slice($ids(RunSteps::of([$store], inService: true)), 0, 4))
+        ->toBe(['login', 'index', 'upgrade', 'disk-find']);
 });
 
-test('a playbook that cannot be played is refused with the reason', function (array $change, string $because): void {
+test('a playbook that cannot be played is refused with the reason', function (
+    array $change,
+    string $because,
+): void {
     $entry = [...entry('playbook', 'file-store.package'), ...$change];
     expect(fn () => playbooks()->playbook($entry))->toThrow(InvalidArgumentException::class, $because);
 })->with([
     'a part that is not there' => [['arrive' => ['teleport']], 'no shared part “teleport”'],
     'an id of another job' => [['job' => 'dns-filter'], 'its id must be “dns-filter.package”'],
-    'a step twice' => [['steps' => [...array_fill(0, 2, ['id' => 'a', 'kind' => 'hand', 'title' => 'A', 'text' => 'a', 'hands_s' => 1])]], 'one id'],
+    'a step twice' => [
+        [
+            'steps' => [
+                ...array_fill(0, 2, ['id' => 'a', 'kind' => 'hand', 'title' => 'A', 'text' => 'a', 'hands_s' => 1]),
+            ],
+        ],
+        'one id',
+    ],
 ]);
 
 test('a file that cannot hold its values leaves the command unfinished', function (): void {
     $share = playbook()->step('share');
     $facts = fn (string $user): RunFacts => new RunFacts('wren', $user);
-    expect(Values::of($facts('warden'), $share)->fill($share->command))->toContain('[store]')
-        ->and(Values::of($facts('store'), $share)->fill($share->command))->toBeNull()
-        ->and(PlaybookReader::gone('tea')->title)->toContain('“tea”');
+    expect(Values::of($facts('warden'), $share)->fill($share->command))
+        ->toContain('[store]')
+        ->and(Values::of($facts('store'), $share)->fill($share->command))
+        ->toBeNull()
+        ->and(PlaybookReader::gone('tea')->title)
+        ->toContain('“tea”');
 });

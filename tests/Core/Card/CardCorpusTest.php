@@ -25,7 +25,9 @@ function cards(string $kind): array
     );
 }
 
-/** @return array{files: array<string, string>, context?: array<string, mixed>, expect?: list<string>, boots?: string, radio?: bool} */
+/**
+ * @return array{files: array<string, string>, context?: array<string, mixed>, expect?: list<string>, boots?: string, radio?: bool}
+ */
 function cardFrom(string $file): array
 {
     return Yaml::parseFile($file);
@@ -93,7 +95,8 @@ test('a right card has no finding, and boots', function (string $file): void {
 test('a broken card has the finding it should, in its place', function (string $file): void {
     $card = cardFrom($file);
     $found = array_map(
-        fn ($finding): string => "{$finding->code} {$finding->place?->file}".($finding->place?->line === null ? '' : ":{$finding->place->line}"),
+        fn ($finding): string => "{$finding->code} {$finding->place?->file}".
+            ($finding->place?->line === null ? '' : ":{$finding->place->line}"),
         (new Linter())->lint(new CardFolder($card['files']), knownOf($card))->list,
     );
     foreach ($card['expect'] ?? [] as $expected) {
@@ -116,9 +119,14 @@ test('the bench shows what the finding promised', function (string $file): void 
 })->with(fn (): array => cards('broken'));
 
 test('a broken card has no more than a few findings', function (string $file): void {
-    expect((new Linter())->lint(new CardFolder(cardFrom($file)['files']), knownOf(cardFrom($file)))->count())->toBeLessThanOrEqual(4);
+    expect(
+        (new Linter())->lint(new CardFolder(cardFrom($file)['files']), knownOf(cardFrom($file)))->count(),
+    )->toBeLessThanOrEqual(4);
 })->with(fn (): array => cards('broken'));
 
 test('the corpus is as large as it should be', function (): void {
-    expect(count(cards('right')))->toBeGreaterThanOrEqual(20)->and(count(cards('broken')))->toBeGreaterThanOrEqual(60);
+    expect(count(cards('right')))
+        ->toBeGreaterThanOrEqual(20)
+        ->and(count(cards('broken')))
+        ->toBeGreaterThanOrEqual(60);
 });

@@ -51,9 +51,9 @@ function userData(string $from = '', string $to = ''): string
 }
 
 test('nobody can be locked out by construction', function (): void {
-    expect(fn () => new FirstBoot(Hostname::parse('wren'), 'home.arpa', 'i', 'warden', null, null, 'Etc/UTC', 'gb', []))->toThrow(
-        InvalidArgumentException::class,
-    );
+    expect(
+        fn () => new FirstBoot(Hostname::parse('wren'), 'home.arpa', 'i', 'warden', null, null, 'Etc/UTC', 'gb', []),
+    )->toThrow(InvalidArgumentException::class);
 });
 
 test('the three files say what was typed', function (): void {
@@ -84,7 +84,9 @@ test('the three files say what was typed', function (): void {
 
 test('a password login asks for the password with sudo', function (): void {
     $user = Yaml::parse(
-        card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')->text('user-data'),
+        card(
+            password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.',
+        )->text('user-data'),
     )['users'][0];
     expect($user['hashed_passwd'])
         ->toBe('$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')
@@ -97,7 +99,17 @@ test('a password login asks for the password with sudo', function (): void {
 });
 
 test('every line that decides something has its reason', function (): void {
-    $settings = new FirstBoot(Hostname::parse('wren'), 'home.arpa', 'i', 'warden', SshPublicKey::tryParse(CARD_KEY), null, 'Etc/UTC', 'gb', []);
+    $settings = new FirstBoot(
+        Hostname::parse('wren'),
+        'home.arpa',
+        'i',
+        'warden',
+        SshPublicKey::tryParse(CARD_KEY),
+        null,
+        'Etc/UTC',
+        'gb',
+        [],
+    );
     foreach ((new DeclarativeWriter())->write($settings) as $file) {
         expect($file->lines[0]->reason)
             ->not->toBe('')
@@ -147,7 +159,9 @@ test('a scalar reads back for random texts', function (): void {
         $text = implode(
             '',
             array_map(
-                fn (): string => mb_chr([mt_rand(32, 126), mt_rand(161, 700), mt_rand(0x4E00, 0x4E80)][mt_rand(0, 2)]),
+                fn (): string => mb_chr(
+                    [mt_rand(32, 126), mt_rand(161, 700), mt_rand(0x4E00, 0x4E80)][mt_rand(0, 2)],
+                ),
                 range(1, mt_rand(1, 20)),
             ),
         );
@@ -160,19 +174,32 @@ test('what is right has no finding', function (): void {
         ->toBe([])
         ->and(
             (new Linter())
-                ->lint(card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.'))
+                ->lint(
+                    card(
+                        password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.',
+                    ),
+                )
                 ->codes(),
         )
         ->toBe([])
         ->and(
             (new Linter())
-                ->lint(card(['config.txt' => "dtparam=audio=on\n", 'cmdline.txt' => "console=tty1 root=PARTUUID=1-02 rootwait\n"]))
+                ->lint(
+                    card([
+                        'config.txt' => "dtparam=audio=on\n",
+                        'cmdline.txt' => "console=tty1 root=PARTUUID=1-02 rootwait\n",
+                    ]),
+                )
                 ->codes(),
         )
         ->toBe([])
         ->and(
             (new Linter())
-                ->lint(card(['network-config' => "network:\n  version: 2\n  ethernets:\n    eth0:\n      addresses: [172.22.8.16/24]\n"]))
+                ->lint(
+                    card([
+                        'network-config' => "network:\n  version: 2\n  ethernets:\n    eth0:\n      addresses: [172.22.8.16/24]\n",
+                    ]),
+                )
                 ->codes(),
         )
         ->toBe([]);
@@ -186,15 +213,35 @@ test('what is wrong is found in its line', function (callable $make, string $cod
         ->and((string) $found[0]->place)
         ->toMatch('~^'.preg_quote($place, '~').'(:\d+)?$~');
 })->with([
-    'first line missing' => [fn () => card(['user-data' => userData("#cloud-config\n")]), 'card.no_cloud_config_line', 'user-data:1'],
-    'blank inside the mark' => [fn () => card(['user-data' => userData('#cloud-config', '# cloud-config')]), 'card.no_cloud_config_line', 'user-data:1'],
+    'first line missing' => [
+        fn () => card(['user-data' => userData("#cloud-config\n")]),
+        'card.no_cloud_config_line',
+        'user-data:1',
+    ],
+    'blank inside the mark' => [
+        fn () => card(['user-data' => userData('#cloud-config', '# cloud-config')]),
+        'card.no_cloud_config_line',
+        'user-data:1',
+    ],
     'empty file' => [fn () => card(['user-data' => '']), 'card.no_cloud_config_line', 'user-data:1'],
     'tab' => [fn () => card(['user-data' => userData('  layout', "\tlayout")]), 'card.yaml_tab', 'user-data:7'],
-    'unclosed quote' => [fn () => card(['user-data' => userData('hostname: wren', 'hostname: "wren')]), 'card.yaml_does_not_parse', 'user-data:2'],
+    'unclosed quote' => [
+        fn () => card(['user-data' => userData('hostname: wren', 'hostname: "wren')]),
+        'card.yaml_does_not_parse',
+        'user-data:2',
+    ],
     'BOM' => [fn () => card(['user-data' => "\xEF\xBB\xBF".userData()]), 'card.bom', 'user-data:1'],
     'CRLF' => [fn () => card(['meta-data' => "instance-id: a\r\n"]), 'card.crlf', 'meta-data:1'],
-    'typed suffix' => [fn () => card(['user-data' => userData('hostname: wren', 'hostname: wren.local')]), 'hostname.dot', 'user-data:2'],
-    'name read as truth' => [fn () => card(['user-data' => userData('hostname: wren', 'hostname: true')]), 'card.hostname_not_text', 'user-data:2'],
+    'typed suffix' => [
+        fn () => card(['user-data' => userData('hostname: wren', 'hostname: wren.local')]),
+        'hostname.dot',
+        'user-data:2',
+    ],
+    'name read as truth' => [
+        fn () => card(['user-data' => userData('hostname: wren', 'hostname: true')]),
+        'card.hostname_not_text',
+        'user-data:2',
+    ],
     'no name' => [
         fn () => card([
             'user-data' => str_replace('fqdn:', '#fqdn:', userData("hostname: wren\n")),
@@ -203,21 +250,29 @@ test('what is wrong is found in its line', function (callable $make, string $cod
         'card.no_hostname',
         'user-data:1',
     ],
-    'misspelt key' => [fn () => card(['user-data' => userData('timezone:', 'time_zone:')]), 'card.unknown_key', 'user-data:5'],
+    'misspelt key' => [
+        fn () => card(['user-data' => userData('timezone:', 'time_zone:')]),
+        'card.unknown_key',
+        'user-data:5',
+    ],
     'cut key' => [
         fn () => card(['user-data' => userData('AAAAC3NzaC1lZDI1NTE5AAAAIAEB', 'AAAAC3NzaC1lZDI1NTE5AAAAIAE')]),
         'card.key_does_not_decode',
         'user-data:15',
     ],
-    'nobody' => [fn () => card(['user-data' => userData('ssh_authorized_keys', 'ssh_authorised_keys')]), 'card.nobody_can_log_in', 'user-data:8'],
+    'nobody' => [
+        fn () => card(['user-data' => userData('ssh_authorized_keys', 'ssh_authorised_keys')]),
+        'card.nobody_can_log_in',
+        'user-data:8',
+    ],
     'locked password' => [
         fn () => card([
             'user-data' => str_replace(
                 'lock_passwd: false',
                 'lock_passwd: true',
-                card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')->text(
-                    'user-data',
-                ),
+                card(
+                    password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.',
+                )->text('user-data'),
             ),
         ]),
         'card.nobody_can_log_in',
@@ -228,9 +283,9 @@ test('what is wrong is found in its line', function (callable $make, string $cod
             'user-data' => str_replace(
                 'hashed_passwd',
                 'plain_text_passwd',
-                card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')->text(
-                    'user-data',
-                ),
+                card(
+                    password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.',
+                )->text('user-data'),
             ),
         ]),
         'card.password_in_clear',
@@ -241,17 +296,23 @@ test('what is wrong is found in its line', function (callable $make, string $cod
             'user-data' => str_replace(
                 '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.',
                 'greenhouse',
-                card(password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')->text(
-                    'user-data',
-                ),
+                card(
+                    password: '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.',
+                )->text('user-data'),
             ),
         ]),
         'card.password_not_hashed',
         'user-data:14',
     ],
-    'login stays off' => [fn () => card(['user-data' => userData('enable, --now, ssh', 'status, cron')]), 'card.remote_login_unsaid', 'user-data'],
+    'login stays off' => [
+        fn () => card(['user-data' => userData('enable, --now, ssh', 'status, cron')]),
+        'card.remote_login_unsaid',
+        'user-data',
+    ],
     'a colon in a command' => [
-        fn () => card(['user-data' => str_replace("runcmd:\n", "runcmd:\n  - echo done: now\n", card()->text('user-data'))]),
+        fn () => card([
+            'user-data' => str_replace("runcmd:\n", "runcmd:\n  - echo done: now\n", card()->text('user-data')),
+        ]),
         'card.value_kind',
         'user-data:20',
     ],
@@ -261,39 +322,63 @@ test('what is wrong is found in its line', function (callable $make, string $cod
         'user-data:22',
     ],
     'address of the network' => [
-        fn () => card(['network-config' => "version: 2\nethernets:\n  eth0:\n    addresses:\n      - 172.22.8.0/24\n"]),
+        fn () => card([
+            'network-config' => "version: 2\nethernets:\n  eth0:\n    addresses:\n      - 172.22.8.0/24\n",
+        ]),
         'card.address_of_network',
         'network-config:5',
     ],
     'a key that netplan does not know' => [
-        fn () => card(['network-config' => "version: 2\nethernets:\n  eth0:\n    dhcp4: true\n    nameserver:\n      addresses: [172.22.8.1]\n"]),
+        fn () => card([
+            'network-config' => "version: 2\nethernets:\n  eth0:\n    dhcp4: true\n    nameserver:\n      addresses: [172.22.8.1]\n",
+        ]),
         'card.netplan_refuses',
         'network-config:5',
     ],
     'a key of another kind of link' => [
-        fn () => card(['network-config' => "version: 2\nethernets:\n  eth0:\n    dhcp4: true\n    access-points: {}\n"]),
+        fn () => card([
+            'network-config' => "version: 2\nethernets:\n  eth0:\n    dhcp4: true\n    access-points: {}\n",
+        ]),
         'card.netplan_refuses',
         'network-config:5',
     ],
     'one value where a list belongs' => [
-        fn () => card(['network-config' => "version: 2\nethernets:\n  eth0:\n    dhcp4: true\n    nameservers:\n      addresses: 172.22.8.1\n"]),
+        fn () => card([
+            'network-config' => "version: 2\nethernets:\n  eth0:\n    dhcp4: true\n    nameservers:\n      addresses: 172.22.8.1\n",
+        ]),
         'card.netplan_refuses',
         'network-config:6',
     ],
     'no meta-data' => [fn () => card(['meta-data' => null]), 'card.no_meta_data', 'meta-data'],
-    'no instance' => [fn () => card(['meta-data' => "local-hostname: wren\n"]), 'card.no_instance_id', 'meta-data:1'],
-    'no version' => [fn () => card(['network-config' => "ethernets:\n  eth0:\n    dhcp4: true\n"]), 'card.network_version', 'network-config:1'],
+    'no instance' => [
+        fn () => card(['meta-data' => "local-hostname: wren\n"]),
+        'card.no_instance_id',
+        'meta-data:1',
+    ],
+    'no version' => [
+        fn () => card(['network-config' => "ethernets:\n  eth0:\n    dhcp4: true\n"]),
+        'card.network_version',
+        'network-config:1',
+    ],
     'no link' => [fn () => card(['network-config' => "version: 2\n"]), 'card.no_links', 'network-config:1'],
     'no address' => [
         fn () => card(['network-config' => "version: 2\nethernets:\n  eth0:\n    optional: true\n"]),
         'card.link_without_address',
         'network-config:3',
     ],
-    'only comments' => [fn () => card(['network-config' => "# version: 2\n"]), 'card.yaml_empty', 'network-config:1'],
+    'only comments' => [
+        fn () => card(['network-config' => "# version: 2\n"]),
+        'card.yaml_empty',
+        'network-config:1',
+    ],
     'marker with extension' => [fn () => card(['ssh.txt' => '']), 'card.marker_extension', 'ssh.txt'],
     'marker with a dot' => [fn () => card(['ssh.' => '']), 'card.marker_extension', 'ssh.'],
     'marker and nobody' => [fn () => new CardFolder(['ssh' => '']), 'card.nobody_can_log_in', 'ssh'],
-    'kernel line broken' => [fn () => card(['cmdline.txt' => "console=tty1\nrootwait\n"]), 'card.cmdline_lines', 'cmdline.txt:2'],
+    'kernel line broken' => [
+        fn () => card(['cmdline.txt' => "console=tty1\nrootwait\n"]),
+        'card.cmdline_lines',
+        'cmdline.txt:2',
+    ],
 ]);
 
 test('a pasted key is put together again', function (): void {
@@ -334,10 +419,21 @@ test('passwords and user names', function (): void {
 
 test('ten thousand mutated cards make findings and nothing else', function (): void {
     mt_srand(4242);
-    $cards = array_map(fn (string $file): array => Yaml::parseFile($file)['files'], glob('tests/Core/Card/cards/*/*.yaml') ?: []);
-    // Hashes are tried against well-known passwords, which takes milliseconds by design; a few hundred of those will do.
-    $light = array_values(array_filter($cards, fn (array $files): bool => ! str_contains(implode('', $files), '$6$')));
-    $context = new CardContext(image: catalogue('image')['appliance-radio'], ssids: ['Thistledown'], containers: true, sixtyFour: true);
+    $cards = array_map(
+        fn (string $file): array => Yaml::parseFile($file)['files'],
+        glob('tests/Core/Card/cards/*/*.yaml') ?: [],
+    );
+    // Hashes are tried against well-known passwords, which takes milliseconds by design; a few hundred of those will
+    // do.
+    $light = array_values(
+        array_filter($cards, fn (array $files): bool => ! str_contains(implode('', $files), '$6$')),
+    );
+    $context = new CardContext(
+        image: catalogue('image')['appliance-radio'],
+        ssids: ['Thistledown'],
+        containers: true,
+        sixtyFour: true,
+    );
     $before = memory_get_usage();
     for ($i = 0; $i < 10000; $i++) {
         $files = $i % 40 === 0 ? $cards[mt_rand(0, count($cards) - 1)] : $light[mt_rand(0, count($light) - 1)];
@@ -350,7 +446,10 @@ test('ten thousand mutated cards make findings and nothing else', function (): v
                 1 => substr_replace($text, chr(mt_rand(0, 255)), $at, 1),
                 2 => substr_replace(
                     $text,
-                    str_repeat(["\t", ' ', "\n", '{', '[', '"', '#', ':', '-', '&a', '*a', '<<'][mt_rand(0, 11)], mt_rand(1, 30)),
+                    str_repeat(
+                        ["\t", ' ', "\n", '{', '[', '"', '#', ':', '-', '&a', '*a', '<<'][mt_rand(0, 11)],
+                        mt_rand(1, 30),
+                    ),
                     $at,
                     0,
                 ),
@@ -364,7 +463,9 @@ test('ten thousand mutated cards make findings and nothing else', function (): v
         $files[$name] = $text;
         mt_rand(0, 9) ?: ($files[$name.['.', '.txt', ' ', ''][mt_rand(0, 3)]] = $text);
         $folder = new CardFolder($files);
-        expect((new Linter())->lint($folder, $i % 2 === 0 ? $context : new CardContext())->count())->toBeLessThan(90);
+        expect((new Linter())->lint($folder, $i % 2 === 0 ? $context : new CardContext())->count())->toBeLessThan(
+            90,
+        );
         $i % 10 ?: (new Fixer())->fix($folder, $context);
     }
     expect(memory_get_usage() - $before)->toBeLessThan(32 * 1024 ** 2);
@@ -409,7 +510,10 @@ test('a mended card has nothing that it had not before, and a right one stays as
         $folder = new CardFolder(Yaml::parseFile($file)['files']);
         $grave = fn (CardFolder $folder): array => array_map(
             fn (Finding $finding): string => $finding->code,
-            array_filter((new Linter())->lint($folder)->list, fn (Finding $finding): bool => $finding->severity->rank() >= Severity::Warn->rank()),
+            array_filter(
+                (new Linter())->lint($folder)->list,
+                fn (Finding $finding): bool => $finding->severity->rank() >= Severity::Warn->rank(),
+            ),
         );
         $fixed = (new Fixer())->fix($folder);
         expect([basename($file), array_diff($grave($fixed->folder), $grave($folder))])->toBe([basename($file), []]);
@@ -420,7 +524,12 @@ test('a mended card has nothing that it had not before, and a right one stays as
 });
 
 test('a line is shown beside its finding without the secret in it', function (string $line, string $shown): void {
-    expect(ShownLine::of(new CardFolder(['wpa_supplicant.conf' => "country=GB\n{$line}\n"]), Place::file('wpa_supplicant.conf', 2)))->toBe($shown);
+    expect(
+        ShownLine::of(
+            new CardFolder(['wpa_supplicant.conf' => "country=GB\n{$line}\n"]),
+            Place::file('wpa_supplicant.conf', 2),
+        ),
+    )->toBe($shown);
 })->with([
     ['    psk="seeds # in paper"', '    psk=…'],
     ['    psk=seeds', '    psk=…'],
@@ -435,7 +544,10 @@ test('a line is shown beside its finding without the secret in it', function (st
 
 test('user-data that is taken but not looked into is said to be so', function (string $text, string $what): void {
     $found = (new Linter())->lint(new CardFolder(['user-data' => $text, 'meta-data' => "instance-id: a\n"]))->list;
-    expect(array_column($found, 'code'))->toBe(['card.user_data_of_another_kind'])->and($found[0]->found)->toContain($what);
+    expect(array_column($found, 'code'))
+        ->toBe(['card.user_data_of_another_kind'])
+        ->and($found[0]->found)
+        ->toContain($what);
 })->with([
     ["#!/bin/sh\nhostname wren\n", 'a script'],
     ["## template: jinja\n#cloud-config\nhostname: {{ v1.local_hostname }}\n", 'a template'],
@@ -444,8 +556,13 @@ test('user-data that is taken but not looked into is said to be so', function (s
     [(string) gzencode("#cloud-config\nhostname: wren\n"), 'gzip'],
 ]);
 
-test('passwords that are guessed first are refused, good ones are not', function (string $password, ?string $code): void {
-    expect(LoginCheck::passwordFindings($password, 'first_password', ['warden', 'seedpress'])->codes())->toBe($code === null ? [] : [$code]);
+test('passwords that are guessed first are refused, good ones are not', function (
+    string $password,
+    ?string $code,
+): void {
+    expect(LoginCheck::passwordFindings($password, 'first_password', ['warden', 'seedpress'])->codes())->toBe(
+        $code === null ? [] : [$code],
+    );
 })->with([
     ['warden', 'card.password_short'],
     ['warden2026', 'card.password_like_name'],
@@ -479,7 +596,12 @@ test('keyboard layouts are those of xkeyboard-config', function (): void {
     preg_match_all('/^\s+([a-z]{2})\s/m', $section[1], $layouts);
     expect(array_filter($layouts[1], fn (string $layout): bool => ! Keyboard::isKnown($layout)))
         ->toBe([])
-        ->and(array_filter(array_map(fn (int $n): string => chr(97 + intdiv($n, 26)).chr(97 + $n % 26), range(0, 675)), fn (string $two): bool => Keyboard::isKnown($two) && ! in_array($two, $layouts[1], true)))
+        ->and(
+            array_filter(
+                array_map(fn (int $n): string => chr(97 + intdiv($n, 26)).chr(97 + ($n % 26)), range(0, 675)),
+                fn (string $two): bool => Keyboard::isKnown($two) && ! in_array($two, $layouts[1], true),
+            ),
+        )
         ->toBe([]);
 });
 
@@ -487,19 +609,32 @@ test('names that mean something else are refused', function (string $name): void
     expect(Hostname::check($name)->codes())->toContain('hostname.reserved');
 })->with(['localhost', 'Router', 'gateway', 'broadcasthost', 'local', 'wpad', 'ip6-localhost']);
 
-test('a key in quotes is found by what it says, and what stands in a line with others is no false alarm', function (): void {
-    $key = str_repeat('8c6a527e', 8);
-    $lines = new YamlLines("a:\n  \"x\\\"y: z\":\n    password: one\n  'it''s':\n    password: two\nb:\n  deeper:\n    password: three\n  password: four\n");
-    expect($lines->locate(['a', 'x"y: z', 'password']))
-        ->toBe(3)
-        ->and($lines->locate(['a', "it's", 'password']))
-        ->toBe(5)
-        ->and($lines->locate(['b', 'password']))
-        ->toBe(9);
-    foreach (["\n      \"a\\\"b\": {password: \"{$key}\"}", " {Thistledown: {password: \"{$key}\"}}"] as $points) {
-        $card = card(['network-config' => "version: 2\nwifis:\n  wlan0:\n    dhcp4: true\n    regulatory-domain: GB\n    access-points:{$points}\n"]);
-        expect((new Linter())->lint($card)->codes())->not->toContain('card.passphrase_not_text')->not->toContain('card.netplan_refuses');
-    }
-    $flow = card(['network-config' => "version: 2\nethernets:\n  eth0: {dhcp4: true, addresses: [], nameservers: {}, mtu: }\n"]);
-    expect((new Linter())->lint($flow)->codes())->not->toContain('card.netplan_refuses');
-});
+test(
+    'a key in quotes is found by what it says, and what stands in a line with others is no false alarm',
+    function (): void {
+        $key = str_repeat('8c6a527e', 8);
+        $lines = new YamlLines(
+            "a:\n  \"x\\\"y: z\":\n    password: one\n  'it''s':\n    password: two\nb:\n  deeper:\n    password: three\n  password: four\n",
+        );
+        expect($lines->locate(['a', 'x"y: z', 'password']))
+            ->toBe(3)
+            ->and($lines->locate(['a', "it's", 'password']))
+            ->toBe(5)
+            ->and($lines->locate(['b', 'password']))
+            ->toBe(9);
+        foreach (
+            ["\n      \"a\\\"b\": {password: \"{$key}\"}", " {Thistledown: {password: \"{$key}\"}}"] as $points
+        ) {
+            $card = card([
+                'network-config' => "version: 2\nwifis:\n  wlan0:\n    dhcp4: true\n    regulatory-domain: GB\n    access-points:{$points}\n",
+            ]);
+            expect((new Linter())->lint($card)->codes())
+                ->not->toContain('card.passphrase_not_text')
+                ->not->toContain('card.netplan_refuses');
+        }
+        $flow = card([
+            'network-config' => "version: 2\nethernets:\n  eth0: {dhcp4: true, addresses: [], nameservers: {}, mtu: }\n",
+        ]);
+        expect((new Linter())->lint($flow)->codes())->not->toContain('card.netplan_refuses');
+    },
+);

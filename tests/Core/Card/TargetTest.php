@@ -19,7 +19,10 @@ use Burrow\Net\Prefix;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Rate;
 
-/** Text that the three commands print, for a desk computer with a system disk, a large drive with everything on it, and a card. */
+/**
+ * Text that the three commands print, for a desk computer with a system disk, a large drive with everything on it, and
+ * a card.
+ */
 function diskList(string $system, bool $card): string
 {
     return (string) file_get_contents(__DIR__.'/disks/'.$system.($card ? '-with' : '-without').'.txt');
@@ -52,7 +55,12 @@ test('the system disk and the drive with everything on it must not be touched', 
     $why = array_map(fn ($one): string => (string) $one->stays, guard(null, disks($system))->disks);
     expect($why[0])
         ->toContain('own system runs from it')
-        ->and(array_filter($why, fn (string $one): bool => preg_match('/in use at|more than any card|built in/', $one) === 1))
+        ->and(
+            array_filter(
+                $why,
+                fn (string $one): bool => preg_match('/in use at|more than any card|built in/', $one) === 1,
+            ),
+        )
         ->not->toBe([]);
 })->with(['lsblk', 'diskutil', 'get-disk']);
 
@@ -87,14 +95,26 @@ test('in doubt no disk is named', function (?array $before, array $after, string
         fn () => [new BlockDevice('sdb', Bytes::of(0), null, null, 'usb', true, false, [], [])],
         'must not be touched: it is an empty reader',
     ],
-    'a locked card' => [fn () => [], fn () => [new BlockDevice('sdb', Bytes::giga(32), null, 'a', 'usb', true, true, [], [])], 'read-only'],
-    'too small' => [fn () => [], fn () => [new BlockDevice('sdb', Bytes::giga(2), null, 'a', 'usb', true, false, [], [])], 'the image has 2.7 GB'],
+    'a locked card' => [
+        fn () => [],
+        fn () => [new BlockDevice('sdb', Bytes::giga(32), null, 'a', 'usb', true, true, [], [])],
+        'read-only',
+    ],
+    'too small' => [
+        fn () => [],
+        fn () => [new BlockDevice('sdb', Bytes::giga(2), null, 'a', 'usb', true, false, [], [])],
+        'the image has 2.7 GB',
+    ],
     'a drive that was not declared' => [
         fn () => [],
         fn () => [new BlockDevice('sdb', Bytes::tera(2), null, 'a', 'usb', false, false, [], [])],
         'more than any card holds',
     ],
-    'something built in' => [fn () => [], fn () => [new BlockDevice('nvme1n1', Bytes::giga(500), null, 'a', 'nvme', false, false, [], [])], 'built in'],
+    'something built in' => [
+        fn () => [],
+        fn () => [new BlockDevice('nvme1n1', Bytes::giga(500), null, 'a', 'nvme', false, false, [], [])],
+        'built in',
+    ],
     'mounted where somebody works' => [
         fn () => [],
         fn () => [new BlockDevice('sdb', Bytes::giga(32), null, 'a', 'usb', true, false, ['/home/desk/scans'], [])],
@@ -167,7 +187,12 @@ test('whatever the lists, a system disk and a disk that is not to be wiped are n
         $guard = guard($before, $after, (bool) mt_rand(0, 1), [$kept]);
         $target = $guard->target;
         if ($target !== null) {
-            expect($target->isSystem() || $target->serial === 'S1' || $target->readOnly || $target->size->count < 2.7e9)->toBeFalse();
+            expect(
+                $target->isSystem() ||
+                    $target->serial === 'S1' ||
+                    $target->readOnly ||
+                    $target->size->count < 2.7e9,
+            )->toBeFalse();
             if ($before !== null) {
                 expect(array_filter($before, fn (BlockDevice $one): bool => $one->isSame($target)))->toBe([]);
             }
@@ -193,10 +218,24 @@ test('commands name the disk so that it cannot be another one', function (): voi
         ->and(array_map(fn ($one): string => $one->title, $lsblk))
         ->toBe(['Unpack', 'Let go of it', 'Write', 'Flush', 'Verify', 'Eject'])
         ->and(
-            implode("\n", array_map(fn ($one): string => $one->command, WriteCommands::for(DeskSystem::Diskutil, disks('diskutil')[3], 'image.img'))),
+            implode(
+                "\n",
+                array_map(
+                    fn ($one): string => $one->command,
+                    WriteCommands::for(DeskSystem::Diskutil, disks('diskutil')[3], 'image.img'),
+                ),
+            ),
         )
         ->toContain("= 31914983424 \\\n  && sudo dd")
-        ->and(implode("\n", array_map(fn ($one): string => $one->command, WriteCommands::for(DeskSystem::GetDisk, disks('get-disk')[2], 'image.zip'))))
+        ->and(
+            implode(
+                "\n",
+                array_map(
+                    fn ($one): string => $one->command,
+                    WriteCommands::for(DeskSystem::GetDisk, disks('get-disk')[2], 'image.zip'),
+                ),
+            ),
+        )
         ->toContain("Get-Disk -ErrorAction Stop -UniqueId 'USBSTOR\\Disk&Ven_Generic:DESK'")
         ->toContain('31914983424')
         ->and(fn () => WriteCommands::for(DeskSystem::Lsblk, disks('lsblk')[2], '../image.img'))
@@ -231,10 +270,15 @@ test('another kind of checksum is called by its name', function (string $hash, s
     ['nothing', 'no SHA-256'],
 ]);
 
-// Common practice, no source: a lite image on a 32 GB card takes 6 to 8 minutes with verify, a full desktop image about 15.
+// Common practice, no source: a lite image on a 32 GB card takes 6 to 8 minutes with verify, a full desktop image about
+// 15.
 test('writing takes what it usually does', function (): void {
     $card = catalogue('card')['card-32-a1'];
-    $minutes = fn (string $image): float => (new WriteTime(catalogue('image')[$image]->unpacked, $card->write, $card->read))->time()->seconds / 60;
+    $minutes = fn (string $image): float => (new WriteTime(
+        catalogue('image')[$image]->unpacked,
+        $card->write,
+        $card->read,
+    ))->time()->seconds / 60;
     expect($minutes('server-64'))->toBeBetween(5.5, 8.0)->and($minutes('desktop-64'))->toBeBetween(11.0, 16.0);
 });
 
@@ -279,7 +323,9 @@ test('a series steps over the pool, the router and what is taken, and ends with 
         ['bed-9'],
         [Ipv4::parse('172.22.8.4')->number => 'larder'],
     );
-    expect(array_map(fn (array $one): string => "{$one['name']} {$one['address']}", $series(4, '172.22.8.0')->members))
+    expect(
+        array_map(fn (array $one): string => "{$one['name']} {$one['address']}", $series(4, '172.22.8.0')->members),
+    )
         ->toBe(['bed-1 172.22.8.2', 'bed-2 172.22.8.3', 'bed-3 172.22.8.5', 'bed-4 172.22.8.10'])
         ->and($series(9, '172.22.8.2')->findings->codes())
         ->toContain('addresses.name_taken')

@@ -22,7 +22,10 @@ function burrow(int $count, int $seed, int $width = GroundPlan::WIDE): GroundPic
     mt_srand($seed);
     $boxes = [];
     for ($i = 0; $i < $count; $i++) {
-        $openings = mt_rand(0, 4) === 0 ? array_map(fn (int $n): string => 50000 + $n.' udp', range(1, mt_rand(1, 5))) : [];
+        $openings =
+            mt_rand(0, 4) === 0
+                ? array_map(fn (int $n): string => 50000 + $n.' udp', range(1, mt_rand(1, 5)))
+                : [];
         $boxes[] = new Dwelling(
             "box{$i}",
             "172.22.8.{$i}",
@@ -66,17 +69,27 @@ test('chambers never touch and stay inside the picture', function (int $count, i
             ->and($a->bottom())
             ->toBeLessThan($picture->height);
         foreach (array_slice($picture->chambers, $i + 1) as $b) {
-            $apart = $a->x + $a->width + 8 <= $b->x || $b->x + $b->width + 8 <= $a->x || $a->bottom() + 8 <= $b->y || $b->bottom() + 8 <= $a->y;
+            $apart =
+                $a->x + $a->width + 8 <= $b->x ||
+                $b->x + $b->width + 8 <= $a->x ||
+                $a->bottom() + 8 <= $b->y ||
+                $b->bottom() + 8 <= $a->y;
             expect($apart)->toBeTrue();
         }
     }
     expect(count($picture->chambers))->toBe($count);
-})->with('sizes')->with('widths');
+})
+    ->with('sizes')
+    ->with('widths');
 
 test('no tunnel runs behind a chamber', function (int $count, int $width): void {
     foreach ([1, 2, 3] as $seed) {
         $picture = burrow($count, $seed * 100 + $count, $width);
-        $lines = [...$picture->ways, ...$picture->passages, ...array_map(fn ($shaft) => $shaft->way, $picture->shafts)];
+        $lines = [
+            ...$picture->ways,
+            ...$picture->passages,
+            ...array_map(fn ($shaft) => $shaft->way, $picture->shafts),
+        ];
         foreach ($lines as $line) {
             for ($i = 1; $i < count($line->points); $i++) {
                 foreach ($picture->chambers as $chamber) {
@@ -85,20 +98,32 @@ test('no tunnel runs behind a chamber', function (int $count, int $width): void 
             }
         }
     }
-})->with('sizes')->with('widths');
+})
+    ->with('sizes')
+    ->with('widths');
 
 test('every box has a way in, and every opening its shaft to the sky', function (int $count): void {
     $picture = burrow($count, 9 + $count);
     $open = array_filter($picture->chambers, fn (Chamber $c) => $c->box->openings !== []);
     expect(count($picture->ways))->toBe($count)->and(count($picture->shafts))->toBeLessThanOrEqual(count($open));
     foreach ($picture->shafts as $shaft) {
-        expect($shaft->mouth)->toBeLessThan($picture->turf)->and($shaft->labels)->not->toBe([])->and(count($shaft->labels))->toBeLessThanOrEqual(3);
+        expect($shaft->mouth)
+            ->toBeLessThan($picture->turf)
+            ->and($shaft->labels)
+            ->not->toBe([])
+            ->and(count($shaft->labels))
+            ->toBeLessThanOrEqual(3);
     }
     expect($open === [])->toBe($picture->shafts === []);
 })->with('sizes');
 
 test('a label that would leave the picture stands on the other side', function (): void {
-    $boxes = array_map(fn (int $i): Dwelling => new Dwelling("box{$i}", '172.22.8.9', '', ChamberState::Answers, ['51944 udp, tunnel']), range(1, 4));
+    $boxes = array_map(
+        fn (int $i): Dwelling => new Dwelling("box{$i}", '172.22.8.9', '', ChamberState::Answers, [
+            '51944 udp, tunnel',
+        ]),
+        range(1, 4),
+    );
     $shafts = GroundPlan::draw($boxes)->shafts;
     usort($shafts, fn ($a, $b) => $a->x <=> $b->x);
     expect($shafts[0]->labelsLeft)->toBeFalse()->and($shafts[3]->labelsLeft)->toBeTrue();
@@ -106,10 +131,18 @@ test('a label that would leave the picture stands on the other side', function (
 
 test('what can be reached from outside lies in the first row', function (): void {
     $boxes = array_map(
-        fn (int $i): Dwelling => new Dwelling("box{$i}", '172.22.8.9', '', ChamberState::Answers, $i === 11 ? ['22 tcp'] : []),
+        fn (int $i): Dwelling => new Dwelling(
+            "box{$i}",
+            '172.22.8.9',
+            '',
+            ChamberState::Answers,
+            $i === 11 ? ['22 tcp'] : [],
+        ),
         range(0, 11),
     );
-    $open = array_values(array_filter(GroundPlan::draw($boxes)->chambers, fn (Chamber $c) => $c->box->openings !== []));
+    $open = array_values(
+        array_filter(GroundPlan::draw($boxes)->chambers, fn (Chamber $c) => $c->box->openings !== []),
+    );
     expect($open[0]->row)->toBe(0);
 });
 
@@ -118,7 +151,9 @@ test('an empty burrow can be drawn', function (): void {
 });
 
 test('long names are cut to their chamber', function (): void {
-    $chamber = GroundPlan::draw([new Dwelling(str_repeat('w', 63), '172.22.8.16', str_repeat('very long ', 9), ChamberState::Building)])->chambers[0];
+    $chamber = GroundPlan::draw([
+        new Dwelling(str_repeat('w', 63), '172.22.8.16', str_repeat('very long ', 9), ChamberState::Building),
+    ])->chambers[0];
     expect(mb_strlen($chamber->name()))->toBeLessThan(20)->and($chamber->note())->toEndWith('…');
 });
 
@@ -130,7 +165,11 @@ test('a tunnel is a path from its first to its last point', function (): void {
 test('pieces of the chain are as wide as what they let through', function (): void {
     $copy = CopyRate::of(plan('cobble')) ?? throw new LogicException();
     $pieces = ChainPicture::of($copy)->pieces;
-    $byName = array_column(array_map(fn ($p) => ['name' => $p['limit']->name, 'height' => $p['height']], $pieces), 'height', 'name');
+    $byName = array_column(
+        array_map(fn ($p) => ['name' => $p['limit']->name, 'height' => $p['height']], $pieces),
+        'height',
+        'name',
+    );
     expect($byName['disk'])
         ->toBe(72.0)
         ->and($byName['processor'] / $byName['disk'])

@@ -16,7 +16,16 @@ use Burrow\Text\KnownWords;
 use Burrow\Text\YamlEntry;
 use Symfony\Component\Yaml\Yaml;
 
-const SHARED = ['Burrow\Quantity', 'Burrow\Net', 'Burrow\Judgement', 'Burrow\Text', 'Burrow\Intake', 'Burrow\Catalogue', 'Burrow\Household', 'Burrow\Drawing'];
+const SHARED = [
+    'Burrow\Quantity',
+    'Burrow\Net',
+    'Burrow\Judgement',
+    'Burrow\Text',
+    'Burrow\Intake',
+    'Burrow\Catalogue',
+    'Burrow\Household',
+    'Burrow\Drawing',
+];
 
 arch('the core knows nothing of the application')
     ->expect('Burrow')
@@ -108,34 +117,41 @@ arch('controllers do not reach for the database by hand')
     ->expect('App\Http\Controllers')
     ->not->toUse(['DB::select', 'DB::statement', 'Illuminate\Support\Facades\Schema']);
 
-test('every finding and every working stands in the formulas of its stage, and nothing else does', function (): void {
-    $codes = $listed = [];
-    foreach (['core', 'app'] as $folder) {
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS)) as $file) {
-            if ($file->getExtension() === 'php') {
-                preg_match_all(
-                    "/(?:Finding::(?:fine|note|warn|stop)|Working::of|self::refused)\\(\\s*'([a-z_]+\\.[a-z_0-9]+)'/",
-                    (string) file_get_contents($file->getPathname()),
-                    $found,
-                );
-                $codes = [...$codes, ...$found[1]];
+test(
+    'every finding and every working stands in the formulas of its stage, and nothing else does',
+    function (): void {
+        $codes = $listed = [];
+        foreach (['core', 'app'] as $folder) {
+            foreach (
+                new RecursiveIteratorIterator(
+                    new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS),
+                ) as $file
+            ) {
+                if ($file->getExtension() === 'php') {
+                    preg_match_all(
+                        "/(?:Finding::(?:fine|note|warn|stop)|Working::of|self::refused)\\(\\s*'([a-z_]+\\.[a-z_0-9]+)'/",
+                        (string) file_get_contents($file->getPathname()),
+                        $found,
+                    );
+                    $codes = [...$codes, ...$found[1]];
+                }
             }
         }
-    }
-    foreach (glob('docs/formulas/*.md') ?: [] as $file) {
-        preg_match_all('/^\| `([a-z_]+\.[a-z_0-9]+)`/m', (string) file_get_contents($file), $found);
-        foreach ($found[1] as $code) {
-            // What is wrong with a YAML text stands with the texts, and with a name, where names are.
-            $stage = strtr(explode('.', $code)[0], ['yaml' => 'text', 'hostname' => 'net']);
-            expect([$code, $stage])->toBe([$code, basename($file, '.md')]);
-            $listed[] = $code;
+        foreach (glob('docs/formulas/*.md') ?: [] as $file) {
+            preg_match_all('/^\| `([a-z_]+\.[a-z_0-9]+)`/m', (string) file_get_contents($file), $found);
+            foreach ($found[1] as $code) {
+                // What is wrong with a YAML text stands with the texts, and with a name, where names are.
+                $stage = strtr(explode('.', $code)[0], ['yaml' => 'text', 'hostname' => 'net']);
+                expect([$code, $stage])->toBe([$code, basename($file, '.md')]);
+                $listed[] = $code;
+            }
         }
-    }
-    $codes = array_values(array_unique($codes));
-    sort($codes);
-    sort($listed);
-    expect(count($codes))->toBeGreaterThan(150)->and($listed)->toBe($codes);
-});
+        $codes = array_values(array_unique($codes));
+        sort($codes);
+        sort($listed);
+        expect(count($codes))->toBeGreaterThan(150)->and($listed)->toBe($codes);
+    },
+);
 
 test('every built-in entry passes its schema and carries its file\'s name', function (): void {
     foreach (array_keys(Catalogue::KINDS) as $kind) {
@@ -150,22 +166,29 @@ test('every built-in entry passes its schema and carries its file\'s name', func
     }
 });
 
-test('shared parts follow the same schema as the steps of a playbook, which knows every kind of step', function (): void {
-    $schema = json_decode(schemaText('playbook'), true);
-    $kinds = array_keys(StepKinds::all());
-    sort($kinds);
-    $named = $schema['$defs']['step']['properties']['kind']['enum'];
-    sort($named);
-    expect($named)->toBe($kinds);
-    foreach (glob('core/BringUp/playbooks/shared/*.yaml') ?: [] as $file) {
-        $part = Yaml::parse((string) file_get_contents($file));
-        expect($part['id'])->toBe(basename($file, '.yaml'));
-        foreach ($part['steps'] as $step) {
-            $entry = YamlEntry::read(Yaml::dump($step, 4), (string) json_encode($schema['$defs']['step']), 'step');
-            expect($entry->findings->codes())->toBe([]);
+test(
+    'shared parts follow the same schema as the steps of a playbook, which knows every kind of step',
+    function (): void {
+        $schema = json_decode(schemaText('playbook'), true);
+        $kinds = array_keys(StepKinds::all());
+        sort($kinds);
+        $named = $schema['$defs']['step']['properties']['kind']['enum'];
+        sort($named);
+        expect($named)->toBe($kinds);
+        foreach (glob('core/BringUp/playbooks/shared/*.yaml') ?: [] as $file) {
+            $part = Yaml::parse((string) file_get_contents($file));
+            expect($part['id'])->toBe(basename($file, '.yaml'));
+            foreach ($part['steps'] as $step) {
+                $entry = YamlEntry::read(
+                    Yaml::dump($step, 4),
+                    (string) json_encode($schema['$defs']['step']),
+                    'step',
+                );
+                expect($entry->findings->codes())->toBe([]);
+            }
         }
-    }
-});
+    },
+);
 
 test('findings keep their order, know the gravest and find their field', function (): void {
     $findings = Findings::of(
@@ -190,23 +213,51 @@ test('findings keep their order, know the gravest and find their field', functio
 });
 
 test('a working can be read by a program', function (): void {
-    $working = Working::of('a.b', 'Title', '3 V', Source::standard('RFC 1'), Line::given('in', '1 V'), Line::computed('out', '1 + 2', '3 V'));
+    $working = Working::of(
+        'a.b',
+        'Title',
+        '3 V',
+        Source::standard('RFC 1'),
+        Line::given('in', '1 V'),
+        Line::computed('out', '1 + 2', '3 V'),
+    );
     expect(json_decode((string) json_encode($working), true))->toBe([
         'code' => 'a.b',
         'title' => 'Title',
-        'lines' => [['name' => 'in', 'result' => '1 V'], ['name' => 'out', 'formula' => '1 + 2', 'result' => '3 V']],
+        'lines' => [
+            ['name' => 'in', 'result' => '1 V'],
+            ['name' => 'out', 'formula' => '1 + 2', 'result' => '3 V'],
+        ],
         'result' => '3 V',
         'source' => 'RFC 1',
     ]);
 });
 
 test('every field that a finding points at stands in a form', function (): void {
-    $views = implode('', array_map(file_get_contents(...), [...glob('resources/views/*/*.blade.php') ?: [], ...glob('core/BringUp/Kind/*.php') ?: []]));
+    $views = implode(
+        '',
+        array_map(file_get_contents(...), [
+            ...glob('resources/views/*/*.blade.php') ?: [],
+            ...glob('core/BringUp/Kind/*.php') ?: [],
+        ]),
+    );
     foreach (['core', 'app'] as $folder) {
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS)) as $file) {
-            preg_match_all('/Place::field\([\'"]([a-z_]+)/', (string) file_get_contents($file->getPathname()), $found);
+        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS));
+        foreach ($files as $file) {
+            preg_match_all(
+                '/Place::field\([\'"]([a-z_]+)/',
+                (string) file_get_contents($file->getPathname()),
+                $found,
+            );
             foreach ($found[1] as $field) {
-                expect([$file->getPathname(), $field, preg_match("/name=[\"'](?:' \\. )?{$field}|name=\"[^\"]*'{$field}|:name=\"'{$field}|[\"']{$field}/", $views) === 1])->toBe([$file->getPathname(), $field, true]);
+                expect([
+                    $file->getPathname(),
+                    $field,
+                    preg_match(
+                        "/name=[\"'](?:' \\. )?{$field}|name=\"[^\"]*'{$field}|:name=\"'{$field}|[\"']{$field}/",
+                        $views,
+                    ) === 1,
+                ])->toBe([$file->getPathname(), $field, true]);
             }
         }
     }

@@ -23,13 +23,33 @@ use Burrow\Stores\SmbShare;
 use Burrow\Upkeep\Due;
 use Burrow\Upkeep\SharedSwitches;
 
-function disk(string $name, float $gigabytes, array $mounts = [], bool $readOnly = false, array $holds = []): BlockDevice
-{
-    return new BlockDevice($name, Bytes::giga($gigabytes), null, "S{$name}", 'usb', false, $readOnly, $mounts, $holds);
+function disk(
+    string $name,
+    float $gigabytes,
+    array $mounts = [],
+    bool $readOnly = false,
+    array $holds = [],
+): BlockDevice {
+    return new BlockDevice(
+        $name,
+        Bytes::giga($gigabytes),
+        null,
+        "S{$name}",
+        'usb',
+        false,
+        $readOnly,
+        $mounts,
+        $holds,
+    );
 }
 
 test('due is the last update plus the shortest cadence', function (): void {
-    $due = Due::of('culvert', new DateTimeImmutable('2026-11-20 10:00'), ['files' => 30, 'tunnel' => 7], new DateTimeImmutable('2026-11-25 10:00'));
+    $due = Due::of(
+        'culvert',
+        new DateTimeImmutable('2026-11-20 10:00'),
+        ['files' => 30, 'tunnel' => 7],
+        new DateTimeImmutable('2026-11-25 10:00'),
+    );
     expect($due->date->format('Y-m-d'))
         ->toBe('2026-11-27')
         ->and($due->daysLeft)
@@ -41,13 +61,23 @@ test('due is the last update plus the shortest cadence', function (): void {
 });
 
 test('a due date across the end of February', function (): void {
-    expect(Due::of('larder', new DateTimeImmutable('2028-02-10'), ['files' => 30], new DateTimeImmutable('2028-02-10'))->date->format('Y-m-d'))->toBe(
-        '2028-03-11',
-    );
+    expect(
+        Due::of(
+            'larder',
+            new DateTimeImmutable('2028-02-10'),
+            ['files' => 30],
+            new DateTimeImmutable('2028-02-10'),
+        )->date->format('Y-m-d'),
+    )->toBe('2028-03-11');
 });
 
 test('a box is in time, soon due or late', function (string $now, string $code, string $words): void {
-    $due = Due::of('larder', new DateTimeImmutable('2026-11-01 12:00'), ['files' => 30], new DateTimeImmutable($now));
+    $due = Due::of(
+        'larder',
+        new DateTimeImmutable('2026-11-01 12:00'),
+        ['files' => 30],
+        new DateTimeImmutable($now),
+    );
     expect($due->finding()->code)->toBe($code)->and($due->finding()->found)->toBe($words);
 })->with([
     ['2026-11-02 12:00', 'upkeep.in_time', 'Larder is in time: due in 29 days.'],
@@ -59,12 +89,17 @@ test('a box is in time, soon due or late', function (string $now, string $code, 
 ]);
 
 test('a port is held once per box and protocol', function (): void {
-    $findings = (new PortTable())->findings(household([], [
-        'sieve' => ['53 tcp names', '53 udp names', '80 tcp page', '80 tcp second'],
-        'larder' => ['53 tcp other'],
-        'culvert' => ['51944 udp tunnel'],
-        'lantern' => ['40000 tcp page'],
-    ]));
+    $findings = (new PortTable())->findings(
+        household(
+            [],
+            [
+                'sieve' => ['53 tcp names', '53 udp names', '80 tcp page', '80 tcp second'],
+                'larder' => ['53 tcp other'],
+                'culvert' => ['51944 udp tunnel'],
+                'lantern' => ['40000 tcp page'],
+            ],
+        ),
+    );
     expect($findings->codes())
         ->toBe(['ports.clash', 'ports.ephemeral'])
         ->and($findings->list[0]->found)
@@ -74,7 +109,10 @@ test('a port is held once per box and protocol', function (): void {
 });
 
 test('one disk can be the store', function (): void {
-    $choice = DiskChoice::among([disk('mmcblk0', 32, ['/', '/boot/firmware']), disk('sda', 500.1)], Bytes::giga(500));
+    $choice = DiskChoice::among(
+        [disk('mmcblk0', 32, ['/', '/boot/firmware']), disk('sda', 500.1)],
+        Bytes::giga(500),
+    );
     expect($choice->disk?->name)
         ->toBe('sda')
         ->and($choice->findings->codes())
@@ -131,9 +169,18 @@ test('a share is refused when it cannot be one', function (string $name, string 
     ['', '/srv', 'warden'],
 ]);
 
-test('what is heard of a box, and how old that is', function (?string $asked, ?string $answered, ?string $silent, string $words): void {
-    $at = fn (?string $time): ?DateTimeImmutable => $time === null ? null : new DateTimeImmutable("2026-11-25 {$time}");
-    expect(Hearing::of($at($asked), $at($answered), $at($silent), new DateTimeImmutable('2026-11-25 15:00'))->words())->toBe($words);
+test('what is heard of a box, and how old that is', function (
+    ?string $asked,
+    ?string $answered,
+    ?string $silent,
+    string $words,
+): void {
+    $at = fn (?string $time): ?DateTimeImmutable => $time === null
+        ? null
+        : new DateTimeImmutable("2026-11-25 {$time}");
+    expect(
+        Hearing::of($at($asked), $at($answered), $at($silent), new DateTimeImmutable('2026-11-25 15:00'))->words(),
+    )->toBe($words);
 })->with([
     'asked just now' => ['14:59', '14:59', null, 'answers'],
     'silent' => ['14:59', '12:00', '12:01', 'silent for 2 h 59 min'],
@@ -155,30 +202,62 @@ function needs(Household $house, bool $toKeeper = true): array
 
 test('what was promised and is not so reaches the front page', function (): void {
     $shut = ['sieve' => ['53 tcp names refused']];
-    expect(needs(household([dweller('sieve')], $shut)))->toBe(['ports.shut'])
+    expect(needs(household([dweller('sieve')], $shut)))
+        ->toBe(['ports.shut'])
         // Of a box that is silent altogether that is said, and not of each of its ports.
-        ->and(needs(household([dweller('sieve', hearing: heard('2026-11-25 14:50'))], $shut)))->toBe(['upkeep.silent'])
-        ->and(needs(household([dweller('wren', passedOver: 13, unfinishedJobs: 1)])))->toBe(['bringup.unfinished'])
-        ->and(needs(household([dweller('wren', hearing: heard(asked: '2026-11-25 13:00'))])))->toBe(['upkeep.not_asked'])
-        ->and(needs(household([dweller('wren', hearing: heard(asked: '2026-11-25 13:00'), covered: false)])))->toBe(['addresses.outside_network'])
-        ->and(needs(household([dweller('wren')], ['wren' => ['80 tcp page open', '80 tcp other']])))->toBe(['ports.clash'])
-        ->and(needs(household([dweller('wren', fedBy: 'desk strip'), dweller('larder', fedBy: 'desk strip')])))->toBe(['upkeep.shared_switch']);
+        ->and(needs(household([dweller('sieve', hearing: heard('2026-11-25 14:50'))], $shut)))
+        ->toBe(['upkeep.silent'])
+        ->and(needs(household([dweller('wren', passedOver: 13, unfinishedJobs: 1)])))
+        ->toBe(['bringup.unfinished'])
+        ->and(needs(household([dweller('wren', hearing: heard(asked: '2026-11-25 13:00'))])))
+        ->toBe(['upkeep.not_asked'])
+        ->and(needs(household([dweller('wren', hearing: heard(asked: '2026-11-25 13:00'), covered: false)])))
+        ->toBe(['addresses.outside_network'])
+        ->and(needs(household([dweller('wren')], ['wren' => ['80 tcp page open', '80 tcp other']])))
+        ->toBe(['ports.clash'])
+        ->and(needs(household([dweller('wren', fedBy: 'desk strip'), dweller('larder', fedBy: 'desk strip')])))
+        ->toBe(['upkeep.shared_switch']);
 });
 
 test('a box that is only planned needs nobody', function (): void {
-    $planned = dweller('wren', stage: Stage::Planned, hearing: heard('2026-11-25 14:00'), passedOver: 3, fedBy: 'desk strip');
-    expect(needs(household([$planned, dweller('larder', fedBy: 'desk strip')], ['wren' => ['445 tcp share refused']], ['wren' => ['8443 tcp 2026-01-01']])))->toBe([]);
+    $planned = dweller(
+        'wren',
+        stage: Stage::Planned,
+        hearing: heard('2026-11-25 14:00'),
+        passedOver: 3,
+        fedBy: 'desk strip',
+    );
+    expect(
+        needs(
+            household(
+                [$planned, dweller('larder', fedBy: 'desk strip')],
+                ['wren' => ['445 tcp share refused']],
+                ['wren' => ['8443 tcp 2026-01-01']],
+            ),
+        ),
+    )->toBe([]);
 });
 
 test('heat and wear of boxes as they were built reach the front page, by name', function (): void {
-    $parts = new BoxParts(board: 'basalt', supply: 'supply-5a', cable: 'stout-05m', link: 'wired', image: 'server-64', card: 'card-16', case: 'closed');
+    $parts = new BoxParts(
+        board: 'basalt',
+        supply: 'supply-5a',
+        cable: 'stout-05m',
+        link: 'wired',
+        image: 'server-64',
+        card: 'card-16',
+        case: 'closed',
+    );
     $house = household([dweller('lantern', job: 'automation-hub', parts: $parts)]);
     $findings = Gathering::of(Concerns::all(), $house, true);
     $plan = PlanOfBox::of($house->boxes()[0]->jobs, $parts, shelf());
-    expect($findings->codes())->toBe(['plan.heat_throttles', 'plan.card_wears_out'])
-        ->and($findings->list[0]->found)->toBe('Lantern: '.Heat::of($plan)->finding()->found)
+    expect($findings->codes())
+        ->toBe(['plan.heat_throttles', 'plan.card_wears_out'])
+        ->and($findings->list[0]->found)
+        ->toBe('Lantern: '.Heat::of($plan)->finding()->found)
         // Parts that the catalogue does not hold any more are not judged.
-        ->and(needs(household([dweller('lantern', job: 'automation-hub', parts: new BoxParts(board: 'gone'))])))->toBe([]);
+        ->and(needs(household([dweller('lantern', job: 'automation-hub', parts: new BoxParts(board: 'gone'))])))
+        ->toBe([]);
 });
 
 test('the picture is read part by part, and each part once', function (): void {
@@ -189,16 +268,26 @@ test('the picture is read part by part, and each part once', function (): void {
     expect($records->read)->toBe(['boxes']);
     needs($house);
     needs($house);
-    expect($records->read)->toBe(['boxes', 'services'])
-        ->and($house->services($house->boxes()[0]))->toHaveCount(1)
-        ->and($house->services())->toHaveCount(1);
+    expect($records->read)
+        ->toBe(['boxes', 'services'])
+        ->and($house->services($house->boxes()[0]))
+        ->toHaveCount(1)
+        ->and($house->services())
+        ->toHaveCount(1);
 });
 
 test('every concern has a code that stands with its own stage', function (): void {
     $house = household(
         [
-            dweller('sieve', job: 'dns-filter', hearing: heard('2026-11-25 14:10'), updated: new DateTimeImmutable('2026-01-01'), passedOver: 1),
-            dweller('larder', covered: false, fedBy: 'strip'), dweller('wren', hearing: heard(asked: '2026-11-25 12:00'), fedBy: 'strip'),
+            dweller(
+                'sieve',
+                job: 'dns-filter',
+                hearing: heard('2026-11-25 14:10'),
+                updated: new DateTimeImmutable('2026-01-01'),
+                passedOver: 1,
+            ),
+            dweller('larder', covered: false, fedBy: 'strip'),
+            dweller('wren', hearing: heard(asked: '2026-11-25 12:00'), fedBy: 'strip'),
         ],
         ['larder' => ['80 tcp a refused', '80 tcp b']],
         ['larder' => ['8443 tcp 2026-11-01']],
@@ -213,12 +302,22 @@ test('every concern has a code that stands with its own stage', function (): voi
 });
 
 test('the lead counts only who was asked', function (array $hearings, string $lead): void {
-    $boxes = array_map(fn (Hearing $hearing, int $at): Box => dweller("box{$at}", hearing: $hearing), $hearings, array_keys($hearings));
+    $boxes = array_map(
+        fn (Hearing $hearing, int $at): Box => dweller("box{$at}", hearing: $hearing),
+        $hearings,
+        array_keys($hearings),
+    );
     expect((new Outlook(household($boxes), 0))->lead())->toBe($lead);
 })->with([
     'all' => [fn () => [heard(), heard()], 'All two boxes answer.'],
-    'one forgotten' => [fn () => [heard(), heard(asked: '2026-11-25 13:00')], 'One of two boxes answers, one was not asked lately.'],
-    'nobody' => [fn () => [heard(asked: '2026-11-25 13:00'), heard(asked: '2026-11-25 13:00')], 'No box was asked lately.'],
+    'one forgotten' => [
+        fn () => [heard(), heard(asked: '2026-11-25 13:00')],
+        'One of two boxes answers, one was not asked lately.',
+    ],
+    'nobody' => [
+        fn () => [heard(asked: '2026-11-25 13:00'), heard(asked: '2026-11-25 13:00')],
+        'No box was asked lately.',
+    ],
     'the only one' => [fn () => [heard(asked: '2026-11-25 13:00')], 'The one box was not asked lately.'],
 ]);
 
@@ -227,7 +326,12 @@ test('the outlook in a sentence', function (): void {
         [
             dweller('sieve', job: 'dns-filter'),
             dweller('culvert', job: 'tunnel-endpoint'),
-            dweller('seedpress', hearing: heard('2026-11-25 14:10'), job: 'print-host', updated: new DateTimeImmutable('2026-06-01')),
+            dweller(
+                'seedpress',
+                hearing: heard('2026-11-25 14:10'),
+                job: 'print-host',
+                updated: new DateTimeImmutable('2026-06-01'),
+            ),
         ],
         openings: ['culvert' => ['51944 udp']],
     );
@@ -240,30 +344,41 @@ test('the outlook in a sentence', function (): void {
         ->toBe(['upkeep.silent', 'upkeep.no_stand_in', 'upkeep.overdue']);
 });
 
-test('a way in to a box that is not meant for it is a finding, and so is one that nobody looked at again', function (): void {
-    $house = household([dweller('larder', job: 'file-store')], openings: ['larder' => ['8443 tcp']]);
-    expect(needs($house))
-        ->toBe(['reach.needless_opening'])
-        ->and((new Outlook($house, 0))->rest())
-        ->toContain('one of them')
-        ->and((new Outlook($house, 0))->lead())
-        ->toBe('The one box answers.')
-        // Guests are told of neither.
-        ->and(needs($house, false))
-        ->toBe([])
-        ->and((new Outlook($house, 0, false))->rest())
-        ->toBe('One way in from outside.');
-    $tunnel = fn (string $day): array => needs(household([dweller('culvert', job: 'tunnel-endpoint')], openings: ['culvert' => ["51944 udp {$day}"]]));
-    expect([$tunnel('2026-11-24'), $tunnel('2026-11-25'), $tunnel('2026-11-26')])->toBe([['reach.review_due'], [], []]);
-});
+test(
+    'a way in to a box that is not meant for it is a finding, and so is one that nobody looked at again',
+    function (): void {
+        $house = household([dweller('larder', job: 'file-store')], openings: ['larder' => ['8443 tcp']]);
+        expect(needs($house))
+            ->toBe(['reach.needless_opening'])
+            ->and((new Outlook($house, 0))->rest())
+            ->toContain('one of them')
+            ->and((new Outlook($house, 0))->lead())
+            ->toBe('The one box answers.')
+            // Guests are told of neither.
+            ->and(needs($house, false))
+            ->toBe([])
+            ->and((new Outlook($house, 0, false))->rest())
+            ->toBe('One way in from outside.');
+        $tunnel = fn (string $day): array => needs(
+            household([dweller('culvert', job: 'tunnel-endpoint')], openings: ['culvert' => ["51944 udp {$day}"]]),
+        );
+        expect([$tunnel('2026-11-24'), $tunnel('2026-11-25'), $tunnel('2026-11-26')])->toBe([
+            ['reach.review_due'],
+            [],
+            [],
+        ]);
+    },
+);
 
 test('an empty burrow teaches the first step', function (): void {
     expect((new Outlook(household([]), 0))->rest())->toContain('New box')->and(needs(household([])))->toBe([]);
 });
 
 test('two filters stand in for one another', function (): void {
-    expect(needs(household([dweller('a', job: 'dns-filter'), dweller('b', job: 'dns-filter')])))->toBe([])
-        ->and(needs(household([dweller('a', job: 'dns-filter'), dweller('b', job: 'file-store')])))->toBe(['upkeep.no_stand_in']);
+    expect(needs(household([dweller('a', job: 'dns-filter'), dweller('b', job: 'dns-filter')])))
+        ->toBe([])
+        ->and(needs(household([dweller('a', job: 'dns-filter'), dweller('b', job: 'file-store')])))
+        ->toBe(['upkeep.no_stand_in']);
 });
 
 test('a switch takes its boxes in the order that hurts least', function (): void {
@@ -305,7 +420,11 @@ test('a shutdown order never takes a box before those that depend on it', functi
         $names = array_map(fn (int $n): string => "box{$n}", range(0, mt_rand(1, 9)));
         // Each box depends only on earlier ones, so that there is no circle.
         $feeds = array_map(
-            fn (string $name, int $n): Feed => new Feed($name, 's', $n === 0 ? [] : array_slice($names, 0, mt_rand(0, $n))),
+            fn (string $name, int $n): Feed => new Feed(
+                $name,
+                's',
+                $n === 0 ? [] : array_slice($names, 0, mt_rand(0, $n)),
+            ),
             $names,
             array_keys($names),
         );

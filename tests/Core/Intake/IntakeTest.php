@@ -32,7 +32,9 @@ test('leases of one line each', function (): void {
     $leases = Intake::standard()
         ->read('leases', ONE_LINE_LEASES)
         ->all(Lease::class);
-    expect(array_map(fn (Lease $l) => [(string) $l->address, (string) $l->mac, $l->name, $l->expires], $leases))->toBe([
+    expect(
+        array_map(fn (Lease $l) => [(string) $l->address, (string) $l->mac, $l->name, $l->expires], $leases),
+    )->toBe([
         ['172.22.8.131', '02:4b:1e:90:00:07', 'wren', 1795600000],
         ['172.22.8.104', '02:11:5e:ed:00:05', null, null],
     ]);
@@ -94,7 +96,13 @@ test('no text comes in that is none', function (string $text, string $code): voi
 ]);
 
 test('an unknown kind lists the known ones', function (): void {
-    expect(Intake::standard()->read('tea', 'x')->findings->list[0]->do)->toContain('leases', 'lsblk', 'hostkeys', 'upgrade', 'uuid');
+    expect(Intake::standard()->read('tea', 'x')->findings->list[0]->do)->toContain(
+        'leases',
+        'lsblk',
+        'hostkeys',
+        'upgrade',
+        'uuid',
+    );
 });
 
 test('lsblk of old and new versions', function (): void {
@@ -107,17 +115,34 @@ test('lsblk of old and new versions', function (): void {
                 'rm' => '0',
                 'serial' => '0x2b',
                 'children' => [
-                    ['name' => 'mmcblk0p1', 'size' => 5, 'fstype' => 'vfat', 'label' => 'bootfs', 'mountpoint' => '/boot/firmware'],
+                    [
+                        'name' => 'mmcblk0p1',
+                        'size' => 5,
+                        'fstype' => 'vfat',
+                        'label' => 'bootfs',
+                        'mountpoint' => '/boot/firmware',
+                    ],
                     ['name' => 'mmcblk0p2', 'size' => 6, 'fstype' => 'ext4', 'mountpoint' => '/'],
                 ],
             ],
-            ['name' => 'sda', 'size' => 500107862016, 'ro' => false, 'rm' => true, 'model' => 'Disk ', 'tran' => 'usb', 'mountpoints' => [null]],
+            [
+                'name' => 'sda',
+                'size' => 500107862016,
+                'ro' => false,
+                'rm' => true,
+                'model' => 'Disk ',
+                'tran' => 'usb',
+                'mountpoints' => [null],
+            ],
             ['name' => 'loop0', 'size' => 5],
             ['size' => 7],
             'junk',
         ],
     ];
-    $reading = Intake::standard()->read('lsblk', "warden@wren:~ $ lsblk\n".json_encode($json)."\nwarden@wren:~ $ ");
+    $reading = Intake::standard()->read(
+        'lsblk',
+        "warden@wren:~ $ lsblk\n".json_encode($json)."\nwarden@wren:~ $ ",
+    );
     [$card, $disk] = $reading->all(BlockDevice::class);
     expect($card->isSystem())
         ->toBeTrue()
@@ -160,13 +185,19 @@ test('the last UUID is the one that was asked for', function (): void {
 });
 
 test('an upgrade is judged by its own words', function (): void {
-    $good = "The following packages will be upgraded:\n  libc6\n41 upgraded, 2 newly installed, 0 to remove and 3 not upgraded.\nSetting up libc6\n";
+    $good =
+        "The following packages will be upgraded:\n  libc6\n41 upgraded, 2 newly installed, 0 to remove and 3 not upgraded.\nSetting up libc6\n";
     $summary = Intake::standard()->read('upgrade', $good)->all(UpgradeSummary::class)[0];
     expect([$summary->upgraded, $summary->installed, $summary->removed, $summary->heldBack])
         ->toBe([41, 2, 0, 3])
-        ->and(Intake::standard()->read('upgrade', "E: Could not get lock /var/lib/dpkg/lock\n")->findings->list[0]->found)
+        ->and(
+            Intake::standard()->read('upgrade', "E: Could not get lock /var/lib/dpkg/lock\n")->findings->list[0]
+                ->found,
+        )
         ->toContain('Another upgrade')
-        ->and(Intake::standard()->read('upgrade', "E: Sub-process returned an error code (1)\n")->findings->blocks())
+        ->and(
+            Intake::standard()->read('upgrade', "E: Sub-process returned an error code (1)\n")->findings->blocks(),
+        )
         ->toBeTrue()
         ->and(Intake::standard()->read('upgrade', 'done')->findings->codes())
         ->toBe(['intake.no_upgrade_summary']);
@@ -198,7 +229,11 @@ test('readers never throw, whatever comes in', function (): void {
 });
 
 test('a bad entry is told by line', function (string $yaml, string $code, ?int $line): void {
-    $entry = YamlEntry::read($yaml, (string) file_get_contents('core/Catalogue/schema/supply.schema.json'), 'entry.yaml');
+    $entry = YamlEntry::read(
+        $yaml,
+        (string) file_get_contents('core/Catalogue/schema/supply.schema.json'),
+        'entry.yaml',
+    );
     expect($entry->data)
         ->toBeNull()
         ->and($entry->findings->list[0]->code)
@@ -217,7 +252,8 @@ test('a bad entry is told by line', function (string $yaml, string $code, ?int $
 ]);
 
 test('a value deep in a text is found', function (): void {
-    $yaml = "a: 1\nusers:\n  - name: x\n    keys:\n      - one\n      - two\n  - name: y\n    keys:\n      - three\nz: 2\n";
+    $yaml =
+        "a: 1\nusers:\n  - name: x\n    keys:\n      - one\n      - two\n  - name: y\n    keys:\n      - three\nz: 2\n";
     expect((new YamlLines($yaml))->locate(['users', 0, 'keys', 1]))
         ->toBe(6)
         ->and((new YamlLines($yaml))->locate(['users', 1, 'name']))

@@ -140,7 +140,14 @@ test('three spellings of a hardware address are one', function (): void {
 
 test('ports fall into the ranges of RFC 6335', function (int $port, string $range): void {
     expect(Port::of($port)->range())->toBe($range);
-})->with([[1, 'system'], [1023, 'system'], [1024, 'user'], [49151, 'user'], [49152, 'dynamic'], [65535, 'dynamic']]);
+})->with([
+    [1, 'system'],
+    [1023, 'system'],
+    [1024, 'user'],
+    [49151, 'user'],
+    [49152, 'dynamic'],
+    [65535, 'dynamic'],
+]);
 
 test('a port with six digits is none', function (): void {
     expect(Port::tryOf(519440))->toBeNull()->and(Port::tryOf(0))->toBeNull()->and(Port::tryOf(65536))->toBeNull();

@@ -79,7 +79,8 @@ function desk(mixed ...$but): DeskComputer
 }
 
 test('what hangs on the USB sockets has a budget of its own', function (): void {
-    // 1.0 A of a spinning disk that starts, 0.1 A printer, 0.4 A camera: more than the 1.2 A that the sockets give together.
+    // 1.0 A of a spinning disk that starts, 0.1 A printer, 0.4 A camera: more than the 1.2 A that the sockets give
+    // together.
     $plan = plan('cobble', 'supply-5a', 'stout-05m', 'spin-1t', job: 'print-host', image: 'server-64-2023');
     $fed = $plan->with(hub: hub());
     expect(BusBudget::of($plan)->finding()->code)
@@ -102,23 +103,40 @@ test('what hangs on the USB sockets has a budget of its own', function (): void 
 });
 
 test('a hub can be too weak as well', function (): void {
-    $weak = new Adapter('weak', 'Weak hub', AdapterKind::Hub, '', '', 4, Amps::of(0.5), 0, SdBus::HighSpeed, hub()->price, new Market());
+    $weak = new Adapter(
+        'weak',
+        'Weak hub',
+        AdapterKind::Hub,
+        '',
+        '',
+        4,
+        Amps::of(0.5),
+        0,
+        SdBus::HighSpeed,
+        hub()->price,
+        new Market(),
+    );
     expect(BusBudget::of(plan()->with(hub: $weak))->finding()->code)->toBe('plan.hub_current');
 });
 
-test('a hub never raises what the supply must give, a device never lowers what the sockets must', function (): void {
-    mt_srand(7);
-    foreach (array_keys(catalogue('board')) as $board) {
-        $drives = array_keys(catalogue('drive'));
-        $plan = plan($board, drive: $drives[mt_rand(0, count($drives) - 1)], job: 'file-store');
-        expect(SupplyFit::of($plan->with(hub: hub()))->peak()->amps)->toBeLessThanOrEqual(SupplyFit::of($plan)->peak()->amps);
-        $more = $plan->with(jobs: [...$plan->jobs, catalogue('job')['print-host']], hub: hub());
-        expect(BusBudget::of($more)->fromBoard()->amps)
-            ->toBe(0.0)
-            ->and(Burrow\Plan\Power\UsbDevices::of($more)->together()->amps)
-            ->toBeGreaterThan(Burrow\Plan\Power\UsbDevices::of($plan)->together()->amps);
-    }
-});
+test(
+    'a hub never raises what the supply must give, a device never lowers what the sockets must',
+    function (): void {
+        mt_srand(7);
+        foreach (array_keys(catalogue('board')) as $board) {
+            $drives = array_keys(catalogue('drive'));
+            $plan = plan($board, drive: $drives[mt_rand(0, count($drives) - 1)], job: 'file-store');
+            expect(SupplyFit::of($plan->with(hub: hub()))->peak()->amps)->toBeLessThanOrEqual(
+                SupplyFit::of($plan)->peak()->amps,
+            );
+            $more = $plan->with(jobs: [...$plan->jobs, catalogue('job')['print-host']], hub: hub());
+            expect(BusBudget::of($more)->fromBoard()->amps)
+                ->toBe(0.0)
+                ->and(Burrow\Plan\Power\UsbDevices::of($more)->together()->amps)
+                ->toBeGreaterThan(Burrow\Plan\Power\UsbDevices::of($plan)->together()->amps);
+        }
+    },
+);
 
 test('more devices than sockets call for a hub, and it counts in the sum', function (): void {
     $plan = plan('grit', 'supply-2a5', 'stout-05m', 'stick-64', LinkKind::UsbWired);
@@ -150,9 +168,13 @@ test('a network adapter shares the bus of the disk', function (): void {
 });
 
 test('one supply for several boxes is a budget for each output and for all', function (): void {
-    $plan = fn (string $supply, float ...$amps): PlanInput => plan('lodestone', $supply, 'stout-05m', null, job: 'dns-filter')->with(
-        along: array_map(fn (float $one): Feed => new Feed('box of '.$one, Amps::of($one)), $amps),
-    );
+    $plan = fn (string $supply, float ...$amps): PlanInput => plan(
+        'lodestone',
+        $supply,
+        'stout-05m',
+        null,
+        job: 'dns-filter',
+    )->with(along: array_map(fn (float $one): Feed => new Feed('box of '.$one, Amps::of($one)), $amps));
     expect(SharedSupply::of(plan()))
         ->toBeNull()
         ->and(SharedSupply::of($plan('outputs-4', 1.2))?->findings()->codes())
@@ -175,10 +197,17 @@ test('an add-on takes power over the network cable where the board cannot', func
         ->toContain('plan.poe_fits');
 });
 
-test('an add-on wants its header, and room in the case', function (string $board, ?string $addOn, string $case, array $codes): void {
+test('an add-on wants its header, and room in the case', function (
+    string $board,
+    ?string $addOn,
+    string $case,
+    array $codes,
+): void {
     expect(
         AddOnFit::findings(
-            plan($board, job: 'audio-player', case: $case)->with(addOn: $addOn === null ? null : catalogue('addOn')[$addOn]),
+            plan($board, job: 'audio-player', case: $case)->with(
+                addOn: $addOn === null ? null : catalogue('addOn')[$addOn],
+            ),
         )->codes(),
     )->toBe($codes);
 })->with([
@@ -190,10 +219,13 @@ test('an add-on wants its header, and room in the case', function (string $board
     ['marl', 'clock', 'vented', ['plan.built_in_audio']],
 ]);
 
-// Common practice, no source: board 35, case 10, supply 5 to 8 is just over 50; with an outside converter at 100 about 150; an add-on converter 60.
+// Common practice, no source: board 35, case 10, supply 5 to 8 is just over 50; with an outside converter at 100 about
+// 150; an add-on converter 60.
 test('the output chain of an audio player costs what it usually does', function (): void {
     $plan = fn (string $addOn): float => PartsList::of(
-        plan('cobble', 'supply-2a5', 'usual-1m', null, LinkKind::Wireless, 'audio-player', case: 'closed')->with(addOn: catalogue('addOn')[$addOn]),
+        plan('cobble', 'supply-2a5', 'usual-1m', null, LinkKind::Wireless, 'audio-player', case: 'closed')->with(
+            addOn: catalogue('addOn')[$addOn],
+        ),
     )->total()->cents / 100;
     expect($plan('audio-usb'))
         ->toBeBetween(150.0, 165.0)
@@ -218,21 +250,55 @@ test('who packed the image', function (ImageOrigin $from, ?string $code, ?Severi
     [ImageOrigin::Stranger, 'plan.image_from_stranger', Severity::Stop],
 ]);
 
-test('images, schools and what is plugged in go together or do not', function (string $job, string $image, array $schools, array $codes): void {
-    expect(ImageFit::of(plan('flint', job: $job, image: $image)->with(schools: new SchoolChoice($schools)))->findings()->codes())->toBe($codes);
+test('images, schools and what is plugged in go together or do not', function (
+    string $job,
+    string $image,
+    array $schools,
+    array $codes,
+): void {
+    expect(
+        ImageFit::of(plan('flint', job: $job, image: $image)->with(schools: new SchoolChoice($schools)))
+            ->findings()
+            ->codes(),
+    )->toBe($codes);
 })->with([
     'plain image, package' => ['dns-filter', 'server-64', [], []],
-    'a wizard and no screen' => ['general-server', 'desktop-wizard', [], ['plan.image_wizard', 'plan.plain_before_desktop']],
+    'a wizard and no screen' => [
+        'general-server',
+        'desktop-wizard',
+        [],
+        ['plan.image_wizard', 'plan.plain_before_desktop'],
+    ],
     'a desktop and no screen' => ['general-server', 'desktop-64', [], ['plan.plain_before_desktop']],
     'a wizard and a screen' => ['media-player', 'desktop-wizard', [], ['plan.school_wants_image']],
     'ready-made for both' => ['audio-player', 'appliance-64', [], []],
-    'ready-made school on a plain image' => ['audio-player', 'server-64', ['audio-player' => 'appliance'], ['plan.school_wants_image']],
-    'ready-made image, packages' => ['audio-player', 'appliance-64', ['audio-player' => 'package'], ['plan.image_brings_a_job']],
-    'a second job on a ready-made image' => ['audio-player dns-filter', 'appliance-64', [], ['plan.appliance_shared']],
+    'ready-made school on a plain image' => [
+        'audio-player',
+        'server-64',
+        ['audio-player' => 'appliance'],
+        ['plan.school_wants_image'],
+    ],
+    'ready-made image, packages' => [
+        'audio-player',
+        'appliance-64',
+        ['audio-player' => 'package'],
+        ['plan.image_brings_a_job'],
+    ],
+    'a second job on a ready-made image' => [
+        'audio-player dns-filter',
+        'appliance-64',
+        [],
+        ['plan.appliance_shared'],
+    ],
     'the newest image without the camera' => ['print-host', 'server-64', [], ['plan.peripheral_unknown']],
     'an older one with it' => ['print-host', 'server-64-2023', [], []],
     'mixed bits' => ['dns-filter', 'server-mixed', [], ['plan.image_mixed_bits']],
-    'mixed bits and containers' => ['dns-filter', 'server-mixed', ['dns-filter' => 'container'], ['plan.image_mixed_bits', 'plan.school_64_bit']],
+    'mixed bits and containers' => [
+        'dns-filter',
+        'server-mixed',
+        ['dns-filter' => 'container'],
+        ['plan.image_mixed_bits', 'plan.school_64_bit'],
+    ],
 ]);
 
 test('a 64-bit kernel does not start a 32-bit board, whatever its programs', function (): void {
@@ -240,7 +306,9 @@ test('a 64-bit kernel does not start a 32-bit board, whatever its programs', fun
 });
 
 test('a school brings its own memory, disk and time', function (): void {
-    $with = fn (string $school): PlanInput => plan(drive: null, job: 'dns-filter')->with(schools: new SchoolChoice(['dns-filter' => $school]));
+    $with = fn (string $school): PlanInput => plan(drive: null, job: 'dns-filter')->with(
+        schools: new SchoolChoice(['dns-filter' => $school]),
+    );
     expect(MemoryFit::of($with('container'))->needed()->count - MemoryFit::of($with('package'))->needed()->count)
         ->toBe(60 * 1024 ** 2)
         ->and(InstallTime::of($with('package'))->hands()->seconds)
@@ -329,7 +397,11 @@ test('a tunnel is limited by the line, or by a slow processor', function (): voi
 });
 
 test('a link that brings less than the jobs want', function (): void {
-    expect(PlanAnswer::findingsOfParts(plan('pebble', link: LinkKind::Wireless, job: 'media-library', image: 'server-32'))->codes())
+    expect(
+        PlanAnswer::findingsOfParts(
+            plan('pebble', link: LinkKind::Wireless, job: 'media-library', image: 'server-32'),
+        )->codes(),
+    )
         ->toContain('plan.link_slow')
         ->and(PlanAnswer::findingsOfParts(plan('flint', job: 'media-library'))->codes())
         ->not->toContain('plan.link_slow');
@@ -351,11 +423,28 @@ test('kits against singles', function (): void {
         ->toContain('instead of 5 single parts')
         ->toContain('saves 4.00')
         // What lies in the drawer is not saved by a kit.
-        ->and(KitOffer::among(array_values(catalogue('kit')), $parts, ['Supply, 5.1 V 2.5 A', 'Card, 32 GB, application class A1'])[0]->cents())
+        ->and(
+            KitOffer::among(array_values(catalogue('kit')), $parts, [
+                'Supply, 5.1 V 2.5 A',
+                'Card, 32 GB, application class A1',
+            ])[0]->cents(),
+        )
         ->toBe(5800 - 4700)
-        ->and(KitOffer::among([new Kit('one', 'One', ['board/cobble'], $starter->kit->price, new Market())], $parts, []))
+        ->and(
+            KitOffer::among(
+                [new Kit('one', 'One', ['board/cobble'], $starter->kit->price, new Market())],
+                $parts,
+                [],
+            ),
+        )
         ->toBe([])
-        ->and(KitOffer::among([new Kit('gone', 'Gone', $starter->kit->holds, $starter->kit->price, new Market(available: false))], $parts, []))
+        ->and(
+            KitOffer::among(
+                [new Kit('gone', 'Gone', $starter->kit->holds, $starter->kit->price, new Market(available: false))],
+                $parts,
+                [],
+            ),
+        )
         ->toBe([]);
 });
 
@@ -371,7 +460,19 @@ test('what a kit holds stands in the catalogue', function (): void {
 test('a part that is not to be had is warned of, and the next best offered', function (): void {
     $gone = (new CatalogueReader())->supply(['available' => false] + entry('supply', 'supply-3a'));
     $plan = plan()->with(supply: $gone);
-    $shelf = new Shelf([], [], ['supply-3a' => $gone] + catalogue('supply'), [], [], [], [], [], [], [], smallParts());
+    $shelf = new Shelf(
+        [],
+        [],
+        ['supply-3a' => $gone] + catalogue('supply'),
+        [],
+        [],
+        [],
+        [],
+        [],
+        [],
+        [],
+        smallParts(),
+    );
     $ways = (new WaysOut($shelf))->from($plan);
     expect(Availability::findings($plan)->codes())
         ->toBe(['plan.not_to_be_had'])
@@ -386,14 +487,29 @@ test('a desk computer is checked for what the evening needs', function (array $b
 })->with([
     'all there' => [[], ['plan.desk_fits']],
     'nothing there' => [
-        ['administrator' => false, 'loginClient' => false, 'localNames' => false, 'plainEditor' => false, 'fileCopier' => false],
-        ['plan.desk_no_rights', 'plan.desk_no_login_client', 'plan.desk_no_local_names', 'plan.desk_no_editor', 'plan.desk_no_copier'],
+        [
+            'administrator' => false,
+            'loginClient' => false,
+            'localNames' => false,
+            'plainEditor' => false,
+            'fileCopier' => false,
+        ],
+        [
+            'plan.desk_no_rights',
+            'plan.desk_no_login_client',
+            'plan.desk_no_local_names',
+            'plan.desk_no_editor',
+            'plan.desk_no_copier',
+        ],
     ],
     'a reader can be bought' => [['cardSlot' => false], ['plan.desk_fits']],
 ]);
 
 test('a reader goes with the sockets of the desk computer', function (): void {
-    $parts = fn (DeskComputer $desk, string $board = 'flint'): array => array_column(PartsList::of(plan($board)->with(desk: $desk))->parts, 'key');
+    $parts = fn (DeskComputer $desk, string $board = 'flint'): array => array_column(
+        PartsList::of(plan($board)->with(desk: $desk))->parts,
+        'key',
+    );
     expect($parts(desk(cardSlot: false, usbPlug: 'USB-C')))
         ->toContain('adapter/reader-c')
         ->and($parts(desk(cardSlot: false)))
@@ -432,7 +548,10 @@ test('where it could run: a box of its own, another box, the desk computer, boug
 });
 
 test('a job that nobody waits for may sleep with the desk computer, with a warning', function (): void {
-    $plan = plan(drive: null, job: 'control-surface')->with(desk: desk(sleeps: true), circumstances: new Circumstances(duty: Duty::PluggedIn));
+    $plan = plan(drive: null, job: 'control-surface')->with(
+        desk: desk(sleeps: true),
+        circumstances: new Circumstances(duty: Duty::PluggedIn),
+    );
     $seats = array_column(Seat::all($plan, []), null, 'kind');
     expect($seats['desk']->worst())->toBe(Severity::Warn)->and($seats['desk']->perYear->cents)->toBe(0);
 });
@@ -448,7 +567,11 @@ test('what a box has to bear already does not speak against a new job', function
 });
 
 test('a disk for a new job on a box without one has its price', function (): void {
-    $seats = array_column(Seat::all(plan(), [new Host('lantern', plan(drive: null, job: 'control-surface'))]), null, 'label');
+    $seats = array_column(
+        Seat::all(plan(), [new Host('lantern', plan(drive: null, job: 'control-surface'))]),
+        null,
+        'label',
+    );
     expect($seats['lantern']->price->cents)->toBe(4800);
 });
 
@@ -456,7 +579,9 @@ test('measured limits correct the next plan', function (): void {
     $plan = plan();
     $measured = new MeasuredRate($plan, Rate::megabytesPerSecond(104), 0.71);
     expect($measured->limitMet())->toBe('network');
-    $calibrated = $plan->with(calibration: new Calibration(['network' => (float) $measured->factor()], 7.3, 'larder'));
+    $calibrated = $plan->with(
+        calibration: new Calibration(['network' => (float) $measured->factor()], 7.3, 'larder'),
+    );
     expect(CopyRate::of($calibrated)?->rate()->inMegabytes())
         ->toEqualWithDelta(104, 1e-9)
         ->and(CopyRate::of($calibrated)?->limit()->because)
@@ -473,7 +598,13 @@ test('what no link explains corrects nothing', function (): void {
         ->toBeNull()
         ->and((new MeasuredRate(plan(), Rate::megabytesPerSecond(11), 0.9))->factor())
         ->toBeNull()
-        ->and((new MeasuredRate(plan('pebble', link: LinkKind::Wireless), Rate::megabytesPerSecond(1.4), 0.0))->limitMet())
+        ->and(
+            (new MeasuredRate(
+                plan('pebble', link: LinkKind::Wireless),
+                Rate::megabytesPerSecond(1.4),
+                0.0,
+            ))->limitMet(),
+        )
         ->toBe('processor');
 });
 
@@ -533,7 +664,12 @@ test('a plan written down is read back as the same plan', function (): void {
             $one([[], [new Feed('sieve', Amps::of(1.25))]]),
             $one([new Calibration(), new Calibration(['network' => 0.875], 7.25, 'larder, wren')]),
         );
-        $read = PlanFile::read(PlanFile::write($plan), (string) file_get_contents('core/Plan/schema/plan.schema.json'), 'plan.yaml', $shelf);
+        $read = PlanFile::read(
+            PlanFile::write($plan),
+            (string) file_get_contents('core/Plan/schema/plan.schema.json'),
+            'plan.yaml',
+            $shelf,
+        );
         expect($read->findings->codes())
             ->toBe([])
             ->and(json_encode($read->input === null ? null : PlanAnswer::to($read->input)))
@@ -543,8 +679,17 @@ test('a plan written down is read back as the same plan', function (): void {
 
 test('a plan with an unknown part says which line', function (): void {
     $yaml = PlanFile::write(plan()->with(schools: new SchoolChoice(['file-store' => 'package'])));
-    $broken = str_replace(['file-store: package', 'cable: usual-1m'], ['file-store: sorcery', 'cable: usual-9m'], $yaml);
-    $findings = PlanFile::read($broken, (string) file_get_contents('core/Plan/schema/plan.schema.json'), 'plan.yaml', shelf())->findings;
+    $broken = str_replace(
+        ['file-store: package', 'cable: usual-1m'],
+        ['file-store: sorcery', 'cable: usual-9m'],
+        $yaml,
+    );
+    $findings = PlanFile::read(
+        $broken,
+        (string) file_get_contents('core/Plan/schema/plan.schema.json'),
+        'plan.yaml',
+        shelf(),
+    )->findings;
     expect($findings->codes())
         ->toBe(['plan.unknown_part', 'plan.unknown_part'])
         ->and(array_map(fn ($finding): ?int => $finding->place?->line, $findings->list))
@@ -554,8 +699,15 @@ test('a plan with an unknown part says which line', function (): void {
         ]);
 });
 
-// IEEE 802.11-2020, tables of the HT and VHT MCS: one stream in 20 MHz at MCS 7 is 65 or 72.2 Mb/s, in 40 MHz 135 or 150; VHT MCS 9 in 40 and 80 MHz 200 and 433.3.
-test('rates on the air are those of the standard', function (string $standard, int $megahertz, int $streams, bool $short, float $megabits): void {
+// IEEE 802.11-2020, tables of the HT and VHT MCS: one stream in 20 MHz at MCS 7 is 65 or 72.2 Mb/s, in 40 MHz 135 or
+// 150; VHT MCS 9 in 40 and 80 MHz 200 and 433.3.
+test('rates on the air are those of the standard', function (
+    string $standard,
+    int $megahertz,
+    int $streams,
+    bool $short,
+    float $megabits,
+): void {
     expect(Wireless::megabits($standard, $megahertz, $streams, $short))->toBe($megabits);
 })->with([
     ['n', 20, 1, false, 65.0],
@@ -568,23 +720,35 @@ test('rates on the air are those of the standard', function (string $standard, i
     ['ac', 80, 2, true, 866.7],
 ]);
 
-// USB 2.0 specification, table 5-10: 13 bulk transfers of 512 bytes in a microframe, 53 248 000 bytes a second. USB 3 at 5 Gb/s: 500 MB/s after 8b/10b.
+// USB 2.0 specification, table 5-10: 13 bulk transfers of 512 bytes in a microframe, 53 248 000 bytes a second. USB 3
+// at 5 Gb/s: 500 MB/s after 8b/10b.
 test('a USB bus carries no more than its standard', function (): void {
     expect(Usb::most(2)->bytesPerSecond)
         ->toBe(53248000.0)
         ->and(Usb::most(3)->inMegabytes())
         ->toBe(500.0);
-    $boastful = board('pebble', ['buses' => [['name' => 'USB 2 bus', 'usb' => 2, 'mbyte' => 480, 'carries' => ['disk']]]]);
+    $boastful = board('pebble', [
+        'buses' => [['name' => 'USB 2 bus', 'usb' => 2, 'mbyte' => 480, 'carries' => ['disk']]],
+    ]);
     expect($boastful->usbBus()?->payload->bytesPerSecond)->toBe(53248000.0);
     foreach (catalogue('board') as $board) {
-        expect($board->usbBus()?->payload->inMegabytes())->toBeLessThanOrEqual(str_contains($board->usbBus()->name, 'USB 2') ? 53.248 : 500.0);
+        expect($board->usbBus()?->payload->inMegabytes())->toBeLessThanOrEqual(
+            str_contains($board->usbBus()->name, 'USB 2') ? 53.248 : 500.0,
+        );
     }
 });
 
 // SD Physical Layer specification: 12.5, 25, 50 and 104 MB/s.
 test('a card is written at the slower bus of card and reader', function (): void {
-    expect(array_map(fn (SdBus $bus): float => $bus->rate()->inMegabytes(), SdBus::cases()))->toBe([12.5, 25.0, 50.0, 104.0]);
-    $time = fn (?DeskComputer $desk): float => (new ImageTime(plan(card: 'card-64-endurance')->with(desk: $desk)))->time()->seconds;
+    expect(array_map(fn (SdBus $bus): float => $bus->rate()->inMegabytes(), SdBus::cases()))->toBe([
+        12.5,
+        25.0,
+        50.0,
+        104.0,
+    ]);
+    $time = fn (?DeskComputer $desk): float => (new ImageTime(
+        plan(card: 'card-64-endurance')->with(desk: $desk),
+    ))->time()->seconds;
     // 2.7 GB: unpacked at 50 MB/s; written at 30 and read back at 90, or both at the 25 of the reader.
     expect($time(null))
         ->toEqualWithDelta(2700 / 50 + 2700 / 30 + 2700 / 90, 1e-6)
@@ -596,7 +760,9 @@ test('a card is written at the slower bus of card and reader', function (): void
 
 test('figures of the catalogue agree with common practice and with each other', function (): void {
     // A single core between a network socket and a disk on one bus: 4 to 7 MB/s.
-    expect(CopyRate::of(plan('marl', image: 'server-32'))?->rate()->inMegabytes())->toBeGreaterThan(4.0)->toBeLessThan(7.0);
+    expect(CopyRate::of(plan('marl', image: 'server-32'))?->rate()->inMegabytes())
+        ->toBeGreaterThan(4.0)
+        ->toBeLessThan(7.0);
     // A card is never read faster than its bus carries.
     foreach (catalogue('card') as $card) {
         expect([$card->id, $card->bus->rate()->isBelow($card->read)])->toBe([$card->id, false]);
@@ -605,22 +771,43 @@ test('figures of the catalogue agree with common practice and with each other', 
     expect(catalogue('job')['radio-receiver']->networkMegabits)->toEqualWithDelta(2.4 * 16, 0.001);
     // Every box has its remote login, and a newer board is not slower than a retired laptop of ten years before.
     foreach (catalogue('job') as $job) {
-        expect([$job->id, in_array(22, array_map(fn ($use): int => $use->port->number, $job->ports), true)])->toBe([$job->id, true]);
+        expect([$job->id, in_array(22, array_map(fn ($use): int => $use->port->number, $job->ports), true)])->toBe([
+            $job->id,
+            true,
+        ]);
     }
     expect(board('basalt')->speed)->toBeGreaterThan(board('old-laptop')->speed);
 });
 
 test('sinks do nothing more in a case that brings its own', function (): void {
-    $kelvin = fn (string $case, string $cooling): float => Heat::of(plan(case: $case)->with(cooling: catalogue('cooling')[$cooling]))->kelvinPerWatt();
-    expect($kelvin('vented', 'sinks'))->toBe(catalogue('case')['vented']->kelvinPerWatt)
-        ->and($kelvin('vented', 'small-fan'))->toBe(catalogue('case')['vented']->kelvinPerWatt * 0.5)
-        ->and($kelvin('open', 'sinks'))->toBe(catalogue('case')['open']->kelvinPerWatt * 0.85);
+    $kelvin = fn (string $case, string $cooling): float => Heat::of(
+        plan(case: $case)->with(cooling: catalogue('cooling')[$cooling]),
+    )->kelvinPerWatt();
+    expect($kelvin('vented', 'sinks'))
+        ->toBe(catalogue('case')['vented']->kelvinPerWatt)
+        ->and($kelvin('vented', 'small-fan'))
+        ->toBe(catalogue('case')['vented']->kelvinPerWatt * 0.5)
+        ->and($kelvin('open', 'sinks'))
+        ->toBe(catalogue('case')['open']->kelvinPerWatt * 0.85);
 });
 
 test('a pocket computer takes power and network from the laptop it is plugged into', function (): void {
-    $plan = plan('pebble', 'laptop-socket', 'stout-05m', null, LinkKind::UsbCable, 'pocket-computer', 'server-32', case: 'open');
-    expect(PlanAnswer::findings($plan)->blocks())->toBeFalse()
-        ->and($plan->megabits())->toBe(200.0)
-        ->and(array_column(PartsList::of($plan)->parts, 'key'))->not->toContain('adapter/lead-network')
-        ->and(PlanAnswer::findings($plan->with(board: board('flint')))->codes())->toContain('plan.no_such_link');
+    $plan = plan(
+        'pebble',
+        'laptop-socket',
+        'stout-05m',
+        null,
+        LinkKind::UsbCable,
+        'pocket-computer',
+        'server-32',
+        case: 'open',
+    );
+    expect(PlanAnswer::findings($plan)->blocks())
+        ->toBeFalse()
+        ->and($plan->megabits())
+        ->toBe(200.0)
+        ->and(array_column(PartsList::of($plan)->parts, 'key'))
+        ->not->toContain('adapter/lead-network')
+        ->and(PlanAnswer::findings($plan->with(board: board('flint')))->codes())
+        ->toContain('plan.no_such_link');
 });

@@ -96,7 +96,8 @@ test('the working names every link and ends in the smallest', function (): void 
         ->toContain('802.3');
 });
 
-// Common practice: micro-USB boards want 2.5 A, USB-C boards 3 A; below that is a warning as long as the peak is covered, and a 1 A charger is refused.
+// Common practice: micro-USB boards want 2.5 A, USB-C boards 3 A; below that is a warning as long as the peak is
+// covered, and a 1 A charger is refused.
 test('supplies by class', function (string $board, string $supply, bool $fits): void {
     expect(SupplyFit::of(plan($board, $supply, 'stout-05m'))->findings()->blocks())->toBe(! $fits);
 })->with([
@@ -107,19 +108,22 @@ test('supplies by class', function (string $board, string $supply, bool $fits): 
     ['flint', 'charger-1a', false],
 ]);
 
-test('a thin cable sags below the threshold, a long thin one below what works at all, a stout one not', function (): void {
-    $thin = SupplyFit::of(plan('flint', 'supply-3a', 'thin-2m'));
-    $stout = SupplyFit::of(plan('flint', 'supply-3a', 'stout-05m'));
-    expect($thin->findings()->codes())
-        ->toContain('plan.voltage_breaks_down')
-        ->and(SupplyFit::of(plan('cobble', 'supply-2a5', 'thin-1m'))->findings()->codes())
-        ->toContain('plan.voltage_low')
-        ->and($stout->findings()->codes())
-        ->toContain('plan.voltage_fits')
-        // 6.4 W at 5.1 V and 0.7 A for the disk, through 2 × 2 m of 28 AWG.
-        ->and($thin->voltage()->volts)
-        ->toEqualWithDelta(5.1 - (6.4 / 5.1 + 0.7) * 4 * 0.2129, 0.005);
-});
+test(
+    'a thin cable sags below the threshold, a long thin one below what works at all, a stout one not',
+    function (): void {
+        $thin = SupplyFit::of(plan('flint', 'supply-3a', 'thin-2m'));
+        $stout = SupplyFit::of(plan('flint', 'supply-3a', 'stout-05m'));
+        expect($thin->findings()->codes())
+            ->toContain('plan.voltage_breaks_down')
+            ->and(SupplyFit::of(plan('cobble', 'supply-2a5', 'thin-1m'))->findings()->codes())
+            ->toContain('plan.voltage_low')
+            ->and($stout->findings()->codes())
+            ->toContain('plan.voltage_fits')
+            // 6.4 W at 5.1 V and 0.7 A for the disk, through 2 × 2 m of 28 AWG.
+            ->and($thin->voltage()->volts)
+            ->toEqualWithDelta(5.1 - (6.4 / 5.1 + 0.7) * 4 * 0.2129, 0.005);
+    },
+);
 
 test('a thicker or shorter cable never lowers the voltage', function (): void {
     mt_srand(258);
@@ -127,7 +131,9 @@ test('a thicker or shorter cable never lowers the voltage', function (): void {
     for ($i = 0; $i < 200; $i++) {
         $gauge = mt_rand(16, 30);
         $metres = mt_rand(1, 40) / 10;
-        $at = fn (int $g, float $m): float => SupplyFit::of($base->with(cable: new Cable('c', 'c', $g, $m, Money::of(0), 'USB')))->voltage()->volts;
+        $at = fn (int $g, float $m): float => SupplyFit::of(
+            $base->with(cable: new Cable('c', 'c', $g, $m, Money::of(0), 'USB')),
+        )->voltage()->volts;
         expect($at($gauge - 1, $metres))
             ->toBeGreaterThanOrEqual($at($gauge, $metres))
             ->and($at($gauge, $metres / 2))
@@ -140,8 +146,15 @@ test('raising any link never lowers the rate', function (): void {
     $plan = plan();
     for ($i = 0; $i < 200; $i++) {
         $links = ['wired_mbit' => [10, 100, 1000][mt_rand(0, 2)], 'disk_mbyte' => mt_rand(5, 400)];
-        $bus = [['name' => 'bus', 'mbyte' => mt_rand(5, 400), 'carries' => mt_rand(0, 1) ? ['disk', 'wired'] : ['disk']]];
-        $rate = fn (array $changes): float => CopyRate::of($plan->with(board: board('flint', $changes)))?->rate()->bytesPerSecond ?? 0;
+        $bus = [
+            [
+                'name' => 'bus',
+                'mbyte' => mt_rand(5, 400),
+                'carries' => mt_rand(0, 1) ? ['disk', 'wired'] : ['disk'],
+            ],
+        ];
+        $rate = fn (array $changes): float => CopyRate::of($plan->with(board: board('flint', $changes)))?->rate()
+            ->bytesPerSecond ?? 0;
         $base = $rate(['links' => $links, 'buses' => $bus]);
         $faster = $bus;
         $faster[0]['mbyte'] *= 2;
@@ -156,7 +169,13 @@ test('memory is judged in levels', function (int $mebibytes, string $code): void
     $input = plan(job: 'automation-hub');
     $small = $input->with(board: board('flint', ['memory_mib' => $mebibytes]));
     expect(MemoryFit::of($small)->findings()->list[0]->code)->toBe($code);
-})->with([[300, 'plan.memory_short'], [512, 'plan.memory_swaps'], [850, 'plan.memory_tight'], [1100, 'plan.memory_tight'], [4096, 'plan.memory_fits']]);
+})->with([
+    [300, 'plan.memory_short'],
+    [512, 'plan.memory_swaps'],
+    [850, 'plan.memory_tight'],
+    [1100, 'plan.memory_tight'],
+    [4096, 'plan.memory_fits'],
+]);
 
 test('memory free is what is left of the board', function (): void {
     // 94 MiB (98 MB, common practice) for the system and 160 MiB for the job, of 4 GiB.
@@ -183,7 +202,12 @@ test('the gravest finding comes first and each has its advice', function (): voi
         ->toBe($sorted)
         ->and($answer->findings->codes())
         ->toContain('plan.no_such_link', 'plan.no_disk', 'plan.supply_below_class')
-        ->and(array_filter($answer->findings->list, fn ($finding) => $finding->severity->rank() >= 2 && $finding->do === ''))
+        ->and(
+            array_filter(
+                $answer->findings->list,
+                fn ($finding) => $finding->severity->rank() >= 2 && $finding->do === '',
+            ),
+        )
         ->toBe([]);
 });
 
@@ -198,7 +222,10 @@ test('what links hang on which bus is read from the catalogue', function (): voi
 });
 
 test('a supply below the class of the board warns while the peak is covered', function (): void {
-    expect(SupplyFit::of(plan('flint', 'supply-2a5', 'stout-05m'))->findings()->codes())->toContain('plan.supply_below_class')->and(SupplyFit::of(plan('flint', 'charger-1a'))->findings()->codes())->toContain('plan.supply_too_weak');
+    expect(SupplyFit::of(plan('flint', 'supply-2a5', 'stout-05m'))->findings()->codes())
+        ->toContain('plan.supply_below_class')
+        ->and(SupplyFit::of(plan('flint', 'charger-1a'))->findings()->codes())
+        ->toContain('plan.supply_too_weak');
 });
 
 test('five-volt devices behind a higher inlet take less of it than they would at five volts', function (): void {
@@ -209,21 +236,36 @@ test('five-volt devices behind a higher inlet take less of it than they would at
     expect($without)
         ->toEqualWithDelta(38 / 19.5, 1e-6)
         ->and(SupplyFit::of($plan)->peak()->amps - $without)
-        ->toEqualWithDelta($drive * 5 / (19.5 * 0.9), 1e-6);
+        ->toEqualWithDelta(($drive * 5) / (19.5 * 0.9), 1e-6);
 });
 
-test('power over the cable is what the weaker of both ends allows, with the loss of the part between', function (): void {
-    $plan = plan('flint', 'poe-type-2', drive: null, case: 'open')->with(addOn: catalogue('addOn')['network-power']);
-    $type = $plan->poeType();
-    $watts = SupplyFit::of($plan)->peak()->amps * $plan->supply->voltage->volts;
-    $fits = SupplyFit::of($plan)->findings()->codes();
-    expect($watts / 0.85 <= [1 => 12.95, 2 => 25.5][$type])->toBe(in_array('plan.poe_fits', $fits, true));
-    // And nobody pays for a USB cable then.
-    expect(array_filter(PartsList::of($plan)->parts, fn ($part): bool => str_starts_with($part->key, 'cable/')))->toBe([]);
-});
+test(
+    'power over the cable is what the weaker of both ends allows, with the loss of the part between',
+    function (): void {
+        $plan = plan('flint', 'poe-type-2', drive: null, case: 'open')->with(
+            addOn: catalogue('addOn')['network-power'],
+        );
+        $type = $plan->poeType();
+        $watts = SupplyFit::of($plan)->peak()->amps * $plan->supply->voltage->volts;
+        $fits = SupplyFit::of($plan)->findings()->codes();
+        expect($watts / 0.85 <= [1 => 12.95, 2 => 25.5][$type])->toBe(in_array('plan.poe_fits', $fits, true));
+        // And nobody pays for a USB cable then.
+        expect(
+            array_filter(PartsList::of($plan)->parts, fn ($part): bool => str_starts_with($part->key, 'cable/')),
+        )->toBe([]);
+    },
+);
 
 test('the tunnel is no faster than the box\'s own link', function (): void {
-    $plan = plan('pebble', 'supply-2a5', 'stout-05m', null, LinkKind::Wireless, 'tunnel-endpoint', 'server-32')->with(circumstances: new Circumstances(upMegabits: 900));
+    $plan = plan(
+        'pebble',
+        'supply-2a5',
+        'stout-05m',
+        null,
+        LinkKind::Wireless,
+        'tunnel-endpoint',
+        'server-32',
+    )->with(circumstances: new Circumstances(upMegabits: 900));
     $link = CopyRate::ofLink($plan);
     expect(TunnelRate::of($plan)->rate()->bytesPerSecond)->toBeLessThanOrEqual($link->bytesPerSecond);
 });
@@ -239,11 +281,21 @@ test('a machine that takes no card wants a drive, and a disk wants to hold what 
 });
 
 test('a hub has as many sockets as it has', function (): void {
-    $plugged = array_map(fn (int $n): Peripheral => new Peripheral("stick {$n}", 'USB-A', Amps::of(0.1), false), range(1, 9));
+    $plugged = array_map(
+        fn (int $n): Peripheral => new Peripheral("stick {$n}", 'USB-A', Amps::of(0.1), false),
+        range(1, 9),
+    );
     expect(PlanAnswer::to(plan()->with(plugged: $plugged))->findings->codes())->toContain('plan.hub_sockets');
 });
 
 test('nobody said from what: nothing is wrong with that; a desktop and a phone have a browser', function (): void {
-    $codes = fn (string $client): array => Usage::findings(plan(job: 'print-host', drive: null)->with(circumstances: new Circumstances(client: $client)))->codes();
-    expect($codes(''))->not->toContain('plan.client_not_served')->and($codes('desktop'))->not->toContain('plan.client_not_served')->and($codes('television'))->toContain('plan.client_not_served');
+    $codes = fn (string $client): array => Usage::findings(
+        plan(job: 'print-host', drive: null)->with(circumstances: new Circumstances(client: $client)),
+    )->codes();
+    expect($codes(''))
+        ->not->toContain('plan.client_not_served')
+        ->and($codes('desktop'))
+        ->not->toContain('plan.client_not_served')
+        ->and($codes('television'))
+        ->toContain('plan.client_not_served');
 });

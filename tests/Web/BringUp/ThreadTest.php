@@ -22,10 +22,22 @@ test('the plan sheet answers with a fragment, and with the whole page without ht
         ->assertDontSee('<html', false);
     $page = $this->get($query)->assertSee('<html', false);
     expect((string) $page->getContent())->toContain(
-        trim(strstr((string) preg_replace('/<input type="hidden" name="_token"[^>]*>/', '', (string) $fragment->getContent()), '<p class="say"', true)),
+        trim(
+            strstr(
+                (string) preg_replace(
+                    '/<input type="hidden" name="_token"[^>]*>/',
+                    '',
+                    (string) $fragment->getContent(),
+                ),
+                '<p class="say"',
+                true,
+            ),
+        ),
     );
     // What is typed is in none of the pieces that are sent while typing.
-    expect((string) $fragment->getContent())->not->toContain('name="because"')->toContain('id="verdict" aria-live="polite"  hx-swap-oob="true"');
+    expect((string) $fragment->getContent())
+        ->not->toContain('name="because"')
+        ->toContain('id="verdict" aria-live="polite"  hx-swap-oob="true"');
 });
 
 test('unknown choices become the usual ones', function (): void {
@@ -43,7 +55,11 @@ test('a plan that is stopped wants a reason, and the reason is kept', function (
         ->toContain('The supply gives 1.00 A');
 });
 
-test('name and address are refused with their reason and keep what was typed', function (string $name, string $address, string $reason): void {
+test('name and address are refused with their reason and keep what was typed', function (
+    string $name,
+    string $address,
+    string $reason,
+): void {
     $box = newBox();
     $this->asKeeper()
         ->followingRedirects()
@@ -69,14 +85,25 @@ test('a good name goes on to the card', function (): void {
     $this->asKeeper()
         ->get("/boxes/{$box->id}/name")
         ->assertSee('value="172.22.8.16"', false);
-    $this->post("/boxes/{$box->id}/name", ['name' => 'Wren', 'address' => '172.22.8.16'])->assertRedirect("/boxes/{$box->id}/card");
-    expect($box->refresh()->only(['name', 'address', 'stage']))->toBe(['name' => 'wren', 'address' => '172.22.8.16', 'stage' => Stage::Named]);
+    $this->post("/boxes/{$box->id}/name", ['name' => 'Wren', 'address' => '172.22.8.16'])->assertRedirect(
+        "/boxes/{$box->id}/card",
+    );
+    expect($box->refresh()->only(['name', 'address', 'stage']))->toBe([
+        'name' => 'wren',
+        'address' => '172.22.8.16',
+        'stage' => Stage::Named,
+    ]);
 });
 
 test('a card by key', function (): void {
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16']);
     $page = $this->asKeeper()
-        ->post("/boxes/{$box->id}/card", ['user' => 'warden', 'public_key' => WEB_KEY, 'time_zone' => 'Europe/London', 'keyboard' => 'gb'])
+        ->post("/boxes/{$box->id}/card", [
+            'user' => 'warden',
+            'public_key' => WEB_KEY,
+            'time_zone' => 'Europe/London',
+            'keyboard' => 'gb',
+        ])
         ->assertOk()
         ->assertSee('#cloud-config')
         ->assertSee('Keys only');
@@ -100,7 +127,13 @@ test('what is wrong with a card is said at its field', function (array $typed, s
         ->post(
             "/boxes/{$box->id}/card",
             array_replace(
-                ['user' => 'warden', 'public_key' => WEB_KEY, 'first_password' => '', 'time_zone' => 'Europe/London', 'keyboard' => 'gb'],
+                [
+                    'user' => 'warden',
+                    'public_key' => WEB_KEY,
+                    'first_password' => '',
+                    'time_zone' => 'Europe/London',
+                    'keyboard' => 'gb',
+                ],
                 $typed,
             ),
         )
@@ -148,22 +181,30 @@ test('a password is forgotten: not in the database, the sessions, the logs or th
         ->getContent();
     preg_match('/hashed_passwd: (?:&quot;|")(\$6\$[^"&]+)/', $page, $hash);
     expect($page)->not->toContain($secret)->and(password_verify($secret, $hash[1]))->toBeTrue();
-    $this->post("/boxes/{$box->id}/card", ['user' => 'Not Valid', 'first_password' => $secret, 'time_zone' => 'x', 'keyboard' => 'y'])->assertDontSee(
-        $secret,
-    );
+    $this->post("/boxes/{$box->id}/card", [
+        'user' => 'Not Valid',
+        'first_password' => $secret,
+        'time_zone' => 'x',
+        'keyboard' => 'y',
+    ])->assertDontSee($secret);
     $everything = '';
     foreach (DB::select('SHOW TABLES') as $row) {
         $table = array_values((array) $row)[0];
         $everything .= json_encode(DB::table($table)->get());
     }
-    expect($everything)->toContain('wren')->not->toContain($secret)->not->toContain(trim((string) json_encode($hash[1]), '"'));
+    expect($everything)
+        ->toContain('wren')
+        ->not->toContain($secret)
+        ->not->toContain(trim((string) json_encode($hash[1]), '"'));
     $var = getenv('TEST_VAR') ?: 'var/test';
     expect(run('grep -rlF '.escapeshellarg($secret)." {$var}/storage {$var}/log {$var}/bench.json")['out'])
         ->toBe('')
         ->and(
-            run('grep -rlF '.escapeshellarg($hash[1])." {$var}/storage/framework/sessions {$var}/storage/logs {$var}/log {$var}/bench.json")[
-                'out'
-            ],
+            run(
+                'grep -rlF '.
+                    escapeshellarg($hash[1]).
+                    " {$var}/storage/framework/sessions {$var}/storage/logs {$var}/log {$var}/bench.json",
+            )['out'],
         )
         ->toBe('');
 });
@@ -277,7 +318,10 @@ test('the router\'s list is pasted for a real box, however large', function (): 
         ->post($path, ['version' => 1, 'pasted' => $list])
         ->assertOk()
         ->assertSee('machines are new in the list');
-    $this->post($path, ['version' => $step->refresh()->version, 'pasted' => $list.'0 02:4b:1e:90:00:07 172.22.8.131 wren *'])->assertRedirect();
+    $this->post($path, [
+        'version' => $step->refresh()->version,
+        'pasted' => $list.'0 02:4b:1e:90:00:07 172.22.8.131 wren *',
+    ])->assertRedirect();
     expect($step->refresh()->state)->toBe(RunStep::DONE)->and($step->run->box->mac)->toBe('02:4b:1e:90:00:07');
 });
 
@@ -310,12 +354,23 @@ test('the disk is typed back before it may be wiped', function (): void {
     $lsblk = str_replace('32000000000.0', '32000000000', (string) $lsblk);
     $post = fn (string $typed) => $this->asKeeper()
         ->followingRedirects()
-        ->post("/runs/{$step->run_id}/steps/{$step->id}/done", ['version' => $step->refresh()->version, 'pasted' => $lsblk, 'typed_disk' => $typed]);
+        ->post("/runs/{$step->run_id}/steps/{$step->id}/done", [
+            'version' => $step->refresh()->version,
+            'pasted' => $lsblk,
+            'typed_disk' => $typed,
+        ]);
     $post('')->assertSee('Type the disk');
     $post('mmcblk0')->assertSee('is not the disk that was found')->assertSee('SEED1');
     expect($step->refresh()->state)->toBe(RunStep::OPEN);
-    $post('sda')->assertSee('test &quot;$(lsblk --noheadings --nodeps --output SERIAL /dev/sda)&quot; = SEED1', false);
-    expect($step->refresh()->run->learned)->toMatchArray(['disk' => 'sda', 'disk_serial' => 'SEED1', 'disk_partition' => 'sda1']);
+    $post('sda')->assertSee(
+        'test &quot;$(lsblk --noheadings --nodeps --output SERIAL /dev/sda)&quot; = SEED1',
+        false,
+    );
+    expect($step->refresh()->run->learned)->toMatchArray([
+        'disk' => 'sda',
+        'disk_serial' => 'SEED1',
+        'disk_partition' => 'sda1',
+    ]);
 });
 
 test('an empty answer where one is needed', function (): void {
@@ -329,13 +384,28 @@ test('an empty answer where one is needed', function (): void {
 
 test('a store that is shared stands in the record, once', function (): void {
     $step = runAt('share');
-    $step->run->update(['learned' => ['uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7', 'disk_bytes' => '500000000000', 'disk_serial' => 'SEED1']]);
+    $step->run->update([
+        'learned' => [
+            'uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7',
+            'disk_bytes' => '500000000000',
+            'disk_serial' => 'SEED1',
+        ],
+    ]);
     $this->asKeeper()->post("/runs/{$step->run_id}/steps/{$step->id}/done", ['version' => 1]);
     $this->post("/runs/{$step->run_id}/steps/{$step->id}/reopen", ['version' => 2, 'reopened' => 2]);
     $this->post("/runs/{$step->run_id}/steps/{$step->id}/done", ['version' => 3]);
-    expect($step->refresh()->state)->toBe(RunStep::DONE)
+    expect($step->refresh()->state)
+        ->toBe(RunStep::DONE)
         ->and($step->run->box->stores->map->only(['label', 'share', 'mount_point', 'bytes', 'serial'])->all())
-        ->toBe([['label' => 'store', 'share' => 'store', 'mount_point' => '/srv/store', 'bytes' => 500000000000, 'serial' => 'SEED1']]);
+        ->toBe([
+            [
+                'label' => 'store',
+                'share' => 'store',
+                'mount_point' => '/srv/store',
+                'bytes' => 500000000000,
+                'serial' => 'SEED1',
+            ],
+        ]);
     $this->get('/stores')->assertSee('/srv/store');
 });
 
@@ -351,8 +421,7 @@ test('the last step puts the box into service', function (): void {
     $this->get('/upkeep')->assertDontSee('Wren');
     $box->update(['updated_system_at' => now()]);
     $this->get('/upkeep')->assertSee(now()->addDays(30)->format('Y-m-d'));
-    $this->get("/boxes/{$box->id}")
-        ->assertSee('445/tcp');
+    $this->get("/boxes/{$box->id}")->assertSee('445/tcp');
 });
 
 test('a plan can be dropped, a box in service cannot', function (): void {
@@ -374,16 +443,25 @@ test('an own entry is taken in, or told by line', function (): void {
         ->post('/catalogue', ['kind' => 'supply', 'yaml' => str_replace('5.1', 'five', $good)])
         ->assertSee('Line 3.')
         ->assertSee('Barn supply');
-    $this->followingRedirects()->post('/catalogue', ['kind' => 'supply', 'yaml' => "id: x\n\tlabel: y"])->assertSee('Line 2.');
-    $this->followingRedirects()->post('/catalogue', ['kind' => 'supply', 'yaml' => ''])->assertSee('There is no entry');
+    $this->followingRedirects()
+        ->post('/catalogue', ['kind' => 'supply', 'yaml' => "id: x\n\tlabel: y"])
+        ->assertSee('Line 2.');
+    $this->followingRedirects()
+        ->post('/catalogue', ['kind' => 'supply', 'yaml' => ''])
+        ->assertSee('There is no entry');
     expect(CatalogueEntry::query()->count())->toBe(0);
-    $this->post('/catalogue', ['kind' => 'supply', 'yaml' => str_replace("\n", "\r\n", $good)])->assertRedirectContains('/catalogue?kind=');
+    $this->post('/catalogue', [
+        'kind' => 'supply',
+        'yaml' => str_replace("\n", "\r\n", $good),
+    ])->assertRedirectContains('/catalogue?kind=');
     $this->get('/plan?supply=barn-supply')->assertSee('Barn supply')->assertSee('it gives 4.00 A');
     expect($this->get('/catalogue/supply/barn-supply.yaml')->getContent())->toBe($good);
 });
 
 test('an exported entry is the file it was', function (): void {
-    expect($this->asKeeper()->get('/catalogue/board/flint.yaml')->getContent())->toBe(file_get_contents('core/Catalogue/data/board/flint.yaml'));
+    expect($this->asKeeper()->get('/catalogue/board/flint.yaml')->getContent())->toBe(
+        file_get_contents('core/Catalogue/data/board/flint.yaml'),
+    );
 });
 
 test('the network is described field by field', function (): void {
@@ -397,8 +475,16 @@ test('the network is described field by field', function (): void {
         'wan' => '',
         'time_zone' => 'Europe/London',
     ];
-    $this->asKeeper()->followingRedirects()->post('/settings', $typed)->assertSee('172.22.8.7/24')->assertSee('is no prefix')->assertSee('“x” is no IPv4 address');
-    $this->post('/settings', ['prefix' => '172.22.0.0/16', 'pool_first' => '172.22.8.100'] + $typed)->assertRedirect('/settings');
+    $this->asKeeper()
+        ->followingRedirects()
+        ->post('/settings', $typed)
+        ->assertSee('172.22.8.7/24')
+        ->assertSee('is no prefix')
+        ->assertSee('“x” is no IPv4 address');
+    $this->post(
+        '/settings',
+        ['prefix' => '172.22.0.0/16', 'pool_first' => '172.22.8.100'] + $typed,
+    )->assertRedirect('/settings');
     expect(Network::home()->prefix)->toBe('172.22.0.0/16')->and(Network::home()->wan)->toBeNull();
 });
 
@@ -461,7 +547,16 @@ test('each stage of a box leads on to the next', function (Stage $stage, array $
 })->with([
     [Stage::Planned, [], 'Name it'],
     [Stage::Named, ['name' => 'wren', 'address' => '172.22.8.16'], 'Write its card'],
-    [Stage::Named, ['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'card_written_at' => '2026-11-20 10:00:00'], 'Bring it up'],
+    [
+        Stage::Named,
+        [
+            'name' => 'wren',
+            'address' => '172.22.8.16',
+            'user' => 'warden',
+            'card_written_at' => '2026-11-20 10:00:00',
+        ],
+        'Bring it up',
+    ],
     [Stage::BringingUp, ['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden'], 'Go on bringing it up'],
 ]);
 
@@ -508,30 +603,50 @@ test('jobs that share a step play it once', function (): void {
     $this->asKeeper()
         ->post('/catalogue', ['kind' => 'job', 'yaml' => $own])
         ->assertRedirectContains('/catalogue?kind=');
-    $this->post('/catalogue', ['kind' => 'playbook', 'yaml' => str_replace(
-        ['id: file-store.package', 'job: file-store', 'id: share-user'],
-        ['id: second-store.package', 'job: second-store', 'id: second-user'],
-        (string) file_get_contents('core/BringUp/playbooks/file-store/package.yaml'),
-    )])->assertRedirectContains('/catalogue?kind=playbook');
+    $this->post('/catalogue', [
+        'kind' => 'playbook',
+        'yaml' => str_replace(
+            ['id: file-store.package', 'job: file-store', 'id: share-user'],
+            ['id: second-store.package', 'job: second-store', 'id: second-user'],
+            (string) file_get_contents('core/BringUp/playbooks/file-store/package.yaml'),
+        ),
+    ])->assertRedirectContains('/catalogue?kind=playbook');
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden']);
     $box->jobs()->create(['job' => 'second-store']);
     $this->post("/boxes/{$box->id}/run")->assertRedirect();
-    expect($box->refresh()->run?->steps()->whereIn('step', ['disk-find', 'share-user', 'second-user'])->pluck('step')->all())->toBe(['disk-find', 'share-user', 'second-user']);
+    expect(
+        $box
+            ->refresh()
+            ->run?->steps()
+            ->whereIn('step', ['disk-find', 'share-user', 'second-user'])
+            ->pluck('step')
+            ->all(),
+    )->toBe(['disk-find', 'share-user', 'second-user']);
     // What a run plays is not taken away under it.
-    $this->followingRedirects()->delete('/catalogue/playbook/second-store.package')->assertSee('It stays: playbook/second-store.package is used by the run of wren');
+    $this->followingRedirects()
+        ->delete('/catalogue/playbook/second-store.package')
+        ->assertSee('It stays: playbook/second-store.package is used by the run of wren');
 });
 
 test('steps that stood in an own job\'s entry become a playbook of it', function (): void {
     $job = (string) file_get_contents('core/Catalogue/data/job/print-host.yaml');
-    $steps = "playbook:\n  # which one\n  - {id: d, kind: box, title: D, text: d, command: lsblk, hands_s: 1, reads: lsblk}\n\n  - id: s\n    kind: verify\n    title: S\n    text: s\n    hands_s: 1\n    probe: service\n";
-    CatalogueEntry::query()->create(['kind' => 'job', 'slug' => 'print-host', 'yaml' => str_replace("\nback_up:", "\n{$steps}back_up:", $job)]);
-    (require database_path('migrations/2026_11_26_300000_playbooks_are_entries.php'))->up();
+    $steps =
+        "playbook:\n  # which one\n  - {id: d, kind: box, title: D, text: d, command: lsblk, hands_s: 1, reads: lsblk}\n\n  - id: s\n    kind: verify\n    title: S\n    text: s\n    hands_s: 1\n    probe: service\n";
+    CatalogueEntry::query()->create([
+        'kind' => 'job',
+        'slug' => 'print-host',
+        'yaml' => str_replace("\nback_up:", "\n{$steps}back_up:", $job),
+    ]);
+    require database_path('migrations/2026_11_26_300000_playbooks_are_entries.php')->up();
     app()->forgetInstance(Catalogue::class);
     $catalogue = app(Catalogue::class);
     $school = $catalogue->job('print-host')->schools[0]->id;
-    expect($catalogue->unreadEntries())->toBe([])
-        ->and(CatalogueEntry::query()->where('kind', 'job')->value('yaml'))->toBe($job."\n")
-        ->and(array_column($catalogue->entries('playbook')["print-host.{$school}"]['steps'], 'kind'))->toBe(['which-disk', 'ask-services']);
+    expect($catalogue->unreadEntries())
+        ->toBe([])
+        ->and(CatalogueEntry::query()->where('kind', 'job')->value('yaml'))
+        ->toBe($job."\n")
+        ->and(array_column($catalogue->entries('playbook')["print-host.{$school}"]['steps'], 'kind'))
+        ->toBe(['which-disk', 'ask-services']);
 });
 
 test('a page that is not there has the safety headers too', function (): void {

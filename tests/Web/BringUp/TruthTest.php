@@ -23,7 +23,10 @@ function playOut(Run $run, string $how): Box
     foreach ($run->steps()->orderBy('position')->get() as $step) {
         $step = $step->refresh();
         if ($how === 'skip' || $step->id === $run->steps()->reorder('position', 'desc')->value('id')) {
-            test()->post("/runs/{$run->id}/steps/{$step->id}/".($how === 'skip' ? 'skip' : 'done'), ['version' => $step->version, 'reason' => 'in a hurry']);
+            test()->post("/runs/{$run->id}/steps/{$step->id}/".($how === 'skip' ? 'skip' : 'done'), [
+                'version' => $step->version,
+                'reason' => 'in a hurry',
+            ]);
         } else {
             $step->update(['state' => RunStep::DONE, 'finished_at' => now()]);
         }
@@ -32,30 +35,40 @@ function playOut(Run $run, string $how): Box
     return $run->box->refresh();
 }
 
-test('a run whose steps were all passed over ends unfinished, and nothing is recorded as looked at', function (): void {
-    $run = newRun();
-    $this->asKeeper();
-    $box = playOut($run, 'skip');
-    $steps = $run->steps()->count();
-    expect($box->stage)
-        ->toBe(Stage::Unfinished)
-        ->and($box->only(['in_service_at', 'answered_at', 'asked_at', 'updated_system_at', 'pinned_at']))
-        ->each->toBeNull()
-        ->and($box->services()->whereNotNull('state')->count())
-        ->toBe(0)
-        ->and($box->jobs()->whereNotNull('finished_at')->count())
-        ->toBe(0);
-    $this->get("/runs/{$run->id}")->assertSee("Unfinished: {$steps} of {$steps} steps were passed over.")->assertDontSee('is in service');
-    $this->get("/boxes/{$box->id}")->assertSee('Left open')->assertSee('passed over: in a hurry')->assertSee('Take up what was passed over');
-    $this->get('/')->assertSee('Wren is not finished');
-    $this->get('/boxes')->assertSee('never asked, not finished');
-});
+test(
+    'a run whose steps were all passed over ends unfinished, and nothing is recorded as looked at',
+    function (): void {
+        $run = newRun();
+        $this->asKeeper();
+        $box = playOut($run, 'skip');
+        $steps = $run->steps()->count();
+        expect($box->stage)
+            ->toBe(Stage::Unfinished)
+            ->and($box->only(['in_service_at', 'answered_at', 'asked_at', 'updated_system_at', 'pinned_at']))
+            ->each->toBeNull()
+            ->and($box->services()->whereNotNull('state')->count())
+            ->toBe(0)
+            ->and($box->jobs()->whereNotNull('finished_at')->count())
+            ->toBe(0);
+        $this->get("/runs/{$run->id}")
+            ->assertSee("Unfinished: {$steps} of {$steps} steps were passed over.")
+            ->assertDontSee('is in service');
+        $this->get("/boxes/{$box->id}")
+            ->assertSee('Left open')
+            ->assertSee('passed over: in a hurry')
+            ->assertSee('Take up what was passed over');
+        $this->get('/')->assertSee('Wren is not finished');
+        $this->get('/boxes')->assertSee('never asked, not finished');
+    },
+);
 
 test('what was passed over is taken up again, and done it puts the box into service', function (): void {
     $run = newRun();
     $this->asKeeper();
     $last = $run->steps()->reorder('position', 'desc')->firstOrFail();
-    $run->steps()->whereKeyNot($last->id)->update(['state' => RunStep::DONE, 'finished_at' => now()]);
+    $run->steps()
+        ->whereKeyNot($last->id)
+        ->update(['state' => RunStep::DONE, 'finished_at' => now()]);
     $this->post("/runs/{$run->id}/steps/{$last->id}/skip", ['version' => 1, 'reason' => 'later']);
     expect($run->box->refresh()->stage)->toBe(Stage::Unfinished);
 
@@ -69,19 +82,29 @@ test('what was passed over is taken up again, and done it puts the box into serv
     $this->post("/runs/{$run->id}/resume")->assertSessionHas('told');
 
     $this->post("/runs/{$run->id}/steps/{$last->id}/done", ['version' => $last->refresh()->version]);
-    expect($run->box->refresh()->stage)->toBe(Stage::InService)->and($run->box->jobs()->whereNull('finished_at')->count())->toBe(0);
+    expect($run->box->refresh()->stage)
+        ->toBe(Stage::InService)
+        ->and($run->box->jobs()->whereNull('finished_at')->count())
+        ->toBe(0);
 });
 
-test('a job without a playbook is said at the start and at the end, and its box is not finished', function (): void {
-    $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'login' => 'key']);
-    $box->jobs()->update(['job' => 'cluster-node']);
-    $run = app(RunDesk::class)->begin($box->refresh());
-    $this->asKeeper()->get("/runs/{$run->id}")->assertSee('does not install: cluster node');
-    $box = playOut($run, 'done');
-    expect($box->stage)->toBe(Stage::Unfinished);
-    $this->get("/runs/{$run->id}")->assertSee('wren is not finished')->assertSee('does not install: cluster node');
-    $this->get("/boxes/{$box->id}")->assertSee('is not set up here yet');
-});
+test(
+    'a job without a playbook is said at the start and at the end, and its box is not finished',
+    function (): void {
+        $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'login' => 'key']);
+        $box->jobs()->update(['job' => 'cluster-node']);
+        $run = app(RunDesk::class)->begin($box->refresh());
+        $this->asKeeper()
+            ->get("/runs/{$run->id}")
+            ->assertSee('does not install: cluster node');
+        $box = playOut($run, 'done');
+        expect($box->stage)->toBe(Stage::Unfinished);
+        $this->get("/runs/{$run->id}")
+            ->assertSee('wren is not finished')
+            ->assertSee('does not install: cluster node');
+        $this->get("/boxes/{$box->id}")->assertSee('is not set up here yet');
+    },
+);
 
 test('a filter that was never installed is no stand-in for the one there is', function (): void {
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'stage' => Stage::Unfinished]);
@@ -95,9 +118,17 @@ test('a filter that was never installed is no stand-in for the one there is', fu
 test('ports are recorded as they were met in the run, and UDP is never open without an answer', function (): void {
     $run = newRun();
     $this->asKeeper();
-    $run->update(['learned' => ['looked' => ['tcp/22' => ['state' => 'open', 'at' => now()->subMinutes(3)->toIso8601String()]]]]);
+    $run->update([
+        'learned' => [
+            'looked' => ['tcp/22' => ['state' => 'open', 'at' => now()->subMinutes(3)->toIso8601String()]],
+        ],
+    ]);
     $box = playOut($run, 'done');
-    $ports = $box->services()->get()->mapWithKeys(fn ($service): array => [$service->protocol.'/'.$service->port => $service->state])->all();
+    $ports = $box
+        ->services()
+        ->get()
+        ->mapWithKeys(fn ($service): array => [$service->protocol.'/'.$service->port => $service->state])
+        ->all();
     expect($ports)
         ->toEqual(['tcp/445' => null, 'tcp/22' => 'open'])
         ->and($box->services()->where('port', 22)->value('looked_at')?->diffInMinutes(now()))
@@ -115,9 +146,13 @@ test('a box that answers at its old address is told so, and not that nobody is t
     $run->box->update(['on_bench' => true, 'address' => '172.22.8.30']);
     $run->update(['learned' => ['found' => '172.22.8.11']]);
     $step = $run->steps()->where('step', 'pinned')->firstOrFail();
-    $run->steps()->where('position', '<', $step->position)->update(['state' => RunStep::DONE]);
+    $run->steps()
+        ->where('position', '<', $step->position)
+        ->update(['state' => RunStep::DONE]);
     $this->asKeeper()->post("/runs/{$run->id}/steps/{$step->id}/check", ['version' => 1]);
-    $this->get("/runs/{$run->id}")->assertSee('It answers at 172.22.8.11, where it was found, and not at 172.22.8.30.')->assertDontSee('Nobody has this address');
+    $this->get("/runs/{$run->id}")
+        ->assertSee('It answers at 172.22.8.11, where it was found, and not at 172.22.8.30.')
+        ->assertDontSee('Nobody has this address');
 
     // Taken back, the verdict does not stay.
     $before = $run->refresh()->load('steps')->last();
@@ -135,13 +170,19 @@ test('what the box refused is not done', function (string $pasted, string $says)
     ['bash: sudo: command not found', 'The command is not there'],
     ['warden is not in the sudoers file.  This incident will be reported.', 'may not use sudo'],
     ['E: Could not get lock /var/lib/apt/lists/lock. It is held by process 812', 'Another upgrade is running'],
-    ["Err:1 http://bench stable\n  Temporary failure resolving 'bench'\nE: Failed to fetch", 'A name was not found'],
+    [
+        "Err:1 http://bench stable\n  Temporary failure resolving 'bench'\nE: Failed to fetch",
+        'A name was not found',
+    ],
 ]);
 
 test('a pasted text that is no answer to the upgrade is asked for again', function (): void {
     $step = runAt('upgrade');
     $step->update(['state' => RunStep::RUNNING, 'began_at' => now()]);
-    $this->asKeeper()->post("/runs/{$step->run_id}/steps/{$step->id}/done", ['version' => 1, 'pasted' => 'hello there']);
+    $this->asKeeper()->post("/runs/{$step->run_id}/steps/{$step->id}/done", [
+        'version' => 1,
+        'pasted' => 'hello there',
+    ]);
     expect($step->refresh()->state)->toBe(RunStep::RUNNING);
 });
 
@@ -149,10 +190,33 @@ test('real refusals are known, and real answers are not taken for one', function
     $folder = scratch();
     touch("{$folder}/file");
     chmod("{$folder}/file", 0444);
-    foreach (['bash -c "no-such-command-here"', 'sh -c no-such-command-here', "cat {$folder}/nothing", 'mount /nowhere/at/all', 'ssh -o BatchMode=yes -o ConnectTimeout=1 -p 1 127.0.0.1 true'] as $command) {
-        expect([$command, Refusals::in(run("LC_ALL=C {$command}")['all'])->codes()])->toBe([$command, ['intake.refused']]);
+    foreach (
+        [
+            'bash -c "no-such-command-here"',
+            'sh -c no-such-command-here',
+            "cat {$folder}/nothing",
+            'mount /nowhere/at/all',
+            'ssh -o BatchMode=yes -o ConnectTimeout=1 -p 1 127.0.0.1 true',
+        ] as $command
+    ) {
+        expect([$command, Refusals::in(run("LC_ALL=C {$command}")['all'])->codes()])->toBe([
+            $command,
+            ['intake.refused'],
+        ]);
     }
-    foreach (['ls -la /', 'df', 'uname -a', 'lsblk --json || true', 'ip address', 'cat /etc/os-release', 'testparm --suppress-prompt /dev/null', 'apt-cache policy bash', 'dpkg --list | head -400'] as $command) {
+    foreach (
+        [
+            'ls -la /',
+            'df',
+            'uname -a',
+            'lsblk --json || true',
+            'ip address',
+            'cat /etc/os-release',
+            'testparm --suppress-prompt /dev/null',
+            'apt-cache policy bash',
+            'dpkg --list | head -400',
+        ] as $command
+    ) {
         expect([$command, Refusals::in(run("LC_ALL=C {$command}")['all'])->codes()])->toBe([$command, []]);
     }
 });
@@ -162,8 +226,12 @@ test('a box of another network does not end the look at the others', function ()
     config(['burrow.bench_offset' => BenchProcess::OFFSET]);
     $bench->ask(['do' => 'load', 'state' => DemoBench::state()]);
     $bench->until(fn () => $bench->isOpen('127.22.8.11', 445));
-    Box::query()->where('name', 'sieve')->update(['address' => '10.1.1.1', 'asked_at' => now()->subHour()]);
-    Box::query()->where('name', 'larder')->update(['asked_at' => now()->subHour()]);
+    Box::query()
+        ->where('name', 'sieve')
+        ->update(['address' => '10.1.1.1', 'asked_at' => now()->subHour()]);
+    Box::query()
+        ->where('name', 'larder')
+        ->update(['asked_at' => now()->subHour()]);
     (new LookAround())->handle(new TcpProbe(1));
     expect(Box::query()->where('name', 'larder')->firstOrFail()->hearing()->state)
         ->toBe(HearingState::Answers)
@@ -173,17 +241,42 @@ test('a box of another network does not end the look at the others', function ()
 });
 
 test('moving the network says what becomes of the boxes outside', function (): void {
-    $typed = Network::home()->only(['name', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'time_zone', 'country', 'ssids']);
-    $this->asKeeper()->post('/settings', ['prefix' => '192.168.40.0/24', 'router' => '192.168.40.1', 'pool_first' => '192.168.40.100', 'pool_last' => '192.168.40.199'] + $typed);
+    $typed = Network::home()->only([
+        'name',
+        'router',
+        'pool_first',
+        'pool_last',
+        'domain',
+        'wan',
+        'time_zone',
+        'country',
+        'ssids',
+    ]);
+    $this->asKeeper()->post(
+        '/settings',
+        [
+            'prefix' => '192.168.40.0/24',
+            'router' => '192.168.40.1',
+            'pool_first' => '192.168.40.100',
+            'pool_last' => '192.168.40.199',
+        ] + $typed,
+    );
     $this->get('/settings')->assertSee('6 boxes have addresses outside of it')->assertSee('sieve');
 });
 
 test('a box that nobody asked for a while does not answer on any page', function (): void {
-    Box::query()->update(['asked_at' => now()->subHours(2), 'answered_at' => now()->subHours(2), 'silent_since' => null]);
+    Box::query()->update([
+        'asked_at' => now()->subHours(2),
+        'answered_at' => now()->subHours(2),
+        'silent_since' => null,
+    ]);
     $larder = Box::query()->where('name', 'larder')->firstOrFail();
     foreach (['/', '/boxes', "/boxes/{$larder->id}"] as $page) {
         $html = (string) $this->asKeeper()->get($page)->getContent();
         preg_match_all('~.{60}(?:<b>\s*Answers|/> answers|lantern answers|\(answers\)).{20}~s', $html, $says);
-        expect([$page, $says[0]])->toBe([$page, []])->and(strtolower($html))->toContain('not asked since');
+        expect([$page, $says[0]])
+            ->toBe([$page, []])
+            ->and(strtolower($html))
+            ->toContain('not asked since');
     }
 });

@@ -17,7 +17,16 @@ const KEY = 'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQE
 /** @return array<string, mixed> */
 function typedCard(mixed ...$but): array
 {
-    return array_replace(['user' => 'warden', 'public_key' => KEY, 'time_zone' => 'Europe/London', 'keyboard' => 'gb', 'country' => 'GB'], $but);
+    return array_replace(
+        [
+            'user' => 'warden',
+            'public_key' => KEY,
+            'time_zone' => 'Europe/London',
+            'keyboard' => 'gb',
+            'country' => 'GB',
+        ],
+        $but,
+    );
 }
 
 /** A card of the corpus as files that a browser sends. */
@@ -44,7 +53,10 @@ function kept(string ...$texts): array
         ' ',
         array_map(
             escapeshellarg(...),
-            array_filter([storage_path('logs'), storage_path('framework/sessions'), getcwd().'/var/test/log'], is_dir(...)),
+            array_filter(
+                [storage_path('logs'), storage_path('framework/sessions'), getcwd().'/var/test/log'],
+                is_dir(...),
+            ),
         ),
     );
 
@@ -52,7 +64,9 @@ function kept(string ...$texts): array
         array_filter(
             $texts,
             fn (string $text): bool => str_contains($all, $text) ||
-                run('grep --recursive --fixed-strings --quiet -e '.escapeshellarg($text)." {$folders}")['exit'] === 0,
+                run('grep --recursive --fixed-strings --quiet -e '.escapeshellarg($text)." {$folders}")[
+                    'exit'
+                ] === 0,
         ),
     );
 }
@@ -81,7 +95,9 @@ test('a card with a radio: the key goes into the file, the passphrase nowhere', 
         ->assertSee('&quot;halt #2&quot;: {}', false)
         ->assertDontSee($passphrase)
         ->assertDontSee($password);
-    expect(kept($passphrase, $password, $psk, 'First-boot files made for wren'))->toBe(['First-boot files made for wren']);
+    expect(kept($passphrase, $password, $psk, 'First-boot files made for wren'))->toBe([
+        'First-boot files made for wren',
+    ]);
 });
 
 test('after a slip the sheet holds what was typed, and no secret', function (): void {
@@ -89,7 +105,13 @@ test('after a slip the sheet holds what was typed, and no secret', function (): 
     $page = $this->asKeeper()
         ->post(
             "/boxes/{$box->id}/card",
-            typedCard(ssid_1: 'thistledown', security_1: 'wpa2', passphrase_1: 'short', country: 'UK', first_password: 'a password of the halt'),
+            typedCard(
+                ssid_1: 'thistledown',
+                security_1: 'wpa2',
+                passphrase_1: 'short',
+                country: 'UK',
+                first_password: 'a password of the halt',
+            ),
         )
         ->assertOk();
     $page
@@ -125,10 +147,13 @@ test('several schools at once, for an image that understands them', function ():
             'sudo hostnamectl set-hostname wren',
         ])
         ->assertSee('root=PARTUUID=1-02');
-    $this->post("/boxes/{$box->id}/card", typedCard(schools: ['boot-files']))->assertSee('This school knows no keys.');
-    $this->post("/boxes/{$box->id}/card", typedCard(first_password: 'a password of the halt', schools: ['declarative']))->assertSee(
-        'does not understand: declarative files',
+    $this->post("/boxes/{$box->id}/card", typedCard(schools: ['boot-files']))->assertSee(
+        'This school knows no keys.',
     );
+    $this->post(
+        "/boxes/{$box->id}/card",
+        typedCard(first_password: 'a password of the halt', schools: ['declarative']),
+    )->assertSee('does not understand: declarative files');
     $this->post("/boxes/{$box->id}/card", typedCard(schools: ['kernel-line'], kernel_line: 'root=x'))->assertSee(
         'None of the chosen schools makes an account.',
     );
@@ -136,7 +161,8 @@ test('several schools at once, for an image that understands them', function ():
 
 test('a user-data that another tool wrote is kept and completed', function (): void {
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16']);
-    $theirs = "#cloud-config\nhostname: image\nntp:\n  enabled: true\nusers:\n  - name: warden\n    gecos: \"12:30\"\npackages: [chrony]\n";
+    $theirs =
+        "#cloud-config\nhostname: image\nntp:\n  enabled: true\nusers:\n  - name: warden\n    gecos: \"12:30\"\npackages: [chrony]\n";
     $page = (string) $this->asKeeper()
         ->post("/boxes/{$box->id}/card", typedCard(user_data: $theirs))
         ->assertOk()
@@ -192,7 +218,10 @@ test('the linter looks over files and zips, and gives mended ones back', functio
     $this->post('/card/lint', ['card' => cardFiles('broken/static-in-pool')])
         ->assertSee('network-config:7')
         ->assertSee('is inside the DHCP pool');
-    $this->post('/card/lint', ['card' => cardFiles('broken/school-not-read'), 'image' => 'server-32-old'])->assertSee('does not read user-data');
+    $this->post('/card/lint', [
+        'card' => cardFiles('broken/school-not-read'),
+        'image' => 'server-32-old',
+    ])->assertSee('does not read user-data');
     $this->post('/card/lint')->assertSee('There was nothing to look at.');
 });
 
@@ -216,15 +245,22 @@ test('a zip that is none, or full of paths, is only looked at', function (): voi
     $zip->addFromString('kernel.img', str_repeat("\0", 400000));
     $zip->close();
     $this->asKeeper()
-        ->post('/card/lint', ['card' => [UploadedFile::fake()->createWithContent('card.zip', (string) file_get_contents($path))]])
+        ->post('/card/lint', [
+            'card' => [UploadedFile::fake()->createWithContent('card.zip', (string) file_get_contents($path))],
+        ])
         ->assertOk()
         ->assertSee('Remote login is on, and there is no account.');
-    $this->post('/card/lint', ['card' => [UploadedFile::fake()->createWithContent('card.zip', "PK\x03\x04".random_bytes(500))]])->assertOk();
+    $this->post('/card/lint', [
+        'card' => [UploadedFile::fake()->createWithContent('card.zip', "PK\x03\x04".random_bytes(500))],
+    ])->assertOk();
     unlink($path);
 });
 
 test('no command before the disk is named letter by letter', function (): void {
-    $lists = ['before' => file_get_contents('tests/Core/Card/disks/lsblk-without.txt'), 'after' => file_get_contents('tests/Core/Card/disks/lsblk-with.txt')];
+    $lists = [
+        'before' => file_get_contents('tests/Core/Card/disks/lsblk-without.txt'),
+        'after' => file_get_contents('tests/Core/Card/disks/lsblk-with.txt'),
+    ];
     $name = '/dev/disk/by-id/usb-Generic_STORAGE_DEVICE-0:0';
     $this->asKeeper()
         ->post('/card/target', $lists)
@@ -255,7 +291,11 @@ test('no command before the disk is named letter by letter', function (): void {
 
 test('a list without lasting names gives no command', function (): void {
     $after = preg_replace('/^lrwx.*\n/m', '', (string) file_get_contents('tests/Core/Card/disks/lsblk-with.txt'));
-    $before = preg_replace('/^lrwx.*\n/m', '', (string) file_get_contents('tests/Core/Card/disks/lsblk-without.txt'));
+    $before = preg_replace(
+        '/^lrwx.*\n/m',
+        '',
+        (string) file_get_contents('tests/Core/Card/disks/lsblk-without.txt'),
+    );
     $this->asKeeper()
         ->post('/card/target', ['before' => $before, 'after' => $after, 'typed_name' => 'sdb 31914983424'])
         ->assertSee('holds no name that stays this disk')
@@ -279,15 +319,29 @@ test('images stand on a shelf with their checksum', function (): void {
         ->post("/card/images/{$image->id}/checksum", ['printed' => hash('sha256', 'another')])
         ->assertSessionHasErrors('printed');
     expect($image->refresh()->checked_at)->toBeNull();
-    $this->post("/card/images/{$image->id}/checksum", ['printed' => strtoupper($hash).'  C:\plain.img.xz'])->assertRedirect();
+    $this->post("/card/images/{$image->id}/checksum", [
+        'printed' => strtoupper($hash).'  C:\plain.img.xz',
+    ])->assertRedirect();
     expect($image->refresh()->checked_at)->not->toBeNull();
     $this->from('/card/target')
         ->post('/card/images', ['label' => 'x', 'kind' => 'server-64', 'origin' => 'stranger'])
         ->assertSessionHasErrors('because');
-    $this->post('/card/images', ['label' => 'x', 'kind' => 'server-64', 'origin' => 'stranger', 'because' => 'only on the bench']);
-    expect(JournalEntry::query()->where('kind', 'overruled')->latest('id')->value('text'))->toContain('because only on the bench');
+    $this->post('/card/images', [
+        'label' => 'x',
+        'kind' => 'server-64',
+        'origin' => 'stranger',
+        'because' => 'only on the bench',
+    ]);
+    expect(JournalEntry::query()->where('kind', 'overruled')->latest('id')->value('text'))->toContain(
+        'because only on the bench',
+    );
     $this->from('/card/target')
-        ->post('/card/images', ['label' => 'y', 'kind' => 'server-64', 'origin' => 'author', 'published' => 'd41d8cd98f00b204e9800998ecf8427e'])
+        ->post('/card/images', [
+            'label' => 'y',
+            'kind' => 'server-64',
+            'origin' => 'author',
+            'published' => 'd41d8cd98f00b204e9800998ecf8427e',
+        ])
         ->assertSessionHasErrors('published');
 });
 
@@ -304,7 +358,13 @@ test('the register of cards and disks', function (): void {
         ->assertRedirect('/stores/media');
     $medium = Medium::query()->where('label', 'WREN-1')->firstOrFail();
     expect($medium->may_be_wiped)->toBeFalse()->and($medium->bytes)->toBe(32000000000);
-    $this->post('/stores/media', ['id' => $medium->id, 'label' => 'WREN-1', 'kind' => 'card', 'purpose' => 'wren', 'may_be_wiped' => '1']);
+    $this->post('/stores/media', [
+        'id' => $medium->id,
+        'label' => 'WREN-1',
+        'kind' => 'card',
+        'purpose' => 'wren',
+        'may_be_wiped' => '1',
+    ]);
     expect($medium->refresh()->may_be_wiped)->toBeTrue();
     $this->from('/stores/media')
         ->post('/stores/media', ['label' => 'WREN-1', 'kind' => 'cup', 'purpose' => ''])
@@ -331,7 +391,8 @@ test('the names of the house\'s radios are kept in the settings', function (): v
         ->toBe(['Thistledown', 'fair'])
         ->and(App\Models\Network::home()->country)
         ->toBe('GB');
-    $this->followingRedirects()->post('/settings', $network + ['country' => 'XX'])
+    $this->followingRedirects()
+        ->post('/settings', $network + ['country' => 'XX'])
         ->assertOk()
         ->assertSee('is no country code');
     $this->post('/settings', $network + ['country' => 'DE'])->assertRedirect();
@@ -373,13 +434,18 @@ test('several cards at once: names and addresses count up around what is taken',
         ->and(run("unzip -p {$file} bed-3/user-data")['out'])
         ->toContain('hostname: bed-3');
     // Once more the names are taken, and nothing is made.
-    $this->post("/boxes/{$box->id}/card", typedCard(series_count: '2', series_base: 'bed', series_first: '172.22.8.30'))->assertSee(
-        'Another box is called bed-1.',
-    );
-    $this->post("/boxes/{$box->id}/card", typedCard(series_count: '2', series_base: 'pot_', series_first: '172.22.8.30'))->assertSee(
-        'holds a character that host names cannot have',
-    );
-    $this->post("/boxes/{$box->id}/card", typedCard(series_count: '2', series_base: 'pot', series_first: 'tea'))->assertSee('is no IPv4 address');
+    $this->post(
+        "/boxes/{$box->id}/card",
+        typedCard(series_count: '2', series_base: 'bed', series_first: '172.22.8.30'),
+    )->assertSee('Another box is called bed-1.');
+    $this->post(
+        "/boxes/{$box->id}/card",
+        typedCard(series_count: '2', series_base: 'pot_', series_first: '172.22.8.30'),
+    )->assertSee('holds a character that host names cannot have');
+    $this->post(
+        "/boxes/{$box->id}/card",
+        typedCard(series_count: '2', series_base: 'pot', series_first: 'tea'),
+    )->assertSee('is no IPv4 address');
     expect(Box::query()->where('name', 'like', 'pot%')->count())->toBe(0);
 });
 
@@ -391,7 +457,9 @@ test('two boxes with one host key are found', function (): void {
     $this->asKeeper()
         ->get("/boxes/{$larder->id}")
         ->assertSee('larder and lantern have one host key.');
-    $this->get('/boxes/'.Box::query()->where('name', 'dewpoint')->value('id'))->assertDontSee('have one host key');
+    $this->get('/boxes/'.Box::query()->where('name', 'dewpoint')->value('id'))->assertDontSee(
+        'have one host key',
+    );
 });
 
 test('the time of a writing is kept with its card', function (): void {

@@ -67,7 +67,12 @@ test('every page opens to the keeper and to the guest', function (): void {
 
 test('what could be used against the house is told to keepers only', function (): void {
     $lantern = Box::query()->where('name', 'lantern')->firstOrFail();
-    $words = ['/' => 'past its update', '/upkeep' => 'past its update', "/boxes/{$lantern->id}" => 'Its update is overdue', '/reach' => '203.0.113.27'];
+    $words = [
+        '/' => 'past its update',
+        '/upkeep' => 'past its update',
+        "/boxes/{$lantern->id}" => 'Its update is overdue',
+        '/reach' => '203.0.113.27',
+    ];
     foreach ($words as $page => $word) {
         $this->asKeeper()->get($page)->assertSee($word);
     }
@@ -119,15 +124,26 @@ test('a guest changes nothing', function (): void {
 });
 
 test('the demo logins work, others are told at the field', function (): void {
-    $this->post('/login', ['name' => 'warden', 'password' => 'wrong'])->assertUnprocessable()->assertSee('Name and password do not belong together.')->assertSee('value="warden"', false);
-    $this->post('/login', [])->assertUnprocessable()->assertSee('Type your login name.')->assertSee('Type your password.');
+    $this->post('/login', ['name' => 'warden', 'password' => 'wrong'])
+        ->assertUnprocessable()
+        ->assertSee('Name and password do not belong together.')
+        ->assertSee('value="warden"', false);
+    $this->post('/login', [])
+        ->assertUnprocessable()
+        ->assertSee('Type your login name.')
+        ->assertSee('Type your password.');
     $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'])->assertRedirect('/');
     $this->post('/logout')->assertRedirect('/login');
     $this->get('/')->assertRedirect('/login');
 });
 
-test('after the login one is where one wanted to be, and never elsewhere', function (string $to, string $lands): void {
-    $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo', 'to' => $to])->assertRedirect($lands);
+test('after the login one is where one wanted to be, and never elsewhere', function (
+    string $to,
+    string $lands,
+): void {
+    $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo', 'to' => $to])->assertRedirect(
+        $lands,
+    );
 })->with([
     ['/ports', '/ports'],
     ['/plan?board=flint&job=file-store', '/plan?board=flint&job=file-store'],
@@ -143,7 +159,11 @@ test('after the login one is where one wanted to be, and never elsewhere', funct
 
 test('a login that another page sends is refused', function (array $headers, int $status): void {
     $here = fn (string $value): string => str_replace('HERE', (string) parse_url(url('/'), PHP_URL_HOST), $value);
-    $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'], array_map($here, $headers))->assertStatus($status);
+    $this->post(
+        '/login',
+        ['name' => 'warden', 'password' => 'thistledown-demo'],
+        array_map($here, $headers),
+    )->assertStatus($status);
 })->with([
     'no browser' => [[], 302],
     'this page' => [['Origin' => 'http://HERE', 'Sec-Fetch-Site' => 'same-origin'], 302],
@@ -154,7 +174,10 @@ test('a login that another page sends is refused', function (array $headers, int
 ]);
 
 test('guessing is slowed down, and more so with every guess', function (): void {
-    $guess = fn (string $password, string $name = 'warden') => $this->post('/login', ['name' => $name, 'password' => $password]);
+    $guess = fn (string $password, string $name = 'warden') => $this->post('/login', [
+        'name' => $name,
+        'password' => $password,
+    ]);
     for ($try = 0; $try < 5; $try++) {
         $guess("guess {$try}")->assertUnprocessable();
     }
@@ -184,7 +207,9 @@ test('somebody else\'s guesses lock the right password out for seconds only', fu
 test('a changed password ends the sessions that were begun with the old one', function (): void {
     $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'])->assertRedirect('/');
     $this->get('/ports')->assertOk();
-    $this->artisan('burrow:user warden')->expectsQuestion('Password for warden (nothing shows while you type)', 'three dry seed heads')->assertExitCode(0);
+    $this->artisan('burrow:user warden')
+        ->expectsQuestion('Password for warden (nothing shows while you type)', 'three dry seed heads')
+        ->assertExitCode(0);
     auth()->forgetGuards();
     $this->get('/ports')->assertRedirect('/login?to=%2Fports');
 });
@@ -201,14 +226,26 @@ test('a stranger\'s visit leaves nothing on the disk', function (): void {
     expect(array_diff($files(), $before))->toHaveCount(1);
 });
 
-test('cookies are for encrypted connections when the request is one, and only the configured proxy says so', function (): void {
-    $secure = fn (): array => array_unique(array_map(fn ($cookie): bool => $cookie->isSecure(), $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'], ['X-Forwarded-Proto' => 'https'])->headers->getCookies()));
-    expect($secure())->toBe([false]);
-    TrustProxies::at(['127.0.0.1']);
-    $encrypted = $secure();
-    TrustProxies::flushState();
-    expect($encrypted)->toBe([true]);
-});
+test(
+    'cookies are for encrypted connections when the request is one, and only the configured proxy says so',
+    function (): void {
+        $secure = fn (): array => array_unique(
+            array_map(
+                fn ($cookie): bool => $cookie->isSecure(),
+                $this->post(
+                    '/login',
+                    ['name' => 'warden', 'password' => 'thistledown-demo'],
+                    ['X-Forwarded-Proto' => 'https'],
+                )->headers->getCookies(),
+            ),
+        );
+        expect($secure())->toBe([false]);
+        TrustProxies::at(['127.0.0.1']);
+        $encrypted = $secure();
+        TrustProxies::flushState();
+        expect($encrypted)->toBe([true]);
+    },
+);
 
 test('an address that is too long for a head is cut to its path', function (): void {
     $middleware = new SafetyHeaders();
@@ -219,7 +256,9 @@ test('an address that is too long for a head is cut to its path', function (): v
 test('outside of the demo its printed logins open nothing', function (): void {
     config(['burrow.demo' => false]);
     $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'])->assertUnprocessable();
-    $this->artisan('burrow:user --drop-demo')->expectsOutputToContain('warden was a login of the demo')->assertExitCode(0);
+    $this->artisan('burrow:user --drop-demo')
+        ->expectsOutputToContain('warden was a login of the demo')
+        ->assertExitCode(0);
     expect(User::query()->count())->toBe(0);
 });
 
@@ -282,8 +321,24 @@ test('what is not there is said in plain words', function (): void {
 });
 
 test('prices stand with the currency that was set, and one that is none is refused', function (): void {
-    $fields = Network::home()->only(['name', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'time_zone', 'country', 'ssids']);
-    $this->asKeeper()->followingRedirects()->post('/settings', ['currency' => 'pounds', ...$fields])->assertOk()->assertSee('“POUNDS” is no currency')->assertSee('value="POUNDS"', false);
+    $fields = Network::home()->only([
+        'name',
+        'prefix',
+        'router',
+        'pool_first',
+        'pool_last',
+        'domain',
+        'wan',
+        'time_zone',
+        'country',
+        'ssids',
+    ]);
+    $this->asKeeper()
+        ->followingRedirects()
+        ->post('/settings', ['currency' => 'pounds', ...$fields])
+        ->assertOk()
+        ->assertSee('“POUNDS” is no currency')
+        ->assertSee('value="POUNDS"', false);
     $this->post('/settings', ['currency' => 'eur', ...$fields])->assertRedirect();
     $this->get('/plan?supply=charger-1a')->assertSee('EUR together')->assertSee('EUR more');
     $this->post('/settings', ['currency' => '', ...$fields])->assertRedirect();

@@ -23,8 +23,14 @@ test('the first login of an own copy, with a network to be described', function 
     User::query()->delete();
     Network::query()->delete();
     $ask = 'Password for keeper-one (nothing shows while you type)';
-    $this->artisan('burrow:user keeper-one')->expectsQuestion($ask, 'short')->expectsOutputToContain('card.password_short')->assertExitCode(1);
-    $this->artisan('burrow:user keeper-one')->expectsQuestion($ask, 'thistle down feather')->expectsOutputToContain('may log in')->assertExitCode(0);
+    $this->artisan('burrow:user keeper-one')
+        ->expectsQuestion($ask, 'short')
+        ->expectsOutputToContain('card.password_short')
+        ->assertExitCode(1);
+    $this->artisan('burrow:user keeper-one')
+        ->expectsQuestion($ask, 'thistle down feather')
+        ->expectsOutputToContain('may log in')
+        ->assertExitCode(0);
     $this->post('/login', ['name' => 'keeper-one', 'password' => 'thistle down feather'])->assertRedirect('/');
     foreach (
         [

@@ -9,13 +9,27 @@ use Illuminate\Support\Facades\DB;
 
 // Long lists come in pages, and nothing is lost between them.
 
-test('lists of more than two hundred rows come in pages that hold every row once', function (string $path, string $row): void {
+test('lists of more than two hundred rows come in pages that hold every row once', function (
+    string $path,
+    string $row,
+): void {
     $model = Box::query()->where('name', 'larder')->firstOrFail();
     for ($number = 0; $number < 2 * Pages::ROWS + 30; $number++) {
-        $box = $model->replicate()->fill(['name' => "row{$number}row", 'address' => '10.9.'.intdiv($number, 250).'.'.($number % 250 + 1), 'updated_system_at' => now()]);
+        $box = $model
+            ->replicate()
+            ->fill([
+                'name' => "row{$number}row",
+                'address' => '10.9.'.intdiv($number, 250).'.'.(($number % 250) + 1),
+                'updated_system_at' => now(),
+            ]);
         $box->save();
         $box->jobs()->create(['job' => 'file-store', 'finished_at' => now()]);
-        Service::query()->create(['box_id' => $box->id, 'port' => 7000, 'protocol' => 'tcp', 'purpose' => 'a page']);
+        Service::query()->create([
+            'box_id' => $box->id,
+            'port' => 7000,
+            'protocol' => 'tcp',
+            'purpose' => 'a page',
+        ]);
     }
     $seen = [];
     $next = $path;
@@ -25,10 +39,15 @@ test('lists of more than two hundred rows come in pages that hold every row once
         expect(count($rows[0]))->toBeLessThanOrEqual(Pages::ROWS + 10);
         preg_match_all('/row\d+row/', $html, $found);
         $seen = [...$seen, ...array_unique($found[0])];
-        $next = preg_match('~href="([^"]+)">Further in the list~', $html, $link) === 1 ? html_entity_decode($link[1]) : null;
+        $next =
+            preg_match('~href="([^"]+)">Further in the list~', $html, $link) === 1
+                ? html_entity_decode($link[1])
+                : null;
     }
-    expect(array_diff(array_map(fn (int $at): string => "row{$at}row", range(0, 2 * Pages::ROWS + 29)), $seen))->toBe([])
-        ->and($page)->toBe(3);
+    expect(array_diff(array_map(fn (int $at): string => "row{$at}row", range(0, 2 * Pages::ROWS + 29)), $seen))
+        ->toBe([])
+        ->and($page)
+        ->toBe(3);
     $this->get("{$path}?page=999999999")->assertOk();
     $this->get("{$path}?page=-1")->assertOk();
     $this->get("{$path}?page[]=x")->assertOk();

@@ -97,7 +97,11 @@ test('a look around notes who has fallen silent and who is back', function (): v
         ->toBe(1);
 });
 
-test('only the household\'s own private addresses are asked', function (string $prefix, string $address, bool $may): void {
+test('only the household\'s own private addresses are asked', function (
+    string $prefix,
+    string $address,
+    bool $may,
+): void {
     Network::home()->update(['prefix' => $prefix]);
     $box = Box::query()->with('network')->where('name', 'larder')->firstOrFail();
     $ask = fn (): Target => Target::of($box, Ipv4::parse($address), 22);

@@ -62,7 +62,8 @@ test('numbers out of bounds and nonsense become the usual ones', function (): vo
 });
 
 test('the plan leaves as YAML that the terminal reads, and its parts as CSV', function (): void {
-    $query = '?job=dns-filter&board=pebble&supply=supply-2a5&cable=stout-05m&drive=none&link=wireless&image=server-32&case=open';
+    $query =
+        '?job=dns-filter&board=pebble&supply=supply-2a5&cable=stout-05m&drive=none&link=wireless&image=server-32&case=open';
     $folder = scratch();
     file_put_contents(
         "{$folder}/plan.yaml",
@@ -71,8 +72,17 @@ test('the plan leaves as YAML that the terminal reads, and its parts as CSV', fu
             ->assertHeader('Content-Type', 'application/yaml')
             ->getContent(),
     );
-    $told = run('env -u DB_SOCKET -u DB_PASSWORD -u APP_ENV -u APP_KEY '.escapeshellarg(getcwd().'/burrow').' plan plan.yaml', folder: $folder);
-    preg_match('~<p class="say" id="verdict"[^>]*><b>(.+?)</b>~', (string) $this->get('/plan'.$query)->getContent(), $page);
+    $told = run(
+        'env -u DB_SOCKET -u DB_PASSWORD -u APP_ENV -u APP_KEY '.
+            escapeshellarg(getcwd().'/burrow').
+            ' plan plan.yaml',
+        folder: $folder,
+    );
+    preg_match(
+        '~<p class="say" id="verdict"[^>]*><b>(.+?)</b>~',
+        (string) $this->get('/plan'.$query)->getContent(),
+        $page,
+    );
     expect($told['exit'])->toBe(0)->and(strtok($told['out'], "\n"))->toBe(html_entity_decode($page[1], ENT_QUOTES));
     expect(
         $this->get('/plan/parts.csv'.$query)
@@ -93,14 +103,19 @@ test('up to four variants stand side by side', function (): void {
         ->post('/plan/keep', ['board' => 'pebble'])
         ->assertSee('Four variants stand side by side already');
     expect(Plan::query()->count())->toBe(4);
-    $this->get('/plan/variants')->assertSee('Granite')->assertSee('Supply, 5.1 V 3 A')->assertSee('Running cost a year');
+    $this->get('/plan/variants')
+        ->assertSee('Granite')
+        ->assertSee('Supply, 5.1 V 3 A')
+        ->assertSee('Running cost a year');
     $this->get('/plan/variants?differences=1')->assertSee('Granite')->assertDontSee('Supply, 5.1 V 3 A');
 });
 
 test('a dropped variant leaves its reason', function (): void {
     $this->asKeeper()->post('/plan/keep', ['board' => 'cobble']);
     $plan = Plan::query()->firstOrFail();
-    $this->delete("/plan/variants/{$plan->id}", ['reason' => 'too slow for the seed scans'])->assertRedirect('/plan/variants');
+    $this->delete("/plan/variants/{$plan->id}", ['reason' => 'too slow for the seed scans'])->assertRedirect(
+        '/plan/variants',
+    );
     expect(Plan::query()->beside()->count())
         ->toBe(0)
         ->and(JournalEntry::query()->where('kind', 'plan')->value('text'))
@@ -108,7 +123,11 @@ test('a dropped variant leaves its reason', function (): void {
 });
 
 test('an own entry stands before the built-in one of its name, which stays readable', function (): void {
-    $own = str_replace('price: 8', 'price: 3', (string) file_get_contents('core/Catalogue/data/supply/supply-3a.yaml'));
+    $own = str_replace(
+        'price: 8',
+        'price: 3',
+        (string) file_get_contents('core/Catalogue/data/supply/supply-3a.yaml'),
+    );
     $this->asKeeper()
         ->post('/catalogue', ['kind' => 'supply', 'yaml' => $own])
         ->assertRedirectContains('/catalogue?kind=');
@@ -120,7 +139,11 @@ test('an own entry stands before the built-in one of its name, which stays reada
 });
 
 test('any entry can be opened for changing', function (): void {
-    $this->asKeeper()->get('/catalogue?edit=board/flint')->assertOk()->assertSee('label: Flint')->assertSee('<option value="board" selected', false);
+    $this->asKeeper()
+        ->get('/catalogue?edit=board/flint')
+        ->assertOk()
+        ->assertSee('label: Flint')
+        ->assertSee('<option value="board" selected', false);
 });
 
 test('what lies in the drawer comes off the sum', function (): void {
@@ -176,23 +199,36 @@ test('a temperature is logged and judged', function (): void {
         ->assertSee('The case does what it should');
 });
 
-test('a school is chosen on the sheet, kept with the job, and goes back to the usual one when it is not of that job', function (): void {
-    $this->asKeeper()->get('/plan?job=dns-filter&school=container')->assertSee('value="container" checked', false)->assertSee('names 240 MiB');
-    $this->post('/plan', ['job' => 'dns-filter', 'school' => 'container']);
-    expect(Box::query()->where('stage', Stage::Planned)->firstOrFail()->jobs->first()->school)->toBe('container');
-    $this->get('/plan?job=dns-filter&school=sorcery')->assertSee('value="package" checked', false);
-});
+test(
+    'a school is chosen on the sheet, kept with the job, and goes back to the usual one when it is not of that job',
+    function (): void {
+        $this->asKeeper()
+            ->get('/plan?job=dns-filter&school=container')
+            ->assertSee('value="container" checked', false)
+            ->assertSee('names 240 MiB');
+        $this->post('/plan', ['job' => 'dns-filter', 'school' => 'container']);
+        expect(Box::query()->where('stage', Stage::Planned)->firstOrFail()->jobs->first()->school)->toBe(
+            'container',
+        );
+        $this->get('/plan?job=dns-filter&school=sorcery')->assertSee('value="package" checked', false);
+    },
+);
 
-test('a job with nothing but a ready-made school begins with its image, and a disk that no job needs is left out', function (): void {
-    $this->asKeeper()
-        ->get('/plan?job=media-player&client=television')
-        ->assertSee('<option value="appliance-64" selected', false)
-        ->assertDontSee('plan.school_wants_image')
-        ->assertSee('<option value="none" selected>no disk', false);
-});
+test(
+    'a job with nothing but a ready-made school begins with its image, and a disk that no job needs is left out',
+    function (): void {
+        $this->asKeeper()
+            ->get('/plan?job=media-player&client=television')
+            ->assertSee('<option value="appliance-64" selected', false)
+            ->assertDontSee('plan.school_wants_image')
+            ->assertSee('<option value="none" selected>no disk', false);
+    },
+);
 
 test('boxes on one supply come from the record', function (): void {
-    $page = $this->asKeeper()->get('/plan?supply=outputs-4&board=lodestone&job=dns-filter&cable=stout-05m&along%5B%5D=sieve&along%5B%5D=nobody');
+    $page = $this->asKeeper()->get(
+        '/plan?supply=outputs-4&board=lodestone&job=dns-filter&cable=stout-05m&along%5B%5D=sieve&along%5B%5D=nobody',
+    );
     $page
         ->assertSee('value="sieve" checked', false)
         ->assertSee('One supply for 2 boxes: with this one go sieve.')
@@ -208,7 +244,12 @@ test('a box in service takes on another job and stays in service', function (): 
         ->assertSee('Give it to larder')
         ->assertSee('fast enough for 2 jobs together')
         ->assertDontSee('<select id="board"', false);
-    $this->post('/plan', ['job' => 'dns-filter', 'seat' => '@larder', 'board' => 'pebble', 'because' => 'it has room to spare'])->assertRedirect();
+    $this->post('/plan', [
+        'job' => 'dns-filter',
+        'seat' => '@larder',
+        'board' => 'pebble',
+        'because' => 'it has room to spare',
+    ])->assertRedirect();
     $run = $larder->refresh()->run;
     expect($larder->stage)
         ->toBe(Stage::InService)
@@ -222,7 +263,12 @@ test('a box in service takes on another job and stays in service', function (): 
         ->toContain('login', 'upgrade')
         ->not->toContain('first-boot', 'disk-make');
     // A second plan for it waits until the run is over.
-    $this->post('/plan', ['job' => 'audio-player', 'client' => 'phone', 'seat' => '@larder', 'because' => 'x'])->assertRedirect("/runs/{$run?->id}");
+    $this->post('/plan', [
+        'job' => 'audio-player',
+        'client' => 'phone',
+        'seat' => '@larder',
+        'because' => 'x',
+    ])->assertRedirect("/runs/{$run?->id}");
     expect($larder->jobs()->count())->toBe(2);
     $last = $run?->steps->last();
     $run?->steps()
@@ -258,7 +304,9 @@ test('a decision keeps what was tried, dropped and overruled, and the box shows 
     $this->asKeeper()->post('/plan/keep', ['board' => 'cobble']);
     $this->post('/plan/keep', ['board' => 'granite']);
     $this->post('/plan/keep', ['board' => 'flint', 'job' => 'dns-filter']);
-    $this->delete('/plan/variants/'.Plan::query()->firstOrFail()->id, ['reason' => 'too slow for the seed scans']);
+    $this->delete('/plan/variants/'.Plan::query()->firstOrFail()->id, [
+        'reason' => 'too slow for the seed scans',
+    ]);
     $this->post('/plan', ['board' => 'flint', 'supply' => 'charger-1a', 'because' => 'only on the table']);
     $box = Box::query()->where('stage', Stage::Planned)->firstOrFail();
     $decision = $box->decisions()->firstOrFail();
@@ -276,7 +324,10 @@ test('a decision keeps what was tried, dropped and overruled, and the box shows 
 });
 
 test('readings of boxes of the same kind correct the next plan', function (): void {
-    $this->asKeeper()->get('/plan')->assertSee('as measured on larder')->assertSee('the network is the limit at 104 MB/s');
+    $this->asKeeper()
+        ->get('/plan')
+        ->assertSee('as measured on larder')
+        ->assertSee('the network is the limit at 104 MB/s');
     $this->get('/plan?board=granite')->assertDontSee('as measured on');
     $this->get('/plan?link=wireless')->assertDontSee('× 0.88 as measured');
     Box::query()
@@ -285,19 +336,30 @@ test('readings of boxes of the same kind correct the next plan', function (): vo
         ->measurements()
         ->create(['megabytes' => 98, 'idle' => 0.8]);
     // The middle of two readings.
-    $this->get('/plan')->assertSee('the network is the limit at 101 MB/s')->assertSee('as measured on lantern, larder');
+    $this->get('/plan')
+        ->assertSee('the network is the limit at 101 MB/s')
+        ->assertSee('as measured on lantern, larder');
 });
 
 test('a plan with readings and a desk computer leaves as YAML with the same verdict', function (): void {
     $folder = scratch();
     file_put_contents(
         "{$folder}/plan.yaml",
-        $this->asKeeper()->get('/plan/plan.yaml?job=print-host&image=server-64-2023&client=browser&hub=hub-7&drive=none')->getContent(),
+        $this->asKeeper()
+            ->get('/plan/plan.yaml?job=print-host&image=server-64-2023&client=browser&hub=hub-7&drive=none')
+            ->getContent(),
     );
-    $told = run('env -u DB_SOCKET -u DB_PASSWORD -u APP_ENV -u APP_KEY '.escapeshellarg(getcwd().'/burrow').' plan plan.yaml', folder: $folder);
+    $told = run(
+        'env -u DB_SOCKET -u DB_PASSWORD -u APP_ENV -u APP_KEY '.
+            escapeshellarg(getcwd().'/burrow').
+            ' plan plan.yaml',
+        folder: $folder,
+    );
     preg_match(
         '~<p class="say" id="verdict"[^>]*><b>(.+?)</b>~',
-        (string) $this->get('/plan?job=print-host&image=server-64-2023&client=browser&hub=hub-7&drive=none')->getContent(),
+        (string) $this->get(
+            '/plan?job=print-host&image=server-64-2023&client=browser&hub=hub-7&drive=none',
+        )->getContent(),
         $page,
     );
     expect(strtok($told['out'], "\n"))
@@ -361,8 +423,16 @@ test('desk computers are described, changed and taken off the list', function ()
 });
 
 test('a catalogue entry of an older form, without what came later, still works', function (): void {
-    $yaml = preg_replace('/^(priced|available): .*\n/m', '', (string) file_get_contents('core/Catalogue/data/board/flint.yaml'));
-    $yaml = str_replace(['id: flint', ', usb_count: 4', ', header_pins: 40', ', amps: 1.2'], ['id: flint-own', '', '', ''], (string) $yaml);
+    $yaml = preg_replace(
+        '/^(priced|available): .*\n/m',
+        '',
+        (string) file_get_contents('core/Catalogue/data/board/flint.yaml'),
+    );
+    $yaml = str_replace(
+        ['id: flint', ', usb_count: 4', ', header_pins: 40', ', amps: 1.2'],
+        ['id: flint-own', '', '', ''],
+        (string) $yaml,
+    );
     $this->asKeeper()
         ->post('/catalogue', ['kind' => 'board', 'yaml' => $yaml])
         ->assertRedirectContains('/catalogue?kind=');

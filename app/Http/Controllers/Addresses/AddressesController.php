@@ -18,7 +18,11 @@ final class AddressesController
     public function __invoke(): View
     {
         $network = Network::home();
-        $boxes = Box::query()->where('network_id', $network->id)->whereNotNull('address')->orderByRaw('INET_ATON(address)')->get();
+        $boxes = Box::query()
+            ->where('network_id', $network->id)
+            ->whereNotNull('address')
+            ->orderByRaw('INET_ATON(address)')
+            ->get();
         $held = array_values(array_filter($boxes->map(fn (Box $box): ?Ipv4 => $box->ipv4())->all()));
 
         return view('addresses.index', [

@@ -22,7 +22,10 @@ final class NameController
         $network = Network::home();
         $proposed = Books::addresses($network, $box)->propose();
         $name = $request->string('name', old('name', $box->name ?? ''))->trim()->value();
-        $address = $request->string('address', old('address', $box->address ?? (string) $proposed))->trim()->value();
+        $address = $request
+            ->string('address', old('address', $box->address ?? (string) $proposed))
+            ->trim()
+            ->value();
         $typed = $request->hasAny(['name', 'address']) || $request->session()->hasOldInput();
 
         return view('boxes.name', [
@@ -31,7 +34,9 @@ final class NameController
             'name' => $name,
             'address' => $address,
             'working' => $proposed === null ? null : Books::addresses($network, $box)->proposalWorking($proposed),
-            'nameFindings' => ($typed && $name !== '') || $request->session()->hasOldInput() ? Books::nameFindings($network, $name, $box) : Findings::of(),
+            'nameFindings' => ($typed && $name !== '') || $request->session()->hasOldInput()
+                    ? Books::nameFindings($network, $name, $box)
+                    : Findings::of(),
             'addressFindings' => $typed ? Books::addresses($network, $box)->check($address) : Findings::of(),
         ])->fragmentIf($request->hasHeader('HX-Request') && $request->hasHeader('HX-Trigger-Name'), 'checks');
     }
@@ -41,14 +46,20 @@ final class NameController
         $network = Network::home();
         $name = $request->string('name')->trim()->value();
         $address = $request->string('address')->trim()->value();
-        $findings = Books::nameFindings($network, $name, $box)->and(Books::addresses($network, $box)->check($address));
+        $findings = Books::nameFindings($network, $name, $box)->and(
+            Books::addresses($network, $box)->check($address),
+        );
         if ($findings->blocks()) {
             return redirect()
                 ->route('box.name', $box)
                 ->withInput(['name' => $name, 'address' => $address]);
         }
         try {
-            $box->update(['name' => strtolower($name), 'address' => $address, 'stage' => $box->stage === Stage::Planned ? Stage::Named : $box->stage]);
+            $box->update([
+                'name' => strtolower($name),
+                'address' => $address,
+                'stage' => $box->stage === Stage::Planned ? Stage::Named : $box->stage,
+            ]);
         } catch (UniqueConstraintViolationException) {
             // Somebody else took it between the check and the saving; the check above now says so.
             return redirect()

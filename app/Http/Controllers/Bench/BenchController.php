@@ -26,7 +26,13 @@ final class BenchController
         try {
             $status = $this->bench->ask(['do' => 'status']);
         } catch (BenchAway $away) {
-            $status = ['boards' => [], 'leases' => [], 'reservations' => [], 'speed' => 1, 'away' => $away->getMessage()];
+            $status = [
+                'boards' => [],
+                'leases' => [],
+                'reservations' => [],
+                'speed' => 1,
+                'away' => $away->getMessage(),
+            ];
         }
 
         /** @var list<array<string, mixed>> $boards */
@@ -36,7 +42,11 @@ final class BenchController
             'status' => $status,
             // Boards that somebody is working on come before those that have stood there all along.
             'boards' => collect($boards)->sortBy(fn (array $board): int => $board['card'] === [] ? 1 : 0)->values(),
-            'boxes' => Box::query()->whereNotNull('name')->with('run')->get()->keyBy(fn (Box $box): string => 'box-'.$box->id),
+            'boxes' => Box::query()
+                ->whereNotNull('name')
+                ->with('run')
+                ->get()
+                ->keyBy(fn (Box $box): string => 'box-'.$box->id),
         ])->fragmentIf($request->hasHeader('HX-Request') && ! $request->hasHeader('HX-Boosted'), 'lab');
     }
 
@@ -71,7 +81,10 @@ final class BenchController
                 'files' => (object) $files,
                 'disk' => $drive === null
                         ? null
-                        : ['bytes' => $drive->capacity->count, 'serial' => 'SEED'.str_pad((string) $box->id, 6, '0', STR_PAD_LEFT)],
+                        : [
+                            'bytes' => $drive->capacity->count,
+                            'serial' => 'SEED'.str_pad((string) $box->id, 6, '0', STR_PAD_LEFT),
+                        ],
             ]);
             if ($request->boolean('power')) {
                 $this->bench->ask(['do' => 'power', 'board' => 'box-'.$box->id, 'on' => true]);
@@ -94,7 +107,11 @@ final class BenchController
 
     public function power(Request $request): RedirectResponse
     {
-        return $this->tell(['do' => 'power', 'board' => $request->string('board')->value(), 'on' => $request->boolean('on')]);
+        return $this->tell([
+            'do' => 'power',
+            'board' => $request->string('board')->value(),
+            'on' => $request->boolean('on'),
+        ]);
     }
 
     public function speed(Request $request): RedirectResponse

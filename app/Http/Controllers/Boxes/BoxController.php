@@ -59,49 +59,95 @@ final class BoxController
             'box' => $box,
             'hearing' => $box->hearing(),
             'leftOpen' => $this->leftOpen($box),
-            'unplayed' => $box->stage->stands() ? array_values($box->jobs->whereNull('finished_at')->map(fn (BoxJob $job): string => $this->catalogue->job($job->job)->label ?? $job->job)->all()) : [],
+            'unplayed' => $box->stage->stands()
+                ? array_values(
+                    $box->jobs
+                        ->whereNull('finished_at')
+                        ->map(fn (BoxJob $job): string => $this->catalogue->job($job->job)->label ?? $job->job)
+                        ->all(),
+                )
+                : [],
             'board' => $this->catalogue->shelf()->boards[$box->board] ?? null,
-            'jobs' => array_values(array_filter($box->jobs->map(fn ($job): ?Job => $this->catalogue->job($job->job))->all())),
-            'due' => $pictured !== null && $request->user()?->isKeeper() === true ? Calendar::ofBox($pictured, $house) : null,
+            'jobs' => array_values(
+                array_filter($box->jobs->map(fn ($job): ?Job => $this->catalogue->job($job->job))->all()),
+            ),
+            'due' => $pictured !== null && $request->user()?->isKeeper() === true
+                    ? Calendar::ofBox($pictured, $house)
+                    : null,
             'copyJudged' => $readings->copy(),
             'heatJudged' => $readings->heat(),
-            'twin' => $box->host_key === null ? null : Box::query()->whereKeyNot($box->id)->where('host_key', $box->host_key)->first(),
+            'twin' => $box->host_key === null
+                    ? null
+                    : Box::query()->whereKeyNot($box->id)->where('host_key', $box->host_key)->first(),
             'decisions' => $box->decisions()->get(),
             'entries' => $box->journal()->orderByDesc('at')->orderByDesc('id')->limit(12)->get(),
         ]);
     }
 
-    /** @return Collection<int, array{title: string, outcome: string, at: ?Carbon}> steps that were passed over, and when */
+    /**
+     * @return Collection<int, array{title: string, outcome: string, at: ?Carbon}> steps that were passed over, and when
+     */
     private function leftOpen(Box $box): Collection
     {
-        $steps = $box->stage->stands() ? $box->passedOver()->with(['run.box.jobs'])->get() : collect();
+        $steps = $box->stage->stands()
+            ? $box
+                ->passedOver()
+                ->with(['run.box.jobs'])
+                ->get()
+            : collect();
 
-        return $steps->map(fn (RunStep $step): array => [
-            'title' => (new RunBook($step->run, $this->playbooks))->step($step)->title,
-            'outcome' => $step->outcome ?? '',
-            'at' => $step->finished_at,
-        ])->values();
+        return $steps
+            ->map(
+                fn (RunStep $step): array => [
+                    'title' => (new RunBook($step->run, $this->playbooks))->step($step)->title,
+                    'outcome' => $step->outcome ?? '',
+                    'at' => $step->finished_at,
+                ],
+            )
+            ->values();
     }
 
-    /** What somebody measured: a copy rate with the idle share meanwhile, or the board's temperature with the room's. */
+    /**
+     * What somebody measured: a copy rate with the idle share meanwhile, or the board's temperature with the room's.
+     */
     public function measured(Request $request, Box $box): RedirectResponse
     {
         if ($request->has('board_celsius')) {
             $typed = $request->validate(
-                ['board_celsius' => ['required', 'numeric', 'between:-20,120'], 'room_celsius' => ['required', 'numeric', 'between:-20,60']],
-                ['board_celsius.*' => 'The board under load, in °C.', 'room_celsius.*' => 'The room at that time, in °C.'],
+                [
+                    'board_celsius' => ['required', 'numeric', 'between:-20,120'],
+                    'room_celsius' => ['required', 'numeric', 'between:-20,60'],
+                ],
+                [
+                    'board_celsius.*' => 'The board under load, in °C.',
+                    'room_celsius.*' => 'The room at that time, in °C.',
+                ],
             );
             $box->measurements()->create($typed);
-            JournalEntry::write($box, 'measured', "Temperature under load: {$typed['board_celsius']} °C in a room of {$typed['room_celsius']} °C.");
+            JournalEntry::write(
+                $box,
+                'measured',
+                "Temperature under load: {$typed['board_celsius']} °C in a room of {$typed['room_celsius']} °C.",
+            );
 
             return redirect()->route('box', $box);
         }
         $typed = $request->validate(
-            ['megabytes' => ['required', 'numeric', 'gt:0', 'lt:10000'], 'idle' => ['required', 'numeric', 'between:0,100']],
-            ['megabytes.*' => 'The settled rate in MB/s, above zero.', 'idle.*' => 'The idle share in per cent, 0 to 100.'],
+            [
+                'megabytes' => ['required', 'numeric', 'gt:0', 'lt:10000'],
+                'idle' => ['required', 'numeric', 'between:0,100'],
+            ],
+            [
+                'megabytes.*' => 'The settled rate in MB/s, above zero.',
+                'idle.*' => 'The idle share in per cent, 0 to 100.',
+            ],
         );
         $box->measurements()->create(['megabytes' => (float) $typed['megabytes'], 'idle' => $typed['idle'] / 100]);
-        JournalEntry::write($box, 'measured', "Copy rate measured: {$typed['megabytes']} MB/s, {$typed['idle']} % idle.");
+        JournalEntry::write(
+            $box,
+            'measured',
+            "Copy rate measured: {$typed['megabytes']} MB/s, {$typed['idle']} % idle.",
+        );
 
         return redirect()->route('box', $box);
     }
@@ -114,7 +160,9 @@ final class BoxController
         JournalEntry::write(
             $box,
             'power',
-            $from === '' ? "{$box->called()} hangs on nothing that was named." : "{$box->called()} hangs on: {$from}.",
+            $from === ''
+                ? "{$box->called()} hangs on nothing that was named."
+                : "{$box->called()} hangs on: {$from}.",
         );
 
         return redirect()->route('box', $box);

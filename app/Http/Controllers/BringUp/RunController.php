@@ -84,11 +84,13 @@ final class RunController
                 'start' => $this->desk->start($step, $version),
                 'skip' => $this->skip($request, $step, $version),
                 'done' => $played->kind->place() === StepPlace::Check
-                    ? throw new StepTold('This step is over when its check succeeds. Look now, or pass it over with a reason.')
+                    ? throw new StepTold(
+                        'This step is over when its check succeeds. Look now, or pass it over with a reason.',
+                    )
                     : $this->desk->settle($step, $version, $this->judge($run, $book, $played, $given)),
                 'check' => $this->desk->settle($step, $version, $this->judge($run, $book, $played, $given)),
                 'reopen' => $this->desk->reopen($step, $request->integer('reopened')),
-                default => $given = $this->help($run, $book, $step, $version, $action, $given),
+                default => ($given = $this->help($run, $book, $step, $version, $action, $given)),
             };
         } catch (StepTold|BenchAway $told) {
             return $back->with('told', $told->getMessage())->withInput($given);
@@ -111,7 +113,15 @@ final class RunController
     /** @param  array<string, string>  $given */
     private function judge(Run $run, RunBook $book, Step $step, array $given): Outcome
     {
-        return $step->kind->judge(new Judging($step, $book->facts(), $given, app()->makeWith(Asker::class, ['box' => $run->box]), app(Intake::class)));
+        return $step->kind->judge(
+            new Judging(
+                $step,
+                $book->facts(),
+                $given,
+                app()->makeWith(Asker::class, ['box' => $run->box]),
+                app(Intake::class),
+            ),
+        );
     }
 
     private function skip(Request $request, RunStep $step, int $version): void
@@ -144,7 +154,13 @@ final class RunController
                 session()->flash('told', 'The bench board is on.');
                 break;
             case BenchHelp::Type:
-                return [...$given, Pasted::FIELD => $this->bench->text('type', 'output', ['board' => $board, 'command' => $command])];
+                return [
+                    ...$given,
+                    Pasted::FIELD => $this->bench->text('type', 'output', [
+                        'board' => $board,
+                        'command' => $command,
+                    ]),
+                ];
             case BenchHelp::Reserve:
                 $this->bench->ask(['do' => 'reserve', 'mac' => $run->box->mac, 'address' => $run->box->address]);
                 $this->desk->settle($step, $version, Outcome::over('reserved on the bench'));

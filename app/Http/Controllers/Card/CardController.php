@@ -63,7 +63,9 @@ final class CardController
 
     public function make(Request $request, Box $box): View|RedirectResponse
     {
-        $jobs = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $this->catalogue->job($job->job))->all()));
+        $jobs = array_values(
+            array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $this->catalogue->job($job->job))->all()),
+        );
         if ($box->name === null || $jobs === []) {
             return redirect()->route('box.name', $box);
         }
@@ -89,7 +91,10 @@ final class CardController
             'box' => $box,
             'set' => $set,
             'fingerprint' => $settings->key?->fingerprint(),
-            'findings' => $card->findings->and($set->findings)->and((new Linter())->lint($set->folder(), $known))->gravestFirst(),
+            'findings' => $card->findings
+                ->and($set->findings)
+                ->and((new Linter())->lint($set->folder(), $known))
+                ->gravestFirst(),
             'looked' => AllClear::words($set->folder(), $known),
             'zip' => base64_encode(CardZip::of($set->folder())),
             'benchIsThere' => $this->bench->isThere(),
@@ -97,8 +102,13 @@ final class CardController
     }
 
     /** Further boxes of the same kind, each with a name, an address and a card of its own. */
-    private function series(Box $box, ImageKind $image, CardRequest $card, CardContext $known, Network $network): View
-    {
+    private function series(
+        Box $box,
+        ImageKind $image,
+        CardRequest $card,
+        CardContext $known,
+        Network $network,
+    ): View {
         $first = Ipv4::tryParse($card->typed['series_first']);
         if ($first === null) {
             return $this->again(
@@ -143,10 +153,19 @@ final class CardController
                     'updated_system_at',
                 ]);
                 $copy
-                    ->fill(['name' => $member['name']->label, 'address' => (string) $member['address'], 'stage' => Stage::Named, 'version' => 1])
+                    ->fill([
+                        'name' => $member['name']->label,
+                        'address' => (string) $member['address'],
+                        'stage' => Stage::Named,
+                        'version' => 1,
+                    ])
                     ->save();
-                $copy->jobs()->createMany($box->jobs->map(fn (BoxJob $job): array => $job->only(['job', 'school']))->all());
-                $jobs = array_values(array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $this->catalogue->job($job->job))->all()));
+                $copy
+                    ->jobs()
+                    ->createMany($box->jobs->map(fn (BoxJob $job): array => $job->only(['job', 'school']))->all());
+                $jobs = array_values(
+                    array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $this->catalogue->job($job->job))->all()),
+                );
                 $settings = $card->settings($copy, $network, self::packages($jobs));
                 $set = CardSet::of($settings, $card->order($image));
                 $this->written($copy, $settings);
@@ -154,7 +173,10 @@ final class CardController
                 return [
                     'box' => $copy,
                     'set' => $set,
-                    'findings' => (new Linter())->lint($set->folder(), new CardContext($image, $network->asLocalNetwork())),
+                    'findings' => (new Linter())->lint(
+                        $set->folder(),
+                        new CardContext($image, $network->asLocalNetwork()),
+                    ),
                     'zip' => base64_encode(CardZip::of($set->folder())),
                 ];
             }, $series->members),
@@ -203,7 +225,9 @@ final class CardController
 
     private function again(Box $box, ImageKind $image, CardRequest $card, Findings $findings): View
     {
-        $typed = str_contains($card->typed['public_key'], 'PRIVATE KEY') ? ['public_key' => ''] + $card->typed : $card->typed;
+        $typed = str_contains($card->typed['public_key'], 'PRIVATE KEY')
+            ? ['public_key' => ''] + $card->typed
+            : $card->typed;
 
         return $this->sheet($box, $image, $typed, array_column($card->schools, 'value'), $findings);
     }

@@ -18,7 +18,10 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 
-/** Looks over a card's files: a zip, or the files themselves. They are read, judged, mended where that is safe, and forgotten. */
+/**
+ * Looks over a card's files: a zip, or the files themselves. They are read, judged, mended where that is safe, and
+ * forgotten.
+ */
 final class LintController
 {
     private const MOST_FILES = 60;
@@ -35,7 +38,10 @@ final class LintController
     public function lint(Request $request): View
     {
         $files = $skipped = [];
-        $uploads = array_filter(is_array($request->file('card')) ? $request->file('card') : [], fn (mixed $one): bool => $one instanceof UploadedFile);
+        $uploads = array_filter(
+            is_array($request->file('card')) ? $request->file('card') : [],
+            fn (mixed $one): bool => $one instanceof UploadedFile,
+        );
         foreach (array_slice($uploads, 0, self::MOST_FILES) as $upload) {
             $name = basename(str_replace('\\', '/', $upload->getClientOriginalName()));
             if (! $upload->isValid() || $upload->getSize() > CardZip::LARGEST * 8) {

@@ -19,7 +19,10 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 
-/** The image and the disk it goes on: nothing is written from here, and no command is shown before the disk is named beyond doubt. */
+/**
+ * The image and the disk it goes on: nothing is written from here, and no command is shown before the disk is named
+ * beyond doubt.
+ */
 final class TargetController
 {
     public function __construct(private readonly Catalogue $catalogue)
@@ -40,7 +43,10 @@ final class TargetController
         ]);
     }
 
-    /** An image on the shelf, with the checksum that its author published. One that somebody unknown re-packed wants a reason. */
+    /**
+     * An image on the shelf, with the checksum that its author published. One that somebody unknown re-packed wants a
+     * reason.
+     */
     public function image(Request $request): RedirectResponse
     {
         $typed = $request->validate(
@@ -85,7 +91,9 @@ final class TargetController
             Network::home(),
             $typed['origin'] === 'stranger' ? 'overruled' : 'image',
             "Image on the shelf: {$record->label}".
-                ($typed['origin'] === 'stranger' ? ", re-packed by somebody unknown, because {$record->because}." : '.'),
+                ($typed['origin'] === 'stranger'
+                    ? ", re-packed by somebody unknown, because {$record->because}."
+                    : '.'),
         );
 
         return redirect()->route('target', ['image' => $record->id] + $request->only('box'));
@@ -94,11 +102,19 @@ final class TargetController
     /** What a tool printed, held against the published checksum. */
     public function checksum(Request $request, ImageRecord $record): RedirectResponse
     {
-        $findings = Checksum::compare((string) $record->sha256, $request->string('printed')->limit(2000, '')->value());
+        $findings = Checksum::compare(
+            (string) $record->sha256,
+            $request->string('printed')->limit(2000, '')->value(),
+        );
         if ($findings->blocks()) {
             return back(fallback: route('target'))
                 ->withInput()
-                ->withErrors(['printed' => array_map(fn ($finding): string => "{$finding->found} {$finding->why} {$finding->do}", $findings->list)]);
+                ->withErrors([
+                    'printed' => array_map(
+                        fn ($finding): string => "{$finding->found} {$finding->why} {$finding->do}",
+                        $findings->list,
+                    ),
+                ]);
         }
         $record->update(['checked_at' => now()]);
         JournalEntry::write(Network::home(), 'image', "{$record->label}: its checksum is the published one.");
@@ -141,7 +157,12 @@ final class TargetController
         $typed = $request->validate(
             [
                 'id' => ['nullable', 'integer'],
-                'label' => ['required', 'string', 'max:60', Rule::unique('media', 'label')->ignore($request->integer('id'))],
+                'label' => [
+                    'required',
+                    'string',
+                    'max:60',
+                    Rule::unique('media', 'label')->ignore($request->integer('id')),
+                ],
                 'kind' => ['required', 'in:card,drive'],
                 'serial' => ['nullable', 'string', 'max:80'],
                 'gigabytes' => ['nullable', 'numeric', 'between:0.1,100000'],
@@ -175,7 +196,8 @@ final class TargetController
         JournalEntry::write(
             Network::home(),
             'register',
-            "{$medium->label}: {$medium->purpose}".($medium->may_be_wiped ? ', may be wiped.' : ', not to be wiped.'),
+            "{$medium->label}: {$medium->purpose}".
+                ($medium->may_be_wiped ? ', may be wiped.' : ', not to be wiped.'),
         );
 
         return redirect()->route('media')->with('told', 'Kept.');
@@ -185,7 +207,10 @@ final class TargetController
     public function took(Request $request, Medium $medium): RedirectResponse
     {
         $typed = $request->validate(
-            ['minutes' => ['required', 'numeric', 'between:0.1,600'], 'bytes' => ['required', 'integer', 'between:1000000,1000000000000']],
+            [
+                'minutes' => ['required', 'numeric', 'between:0.1,600'],
+                'bytes' => ['required', 'integer', 'between:1000000,1000000000000'],
+            ],
             ['minutes.*' => 'Minutes, 0.1 to 600.'],
         );
         $medium->update(['write_mbyte' => $typed['bytes'] / 1e6 / ($typed['minutes'] * 60)]);

@@ -44,17 +44,24 @@ final class CatalogueController
 
         return redirect()
             ->route('catalogue', ['kind' => $kind])
-            ->with('told', $refused === null ? 'Your own entry is gone.' : "It stays: {$refused->found} {$refused->do}");
+            ->with(
+                'told',
+                $refused === null ? 'Your own entry is gone.' : "It stays: {$refused->found} {$refused->do}",
+            );
     }
 
     public function import(Request $request): RedirectResponse
     {
         $yaml = str_replace("\r\n", "\n", $request->string('yaml')->value());
-        $kind = isset(Catalogue::KINDS[$request->string('kind')->value()]) ? $request->string('kind')->value() : 'board';
+        $kind = isset(Catalogue::KINDS[$request->string('kind')->value()])
+            ? $request->string('kind')->value()
+            : 'board';
         $entry = $this->catalogue->import($kind, $yaml);
 
         return $entry->data === null
-            ? redirect()->route('catalogue', ['kind' => $kind])->withInput(['yaml' => mb_strcut($yaml, 0, self::KEPT)])
+            ? redirect()
+                ->route('catalogue', ['kind' => $kind])
+                ->withInput(['yaml' => mb_strcut($yaml, 0, self::KEPT)])
             : redirect()
                 ->route('catalogue', ['kind' => $kind])
                 ->with('told', 'Taken in. It can be chosen in a plan from now on.');
@@ -88,7 +95,10 @@ final class CatalogueController
             'findings' => $findings,
             'yaml' => $yaml,
             'kind' => $kind,
-            'own' => CatalogueEntry::query()->get()->map(fn (CatalogueEntry $entry): string => $entry->kind.'/'.$entry->slug)->all(),
+            'own' => CatalogueEntry::query()
+                ->get()
+                ->map(fn (CatalogueEntry $entry): string => $entry->kind.'/'.$entry->slug)
+                ->all(),
         ]);
     }
 }

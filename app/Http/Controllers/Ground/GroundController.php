@@ -25,13 +25,23 @@ final class GroundController
     {
         $network = Network::home();
         $keeper = $request->user()?->isKeeper() === true;
-        $due = $keeper ? array_keys(array_filter(Calendar::of($house), fn (Due $due): bool => $due->isOverdue() || $due->isSoon())) : [];
+        $due = $keeper
+            ? array_keys(
+                array_filter(Calendar::of($house), fn (Due $due): bool => $due->isOverdue() || $due->isSoon()),
+            )
+            : [];
 
         return view('ground.index', [
             'network' => $network,
             'outlook' => new Outlook($house, count($due), $keeper),
-            'findings' => Gathering::of(Concerns::all(), $house, $keeper)->and($network->findings())->and($catalogue->unread())->gravestFirst(),
-            'picture' => GroundPlan::draw(Dwellings::of($house, $due), $request->has('narrow') ? GroundPlan::NARROW : GroundPlan::WIDE),
+            'findings' => Gathering::of(Concerns::all(), $house, $keeper)
+                ->and($network->findings())
+                ->and($catalogue->unread())
+                ->gravestFirst(),
+            'picture' => GroundPlan::draw(
+                Dwellings::of($house, $due),
+                $request->has('narrow') ? GroundPlan::NARROW : GroundPlan::WIDE,
+            ),
             'ids' => collect($house->boxes())->mapWithKeys(fn (Box $box): array => [$box->name => $box->id]),
         ]);
     }

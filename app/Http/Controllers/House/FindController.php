@@ -39,7 +39,13 @@ final class FindController
                             ->orWhere('address', 'like', $like)
                             ->orWhere('mac', 'like', $like)
                             ->orWhereIn('board', $this->called($this->catalogue->shelf()->boards, $sought))
-                            ->orWhereHas('jobs', fn ($jobs) => $jobs->whereIn('job', $this->called($this->catalogue->shelf()->jobs, $sought))),
+                            ->orWhereHas(
+                                'jobs',
+                                fn ($jobs) => $jobs->whereIn(
+                                    'job',
+                                    $this->called($this->catalogue->shelf()->jobs, $sought),
+                                ),
+                            ),
                     )
                     ->orderBy('name')
                     ->limit(self::MOST)
@@ -48,7 +54,11 @@ final class FindController
                 ? collect()
                 : Service::query()
                     ->with('box')
-                    ->where(fn ($query) => $query->where('port', ctype_digit($sought) ? (int) $sought : 0)->orWhere('purpose', 'like', $like))
+                    ->where(
+                        fn ($query) => $query
+                            ->where('port', ctype_digit($sought) ? (int) $sought : 0)
+                            ->orWhere('purpose', 'like', $like),
+                    )
                     ->orderBy('port')
                     ->limit(self::MOST)
                     ->get(),
@@ -61,7 +71,12 @@ final class FindController
                     ->get(),
             'entries' => mb_strlen($sought) < 3
                     ? collect()
-                    : JournalEntry::query()->with('box')->where('text', 'like', $like)->orderByDesc('at')->limit(self::MOST)->get(),
+                    : JournalEntry::query()
+                        ->with('box')
+                        ->where('text', 'like', $like)
+                        ->orderByDesc('at')
+                        ->limit(self::MOST)
+                        ->get(),
         ])->fragmentIf($request->hasHeader('HX-Request') && ! $request->hasHeader('HX-Boosted'), 'found');
     }
 
@@ -71,9 +86,14 @@ final class FindController
      */
     private function called(array $entries, string $sought): array
     {
-        return array_values(array_map(
-            fn (BoardClass|Job $entry): string => $entry->id,
-            array_filter($entries, fn (BoardClass|Job $entry): bool => mb_stripos($entry->label, $sought) !== false),
-        ));
+        return array_values(
+            array_map(
+                fn (BoardClass|Job $entry): string => $entry->id,
+                array_filter(
+                    $entries,
+                    fn (BoardClass|Job $entry): bool => mb_stripos($entry->label, $sought) !== false,
+                ),
+            ),
+        );
     }
 }

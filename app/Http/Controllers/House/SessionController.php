@@ -28,23 +28,42 @@ final class SessionController
 
     public function store(Request $request): Response|RedirectResponse
     {
-        abort_unless($this->cameFromHere($request), 403, 'This login was sent by another page. Open the login here and type it there.');
+        abort_unless(
+            $this->cameFromHere($request),
+            403,
+            'This login was sent by another page. Open the login here and type it there.',
+        );
         $rules = Validator::make(
             $request->all(),
             ['name' => ['required', 'string', 'max:40'], 'password' => ['required', 'string', 'max:200']],
-            ['name.required' => 'Type your login name.', 'password.required' => 'Type your password.', 'name.*' => 'A login name has up to 40 letters.', 'password.*' => 'A password has up to 200 letters.'],
+            [
+                'name.required' => 'Type your login name.',
+                'password.required' => 'Type your password.',
+                'name.*' => 'A login name has up to 40 letters.',
+                'password.*' => 'A password has up to 200 letters.',
+            ],
         );
         if ($rules->fails()) {
-            return $this->page($request, array_map(fn (array $messages): string => $messages[0], $rules->errors()->messages()));
+            return $this->page(
+                $request,
+                array_map(fn (array $messages): string => $messages[0], $rules->errors()->messages()),
+            );
         }
         /** @var array{name: string, password: string} $typed */
         $typed = $rules->validated();
         $place = (string) $request->ip();
         $wait = $this->patience->wait($place, $typed['name']);
         if ($wait > 0) {
-            return $this->page($request, ['password' => "Too many wrong tries. Wait {$wait} s, then try again."], 429)->header('Retry-After', (string) $wait);
+            return $this->page(
+                $request,
+                ['password' => "Too many wrong tries. Wait {$wait} s, then try again."],
+                429,
+            )->header('Retry-After', (string) $wait);
         }
-        if ((! config()->boolean('burrow.demo') && DemoLogins::isPassword($typed['password'])) || ! Auth::attempt($typed, remember: true)) {
+        if (
+            (! config()->boolean('burrow.demo') && DemoLogins::isPassword($typed['password'])) ||
+            ! Auth::attempt($typed, remember: true)
+        ) {
             $this->patience->wrong($place, $typed['name']);
 
             return $this->page($request, ['password' => 'Name and password do not belong together.']);
@@ -67,7 +86,12 @@ final class SessionController
     private function page(Request $request, array $wrong, int $status = 422): Response
     {
         return response(
-            view('auth.login', ['demo' => config()->boolean('burrow.demo'), 'name' => $request->string('name')->limit(40, '')->value(), 'wrong' => $wrong, 'to' => $this->wayBack($request)])->render(),
+            view('auth.login', [
+                'demo' => config()->boolean('burrow.demo'),
+                'name' => $request->string('name')->limit(40, '')->value(),
+                'wrong' => $wrong,
+                'to' => $this->wayBack($request),
+            ])->render(),
             $wrong === [] ? 200 : $status,
         );
     }
@@ -77,7 +101,12 @@ final class SessionController
     {
         $to = $request->string('to')->value();
 
-        return strlen($to) <= self::LONGEST_WAY_BACK && preg_match('~^/(?![/\\\\])[\x21-\x7e]*$~D', $to) === 1 && ! str_contains($to, '\\') && preg_match('~^/log(?:in|out)\b~', $to) !== 1 ? $to : '/';
+        return strlen($to) <= self::LONGEST_WAY_BACK &&
+            preg_match('~^/(?![/\\\\])[\x21-\x7e]*$~D', $to) === 1 &&
+            ! str_contains($to, '\\') &&
+            preg_match('~^/log(?:in|out)\b~', $to) !== 1
+            ? $to
+            : '/';
     }
 
     /**

@@ -14,6 +14,8 @@ final class ThemeController
     {
         $theme = $request->string('theme')->value();
 
-        return back()->withCookie(cookie()->forever('theme', in_array($theme, ['chalk', 'den'], true) ? $theme : ''));
+        return back()->withCookie(
+            cookie()->forever('theme', in_array($theme, ['chalk', 'den'], true) ? $theme : ''),
+        );
     }
 }

@@ -12,6 +12,8 @@ final class JournalController
 {
     public function __invoke(): View
     {
-        return view('journal.index', ['entries' => JournalEntry::query()->with('box')->orderByDesc('at')->orderByDesc('id')->paginate(60)]);
+        return view('journal.index', [
+            'entries' => JournalEntry::query()->with('box')->orderByDesc('at')->orderByDesc('id')->paginate(60),
+        ]);
     }
 }

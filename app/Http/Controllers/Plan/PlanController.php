@@ -49,7 +49,11 @@ final class PlanController
         $seats = Seat::all(
             $choices->host() === null
                 ? $plan
-                : $plan->with(jobs: array_values(array_filter($plan->jobs, fn (Job $job): bool => in_array($job->id, $choices->jobs(), true)))),
+                : $plan->with(
+                    jobs: array_values(
+                        array_filter($plan->jobs, fn (Job $job): bool => in_array($job->id, $choices->jobs(), true)),
+                    ),
+                ),
             $household->hosts(),
         );
 
@@ -80,16 +84,22 @@ final class PlanController
         if ($because === '' && $deciding->findings($choices)->blocks()) {
             return redirect()
                 ->route('plan', $choices->toArray())
-                ->withErrors(['because' => 'Something stops this plan. Change it, or write down why you go on all the same.']);
+                ->withErrors([
+                    'because' => 'Something stops this plan. Change it, or write down why you go on all the same.',
+                ]);
         }
         $running = $choices->hostBox()?->load('run')->run;
         if ($running !== null && $running->finished_at === null) {
-            return redirect()->route('run', $running)->with('told', 'This run comes first; the box can take on more when it is over.');
+            return redirect()
+                ->route('run', $running)
+                ->with('told', 'This run comes first; the box can take on more when it is over.');
         }
         $box = $deciding->decide($choices, $household, $because);
 
         return match (true) {
-            $box === null => redirect()->route('journal')->with('told', 'Decided and written down. There is no box to be set up for it.'),
+            $box === null => redirect()
+                ->route('journal')
+                ->with('told', 'Decided and written down. There is no box to be set up for it.'),
             $choices->host() === null => redirect()->route('box.name', $box),
             default => redirect()->route('run', $box->refresh()->run),
         };
@@ -99,7 +109,9 @@ final class PlanController
     public function keep(Request $request, Household $household): RedirectResponse
     {
         if (Plan::query()->beside()->count() >= self::BESIDE) {
-            return redirect()->route('variants')->with('told', 'Four variants stand side by side already. Drop one of them first.');
+            return redirect()
+                ->route('variants')
+                ->with('told', 'Four variants stand side by side already. Drop one of them first.');
         }
         Plan::query()->create(['choices' => $this->choices($request, $household)->toArray()]);
 
@@ -127,8 +139,14 @@ final class PlanController
     public function drop(Request $request, Household $household, Plan $plan): RedirectResponse
     {
         $reason = trim($request->string('reason')->limit(200, '')->value());
-        $sentence = PlanAnswer::to($this->choices(Request::create('/', 'GET', $plan->choices), $household)->input())->sentence();
-        JournalEntry::write(Network::home(), 'plan', 'Tried and dropped'.($reason === '' ? '' : ", because {$reason}").": {$sentence}");
+        $sentence = PlanAnswer::to(
+            $this->choices(Request::create('/', 'GET', $plan->choices), $household)->input(),
+        )->sentence();
+        JournalEntry::write(
+            Network::home(),
+            'plan',
+            'Tried and dropped'.($reason === '' ? '' : ", because {$reason}").": {$sentence}",
+        );
         $plan->update(['dropped_at' => now(), 'dropped_because' => $reason]);
 
         return redirect()->route('variants');
@@ -166,15 +184,21 @@ final class PlanController
     /** A plan that was written down elsewhere comes onto the sheet. */
     public function take(Request $request): RedirectResponse
     {
-        $plan = PlanFile::read($request->string('yaml')->limit(20000, '')->value(), Catalogue::schema('plan'), 'the plan', $this->catalogue->shelf());
+        $plan = PlanFile::read(
+            $request->string('yaml')->limit(20000, '')->value(),
+            Catalogue::schema('plan'),
+            'the plan',
+            $this->catalogue->shelf(),
+        );
         if ($plan->input === null) {
             return redirect()
                 ->route('plan')
                 ->withInput(['yaml' => $request->string('yaml')->limit(20000, '')->value()])
                 ->withErrors([
                     'yaml' => array_map(
-                        fn (Finding $finding): string => ($finding->place?->line === null ? '' : "Line {$finding->place->line}. ").
-                            "{$finding->found} {$finding->do}",
+                        fn (Finding $finding): string => ($finding->place?->line === null
+                            ? ''
+                            : "Line {$finding->place->line}. ")."{$finding->found} {$finding->do}",
                         $plan->findings->list,
                     ),
                 ]);
@@ -188,7 +212,12 @@ final class PlanController
     {
         $choices = $this->choices($request, $household);
 
-        return view('plan.paper', ['choices' => $choices, 'answer' => PlanAnswer::to($choices->input()), 'drawer' => DrawerPart::labels(), 'currency' => Network::currency()]);
+        return view('plan.paper', [
+            'choices' => $choices,
+            'answer' => PlanAnswer::to($choices->input()),
+            'drawer' => DrawerPart::labels(),
+            'currency' => Network::currency(),
+        ]);
     }
 
     private function choices(Request $request, Household $household): Choices

@@ -18,7 +18,9 @@ final class PortsController
     {
         return view('ports.index', [
             'services' => Pages::of($house->services()),
-            'listening' => count(array_unique(array_map(fn (Service $service): string => $service->box, $house->services()))),
+            'listening' => count(
+                array_unique(array_map(fn (Service $service): string => $service->box, $house->services())),
+            ),
             'boxes' => collect($house->boxes())->keyBy(fn (Box $box): string => $box->name),
             'findings' => (new PortTable())->findings($house),
         ]);

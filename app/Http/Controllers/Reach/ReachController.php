@@ -13,6 +13,9 @@ final class ReachController
 {
     public function __invoke(): View
     {
-        return view('reach.index', ['network' => Network::home(), 'openings' => Opening::query()->with('box')->orderBy('outside_port')->get()]);
+        return view('reach.index', [
+            'network' => Network::home(),
+            'openings' => Opening::query()->with('box')->orderBy('outside_port')->get(),
+        ]);
     }
 }

@@ -32,7 +32,10 @@ final class DeskController
     {
         $desks = Desk::query()->orderBy('name')->get();
 
-        return view('settings.desks', ['desks' => $desks, 'edited' => $desks->firstWhere('id', $request->integer('edit'))]);
+        return view('settings.desks', [
+            'desks' => $desks,
+            'edited' => $desks->firstWhere('id', $request->integer('edit')),
+        ]);
     }
 
     public function store(Request $request): RedirectResponse
@@ -40,7 +43,13 @@ final class DeskController
         $typed = $request->validate(
             [
                 'id' => ['nullable', 'integer'],
-                'name' => ['required', 'string', 'max:60', 'not_in:none', Rule::unique('desk_computers', 'name')->ignore($request->integer('id'))],
+                'name' => [
+                    'required',
+                    'string',
+                    'max:60',
+                    'not_in:none',
+                    Rule::unique('desk_computers', 'name')->ignore($request->integer('id')),
+                ],
                 'system' => ['required', Rule::enum(DeskSystem::class)],
                 'usb_plug' => ['required', 'in:USB-A,USB-C'],
                 'hours' => ['required', 'numeric', 'between:0,24'],
@@ -55,8 +64,14 @@ final class DeskController
                 'watts.*' => 'Watts while it is on and idle, 0 to 2000.',
             ],
         );
-        $traits = array_map(fn (string $trait): bool => $request->boolean($trait), array_combine(array_keys(self::TRAITS), array_keys(self::TRAITS)));
-        $desk = Desk::query()->updateOrCreate(['id' => $typed['id'] ?? null], array_diff_key($typed, ['id' => 0]) + $traits);
+        $traits = array_map(
+            fn (string $trait): bool => $request->boolean($trait),
+            array_combine(array_keys(self::TRAITS), array_keys(self::TRAITS)),
+        );
+        $desk = Desk::query()->updateOrCreate(
+            ['id' => $typed['id'] ?? null],
+            array_diff_key($typed, ['id' => 0]) + $traits,
+        );
         JournalEntry::write(Network::home(), 'desk', "Desk computer described: {$desk->name}.");
 
         return redirect()->route('desks')->with('told', 'Kept. A plan checks it from now on.');

@@ -22,20 +22,42 @@ final class SettingsController
 {
     private const SHOWN = 8;
 
-    private const FIELDS = ['name', 'prefix', 'router', 'pool_first', 'pool_last', 'domain', 'wan', 'time_zone', 'country', 'currency', 'ssids'];
+    private const FIELDS = [
+        'name',
+        'prefix',
+        'router',
+        'pool_first',
+        'pool_last',
+        'domain',
+        'wan',
+        'time_zone',
+        'country',
+        'currency',
+        'ssids',
+    ];
 
     /** Boxes that the described network does not cover are not asked any more; that is said at once. */
     private function outside(Network $network): string
     {
         $prefix = Prefix::parse($network->prefix);
-        $outside = $network->boxes()->whereNotNull('address')->orderBy('id')->get()
+        $outside = $network
+            ->boxes()
+            ->whereNotNull('address')
+            ->orderBy('id')
+            ->get()
             ->filter(fn (Box $box): bool => ! ($box->ipv4() !== null && $prefix->contains($box->ipv4())));
-        $names = $outside->take(self::SHOWN)->map(fn (Box $box): string => $box->called())->implode(', ').($outside->count() > self::SHOWN ? ' and more' : '');
+        $names =
+            $outside->take(self::SHOWN)->map(fn (Box $box): string => $box->called())->implode(', ').
+            ($outside->count() > self::SHOWN ? ' and more' : '');
 
         return $outside->isEmpty()
             ? ''
-            : ' '.($outside->count() === 1 ? '1 box has an address' : "{$outside->count()} boxes have addresses")." outside of it: {$names}. ".
-                'Nobody asks them until they have an address in the network; nothing else of their records changed.';
+            : ' '.
+                    ($outside->count() === 1
+                        ? '1 box has an address'
+                        : "{$outside->count()} boxes have addresses").
+                    " outside of it: {$names}. ".
+                    'Nobody asks them until they have an address in the network; nothing else of their records changed.';
     }
 
     /** As it is kept, or as it was typed when that could not be kept. */
@@ -46,13 +68,20 @@ final class SettingsController
             $typed[$field] = is_string(old($field)) ? old($field) : '';
         }
 
-        return view('settings.edit', ['typed' => $typed, 'findings' => $request->session()->hasOldInput() ? self::judge($typed)[1] : Findings::of()]);
+        return view('settings.edit', [
+            'typed' => $typed,
+            'findings' => $request->session()->hasOldInput() ? self::judge($typed)[1] : Findings::of(),
+        ]);
     }
 
     public function update(Request $request): RedirectResponse
     {
         $typed = array_map(
-            fn (string $field): string => mb_substr($request->string($field)->trim()->value(), 0, $field === 'ssids' ? 480 : 80),
+            fn (string $field): string => mb_substr(
+                $request->string($field)->trim()->value(),
+                0,
+                $field === 'ssids' ? 480 : 80,
+            ),
             array_combine(self::FIELDS, self::FIELDS),
         );
         $typed['ssids'] = str_replace("\r", '', $typed['ssids']);
@@ -63,14 +92,22 @@ final class SettingsController
             return redirect()->route('settings')->withInput($typed);
         }
         $network = Network::home();
-        $network->update(['wan' => $typed['wan'] ?: null, 'currency' => $typed['currency'] ?: null, 'name' => $typed['name'] ?: 'The network'] + $typed);
+        $network->update(
+            [
+                'wan' => $typed['wan'] ?: null,
+                'currency' => $typed['currency'] ?: null,
+                'name' => $typed['name'] ?: 'The network',
+            ] + $typed,
+        );
         JournalEntry::write(
             $network,
             'network',
             "The network is described as {$check->network->prefix}, router {$check->network->router}, pool {$check->network->pool}.",
         );
 
-        return redirect()->route('settings')->with('told', 'Kept.'.$this->outside($network));
+        return redirect()
+            ->route('settings')
+            ->with('told', 'Kept.'.$this->outside($network));
     }
 
     /**
@@ -79,9 +116,22 @@ final class SettingsController
      */
     private static function judge(array $typed): array
     {
-        $check = NetworkCheck::of($typed['prefix'], $typed['router'], $typed['pool_first'], $typed['pool_last'], $typed['domain'], $typed['time_zone']);
-        $country = $typed['country'] === '' ? Findings::of() : WifiCheck::country($typed['country'], $typed['time_zone'], Place::field('country'));
-        $currency = $typed['currency'] === '' || preg_match('/^[A-Z]{3}$/D', $typed['currency']) === 1 ? [] : [SettingsFindings::currency($typed['currency'])];
+        $check = NetworkCheck::of(
+            $typed['prefix'],
+            $typed['router'],
+            $typed['pool_first'],
+            $typed['pool_last'],
+            $typed['domain'],
+            $typed['time_zone'],
+        );
+        $country =
+            $typed['country'] === ''
+                ? Findings::of()
+                : WifiCheck::country($typed['country'], $typed['time_zone'], Place::field('country'));
+        $currency =
+            $typed['currency'] === '' || preg_match('/^[A-Z]{3}$/D', $typed['currency']) === 1
+                ? []
+                : [SettingsFindings::currency($typed['currency'])];
 
         return [$check, $check->findings->and($country)->and($currency)];
     }

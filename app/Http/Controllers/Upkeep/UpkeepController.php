@@ -24,7 +24,9 @@ final class UpkeepController
         return view('upkeep.index', [
             'told' => $told,
             'dues' => Pages::of($told ? Calendar::of($house) : []),
-            'late' => $told ? count(array_filter(Calendar::of($house), fn (Due $due): bool => $due->isOverdue())) : 0,
+            'late' => $told
+                ? count(array_filter(Calendar::of($house), fn (Due $due): bool => $due->isOverdue()))
+                : 0,
             'users' => Box::query()->pluck('user', 'id'),
         ]);
     }
