@@ -37,8 +37,8 @@ final readonly class Control
     /** @return array<string, mixed> */
     private function answer(string $line): array
     {
-        $ask = json_decode($line, true);
-        if (! is_array($ask)) {
+        $ask = Ask::from($line);
+        if ($ask === null) {
             return ['error' => 'not a JSON object'];
         }
         try {
@@ -50,25 +50,14 @@ final readonly class Control
         }
     }
 
-    /**
-     * @param  array<mixed>  $ask
-     * @return array<string, mixed>
-     */
-    private function act(array $ask): array
+    /** @return array<string, mixed> */
+    private function act(Ask $ask): array
     {
-        $board = $this->lab->board((string) ($ask['board'] ?? ''));
-        $do = (string) ($ask['do'] ?? '');
-        if ($board === null && in_array($do, ['power', 'type'], true)) {
+        $do = $ask->text('do');
+        $board = $this->lab->board($ask->text('board'));
+
+        if ($board === null && in_array($do, ['type', 'power', 'fault'], true)) {
             return ['error' => 'no such board'];
-        }
-        if (
-            $do === 'insert' &&
-            preg_match(
-                '/^[a-z0-9:-]+ ([0-9a-f]{2}:){5}[0-9a-f]{2}$/D',
-                ($ask['board'] ?? '').' '.($ask['mac'] ?? ''),
-            ) !== 1
-        ) {
-            return ['error' => 'a board has a name and a hardware address'];
         }
         switch ($do) {
             case 'status':
@@ -76,32 +65,45 @@ final readonly class Control
             case 'leases':
                 return ['text' => $this->lab->leaseFile()];
             case 'type':
-                return ['output' => $this->lab->type($board, (string) $ask['command'])];
+                return ['output' => $this->lab->type($board, $ask->text('command'))];
+            case 'insert':
+                return $this->insert($ask);
             case 'load':
-                $this->lab->load((array) $ask['state']);
+                $this->lab->load($ask->map('state') ?? []);
                 break;
             case 'speed':
-                $this->lab->setSpeed((float) $ask['speed']);
+                $this->lab->setSpeed($ask->number('speed'));
                 break;
             case 'reserve':
-                $this->lab->reserve((string) $ask['mac'], (string) $ask['address']);
+                $this->lab->reserve($ask->text('mac'), $ask->text('address'));
                 break;
-            case 'insert':
-                $this->lab->insert(
-                    (string) $ask['board'],
-                    (string) $ask['mac'],
-                    (string) $ask['class'],
-                    (int) $ask['network_after'],
-                    (array) $ask['files'],
-                    isset($ask['disk']) ? (array) $ask['disk'] : null,
-                );
+            case 'fault':
+                $this->lab->fault($board, $ask->text('fault'));
                 break;
             case 'power':
-                $this->lab->power($board, (bool) $ask['on']);
+                $this->lab->power($board, $ask->yes('on'));
                 break;
             default:
                 return ['error' => 'unknown request'];
         }
+
+        return [];
+    }
+
+    /** @return array<string, mixed> */
+    private function insert(Ask $ask): array
+    {
+        if (preg_match('/^[a-z0-9:-]+ ([0-9a-f]{2}:){5}[0-9a-f]{2}$/D', "{$ask->text('board')} {$ask->text('mac')}") !== 1) {
+            return ['error' => 'a board has a name and a hardware address'];
+        }
+        $this->lab->insert(
+            $ask->text('board'),
+            $ask->text('mac'),
+            $ask->text('class'),
+            (int) $ask->number('network_after'),
+            $ask->texts('files'),
+            $ask->map('disk'),
+        );
 
         return [];
     }

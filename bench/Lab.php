@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use React\EventLoop\Loop;
-use React\EventLoop\TimerInterface;
-use React\Socket\ConnectionInterface;
-use RuntimeException;
+use Bench\Board\Board;
+use Bench\Board\Disk;
+use Bench\Board\FirstBoot;
+use Bench\Faults\Fault;
+use Bench\Faults\Faults;
+use Bench\Net\PackageIndex;
+use Bench\Net\Router;
+use Bench\Net\SshDoor;
+use Bench\Net\Wall;
+use Bench\Programs\Shell;
 use Throwable;
 
 /** The bench: boards, a router and a package index on loopback, with a clock that runs as fast as asked. */
@@ -16,45 +22,34 @@ final class Lab
     /** Growing the file system, making keys and installing packages at first boot, in seconds of board time. */
     private const FIRST_BOOT_EXTRA = 90;
 
+    private const POOL_FIRST = '172.22.8.100';
+
+    private const POOL_LAST = '172.22.8.199';
+
     /** @var array<string, Board> */
     private array $boards = [];
-
-    /** @var array<string, Doors> */
-    private array $doors = [];
-
-    /** @var array<string, list<TimerInterface>> */
-    private array $timers = [];
 
     private Router $router;
 
     private readonly PackageIndex $index;
 
-    private float $speed = 20;
+    private readonly Wall $wall;
 
-    public function __construct(private readonly string $stateFile, private readonly int $offset)
+    private readonly Clock $clock;
+
+    private readonly State $state;
+
+    public function __construct(string $stateFile, int $offset)
     {
         $this->index = new PackageIndex();
-        $this->router = new Router('172.22.8.100', '172.22.8.199');
-        if (is_file($stateFile)) {
-            $this->wakeUp((string) file_get_contents($stateFile));
-        }
-    }
-
-    /** A state that cannot be read is set aside with a word; the bench begins empty then, and never fails to begin. */
-    private function wakeUp(string $kept): void
-    {
-        try {
-            $state = json_decode($kept, true, 64, JSON_THROW_ON_ERROR);
-            $this->load(is_array($state) ? $state : throw new RuntimeException('it is no object'));
-        } catch (Throwable $problem) {
-            $aside = $this->stateFile.'.set-aside';
-            @rename($this->stateFile, $aside);
-            fwrite(
-                STDERR,
-                "bench: its kept state could not be read ({$problem->getMessage()}); it lies in {$aside} now, and the bench is empty.\n",
-            );
-            $this->boards = $this->doors = $this->timers = [];
-            $this->router = new Router('172.22.8.100', '172.22.8.199');
+        $this->wall = new Wall($offset);
+        $this->clock = new Clock();
+        $this->state = new State($stateFile);
+        $this->router = new Router(self::POOL_FIRST, self::POOL_LAST);
+        if (! $this->state->wakeUp($this->load(...))) {
+            $this->boards = [];
+            $this->wall->clear();
+            $this->router = new Router(self::POOL_FIRST, self::POOL_LAST);
         }
     }
 
@@ -69,8 +64,8 @@ final class Lab
         /**
          * @var array{speed?: int|float, pool?: array{string, string}, router?: array{reservations?: array<string, string>, leases?: array<string, array{address: string, name: string, expires: int}>}, boards?: list<array<string, mixed>>} $state
          */
-        $this->speed = max(1, min(1000, (float) ($state['speed'] ?? 20)));
-        [$first, $last] = $state['pool'] ?? ['172.22.8.100', '172.22.8.199'];
+        $this->clock->setSpeed((float) ($state['speed'] ?? 20));
+        [$first, $last] = $state['pool'] ?? [self::POOL_FIRST, self::POOL_LAST];
         $this->router = new Router(
             $first,
             $last,
@@ -87,11 +82,11 @@ final class Lab
                 continue;
             }
             $this->boards[$board->id] = $board;
-            if ($board->powered && $board->fault === null) {
+            if ($board->powered && $board->fault?->starts() !== false) {
                 $this->carefully($board, function () use ($board): void {
-                    $board->boot = FirstBoot::from($board->files);
+                    $board->boot = FirstBoot::from($board->files, $board->fault?->hasCable() !== false);
                     $this->onNetwork($board);
-                    $this->openDoors($board);
+                    $this->wall->open($board);
                 });
             }
         }
@@ -141,18 +136,25 @@ final class Lab
         if ($board->phase !== 'up' || ! $board->firstBootDone) {
             return 'ssh: connect to host: no answer';
         }
-        $output = (new Console($this->index))->run($board, $command);
+        $output = (new Shell($this->index))->run($board, $command);
         if (preg_match('/^(sudo )?systemctl reboot$/m', trim($command)) === 1) {
             $this->cut($board);
             $board->powered = true;
             $this->carefully($board, fn () => $this->start($board));
             $output = 'Connection closed.';
         } else {
-            $this->openDoors($board);
+            $this->wall->open($board);
         }
         $this->save();
 
         return $output;
+    }
+
+    /** Puts a fault into a board, or takes it out; it shows from the next start on. */
+    public function fault(Board $board, string $name): void
+    {
+        $board->fault = Faults::of($name);
+        $this->save();
     }
 
     public function reserve(string $mac, string $address): void
@@ -168,7 +170,7 @@ final class Lab
 
     public function setSpeed(float $speed): void
     {
-        $this->speed = max(1, min(1000, $speed));
+        $this->clock->setSpeed($speed);
         $this->save();
     }
 
@@ -176,7 +178,8 @@ final class Lab
     public function status(): array
     {
         return [
-            'speed' => $this->speed,
+            'faults' => array_map(fn (Fault $fault): array => [$fault->name(), $fault->label()], Faults::all()),
+            'speed' => $this->clock->speed(),
             'reservations' => $this->router->state()['reservations'],
             'leases' => $this->router->state()['leases'],
             'boards' => array_map(
@@ -190,7 +193,7 @@ final class Lab
                     'address' => $board->address,
                     'card' => array_keys($board->files),
                     'screen' => $board->screen,
-                    'fault' => $board->fault,
+                    'fault' => $board->fault?->name(),
                     'fingerprint' => $board->phase === 'up' && $board->secretKey !== null
                             ? 'SHA256:'.
                                 rtrim(
@@ -208,7 +211,9 @@ final class Lab
     {
         $board->phase = 'starting';
         $board->screen = ['power'];
-        if ($board->fault !== null) {
+        if ($board->fault?->starts() === false) {
+            $board->screen = [];
+
             return;
         }
         if ($board->files === [] && $board->services === []) {
@@ -217,7 +222,7 @@ final class Lab
 
             return;
         }
-        $boot = $board->boot = FirstBoot::from($board->files);
+        $boot = $board->boot = FirstBoot::from($board->files, $board->fault?->hasCable() !== false);
         $extra = $board->firstBootDone ? 0 : self::FIRST_BOOT_EXTRA;
         $this->after(
             $board,
@@ -228,7 +233,7 @@ final class Lab
         $this->after($board, $board->networkAfter + $extra, function () use ($board): void {
             $board->firstBootDone = true;
             $board->mount();
-            $this->openDoors($board);
+            $this->wall->open($board);
             $this->save();
         });
     }
@@ -244,12 +249,9 @@ final class Lab
         }
         $board->address = $board->boot->address ?? $this->router->ask($board->mac, $name, time());
         $board->screen[] = "{$name} {$board->address}";
-        $at = $this->loopback($board->address);
-        if ($at === null) {
-            $board->screen[] = "the bench has no place for {$board->address}: it stands in for IPv4 addresses, and not for those that would fall on this machine's own";
-        } else {
-            // Tells a board that refuses from one that is not there; see app/Probe/Target.php.
-            $this->doorsOf($board)->tcp($at, 7, fn (ConnectionInterface $c) => null);
+        if (! $this->wall->appear($board)) {
+            $board->screen[] = "the bench has no place for {$board->address}: it stands in for IPv4 addresses, ".
+                "and not for those that would fall on this machine's own";
         }
         $this->save();
     }
@@ -267,64 +269,11 @@ final class Lab
         }
     }
 
-    private function openDoors(Board $board): void
-    {
-        if ($board->address === null || $board->phase !== 'up') {
-            return;
-        }
-        $doors = $this->doorsOf($board);
-        $at = $this->loopback($board->address);
-        if ($at === null) {
-            return;
-        }
-        $key = $board->hostKey();
-        if ($board->files === [] || ($board->boot->remoteLogin ?? false)) {
-            $doors->tcp($at, 22, fn (ConnectionInterface $c) => SshDoor::open($c, $key));
-        }
-        if ($board->shareWorks()) {
-            $doors->tcp($at, 445, fn (ConnectionInterface $c) => null);
-        }
-        foreach ($board->services as $service) {
-            if ($service['protocol'] === 'udp') {
-                $doors->udp($at, $service['port']);
-            } elseif ($service['port'] !== 22) {
-                $doors->tcp(
-                    $at,
-                    $service['port'],
-                    fn (ConnectionInterface $c) => $c->end(
-                        "HTTP/1.0 200 OK\r\nContent-Type: text/plain\r\n\r\n{$board->id}\n",
-                    ),
-                );
-            }
-        }
-    }
-
-    private function doorsOf(Board $board): Doors
-    {
-        return $this->doors[$board->id] ??= new Doors($this->offset);
-    }
-
-    /**
-     * Where an address stands on this machine; null for IPv6, and for what would fall on the machine's own
-     * 127.0.0.0/24.
-     */
-    private function loopback(string $address): ?string
-    {
-        $place =
-            filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV4) === false
-                ? '127.0.0.1'
-                : '127.'.explode('.', $address, 2)[1];
-
-        return str_starts_with($place, '127.0.0.') ? null : $place;
-    }
-
     /** No power: nothing runs, nothing answers; the disk is unmounted and comes back by its fstab line. */
     private function cut(Board $board): void
     {
-        array_map(Loop::cancelTimer(...), $this->timers[$board->id] ?? []);
-        $this->timers[$board->id] = [];
-        ($this->doors[$board->id] ?? null)?->close();
-        unset($this->doors[$board->id]);
+        $this->clock->forget($board->id);
+        $this->wall->close($board);
         $board->phase = 'off';
         $board->address = null;
         $board->powered = false;
@@ -335,28 +284,16 @@ final class Lab
 
     private function after(Board $board, float $seconds, callable $then): void
     {
-        $this->timers[$board->id][] = Loop::addTimer(
-            $seconds / $this->speed,
-            fn () => $this->carefully($board, $then),
-        );
+        $slowness = $board->fault?->slowness() ?? 1.0;
+        $this->clock->after($board->id, $seconds * $slowness, fn () => $this->carefully($board, $then));
     }
 
     private function save(): void
     {
-        $state = [
-            'speed' => $this->speed,
+        $this->state->save([
+            'speed' => $this->clock->speed(),
             'router' => $this->router->state(),
             'boards' => array_map(fn (Board $b): array => $b->state(), array_values($this->boards)),
-        ];
-        $text = json_encode($state, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE);
-        $temporary = $this->stateFile.'.new';
-        // Renamed only when whole: on a full disk the state from before stays.
-        if (is_string($text) && @file_put_contents($temporary, $text) === strlen($text)) {
-            chmod($temporary, 0600);
-            rename($temporary, $this->stateFile);
-        } else {
-            @unlink($temporary);
-            fwrite(STDERR, "bench: its state could not be written; the one from before is kept.\n");
-        }
+        ]);
     }
 }

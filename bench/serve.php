@@ -9,7 +9,7 @@ declare(strict_types=1);
 
 use Bench\Control;
 use Bench\Lab;
-use Bench\PackageIndex;
+use Bench\Net\PackageIndex;
 use React\EventLoop\Loop;
 use React\Socket\ConnectionInterface;
 use React\Socket\SocketServer;

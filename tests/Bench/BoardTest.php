@@ -5,6 +5,8 @@ declare(strict_types=1);
 use App\Probe\HostKeyProbe;
 use App\Probe\Target;
 use App\Probe\TcpProbe;
+use Bench\Faults\Fault;
+use Bench\Faults\Faults;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Linter;
 use Burrow\Card\Write\DeclarativeWriter;
@@ -359,4 +361,40 @@ test('a board that cannot be put back is left out, and the others stand', functi
     file_put_contents($this->bench->stateFile(), json_encode($state));
     $this->bench->start();
     expect(array_column($this->bench->ask(['do' => 'status'])['boards'], 'id'))->toBe(['b', 'odd']);
+});
+
+test('a fault shows from the next start on, and is gone when it is taken out', function (): void {
+    $again = function (string $fault): void {
+        $this->bench->ask(['do' => 'fault', 'board' => 'b', 'fault' => $fault]);
+        $this->bench->ask(['do' => 'power', 'board' => 'b', 'on' => true]);
+    };
+    $this->bench->boot(written());
+    $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
+
+    $again('no-remote-login');
+    $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 7));
+    usleep(400000);
+    expect((new TcpProbe(1))->ask(target('127.22.8.100', 22)))->toBe(DoorState::Refused);
+
+    $again('no-cable');
+    $this->bench->until(fn () => in_array('no address', $this->bench->board()['screen'], true));
+    expect($this->bench->board()['address'])->toBeNull();
+
+    $again('dead-supply');
+    usleep(300000);
+    expect($this->bench->board()['screen'])->toBe([])->and($this->bench->isOpen('127.22.8.100', 7))->toBeFalse();
+
+    $again('nobody knows this');
+    $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
+    expect($this->bench->board()['fault'])->toBeNull();
+});
+
+test('every fault has a name of its own and takes something from the board', function (): void {
+    $faults = Faults::all();
+    $names = array_map(fn (Fault $fault): string => $fault->name(), $faults);
+    expect($names)->toBe(array_values(array_unique($names)));
+    foreach ($faults as $fault) {
+        $harmless = $fault->starts() && $fault->hasCable() && $fault->slowness() === 1.0 && $fault->opens(22);
+        expect([$fault->name(), $harmless])->toBe([$fault->name(), false]);
+    }
 });

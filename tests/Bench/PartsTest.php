@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use Bench\Board;
-use Bench\Console;
-use Bench\Disk;
-use Bench\FirstBoot;
-use Bench\PackageIndex;
-use Bench\Router;
-use Bench\SshDoor;
+use Bench\Board\Board;
+use Bench\Board\Disk;
+use Bench\Board\FirstBoot;
+use Bench\Net\PackageIndex;
+use Bench\Net\Router;
+use Bench\Net\SshDoor;
+use Bench\Programs\Shell;
 
 /** A board with a disk that has booted for warden with the share's package. */
 function benchBoard(): Board
@@ -24,7 +24,7 @@ function benchBoard(): Board
 
 function typed(Board $board, string $command): string
 {
-    return (new Console(new PackageIndex()))->run($board, $command);
+    return (new Shell(new PackageIndex()))->run($board, $command);
 }
 
 test('the router gives the reserved address, else the last one, else the first free one', function (): void {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Bench\FirstBoot as BenchBoot;
+use Bench\Board\FirstBoot as BenchBoot;
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Linter;

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use Bench\Accounts;
-use Bench\Settings;
+use Bench\Board\Accounts;
+use Bench\Board\Settings;
 use Burrow\Card\Read\CardDocument;
 use Burrow\Card\Read\CloudAccount;
 use Burrow\Card\Read\CloudAccounts;

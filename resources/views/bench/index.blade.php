@@ -56,6 +56,15 @@
                     </tbody>
                 </table>
             </section>
+            @if ($boards->isNotEmpty() && ($status['faults'] ?? []) !== [])
+                <form class="sheet" method="post" action="{{ route('bench.fault') }}">@csrf
+                    <h2>Let something go wrong</h2>
+                    <x-choice name="board" label="With the board of" :options="$boards->mapWithKeys(fn($board) => [$board['id'] => $boxes[$board['id']]->name ?? $board['name']])->all()" :chosen="$boards->first()['id']" />
+                    <x-choice name="fault" label="What" :options="['' => 'nothing: all is well'] + array_column($status['faults'], 1, 0)" chosen="" />
+                    <p class="hint">It shows from the next start on.</p>
+                    <button class="ghost">Put it in</button>
+                </form>
+            @endif
             @if ($boxes->isNotEmpty())
                 <details class="sheet">
                     <summary><b>Another card into a board</b></summary>

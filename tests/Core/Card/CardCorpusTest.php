@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Bench\FirstBoot;
+use Bench\Board\FirstBoot;
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Linter;

@@ -637,7 +637,8 @@ test('steps that stood in an own job\'s entry become a playbook of it', function
         'slug' => 'print-host',
         'yaml' => str_replace("\nback_up:", "\n{$steps}back_up:", $job),
     ]);
-    require database_path('migrations/2026_11_26_300000_playbooks_are_entries.php')->up();
+    $migration = require database_path('migrations/2026_11_26_300000_playbooks_are_entries.php');
+    $migration->up();
     app()->forgetInstance(Catalogue::class);
     $catalogue = app(Catalogue::class);
     $school = $catalogue->job('print-host')->schools[0]->id;

@@ -30,6 +30,7 @@ final class BenchController
                 'boards' => [],
                 'leases' => [],
                 'reservations' => [],
+                'faults' => [],
                 'speed' => 1,
                 'away' => $away->getMessage(),
             ];
@@ -111,6 +112,16 @@ final class BenchController
             'do' => 'power',
             'board' => $request->string('board')->value(),
             'on' => $request->boolean('on'),
+        ]);
+    }
+
+    /** Something goes wrong with a board, from its next start on. */
+    public function fault(Request $request): RedirectResponse
+    {
+        return $this->tell([
+            'do' => 'fault',
+            'board' => $request->string('board')->value(),
+            'fault' => $request->string('fault')->value(),
         ]);
     }
 

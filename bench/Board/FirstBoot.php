@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bench;
+namespace Bench\Board;
 
 /**
  * What a board makes of the files on its card, the way a real one does: what it cannot read it passes over

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bench;
+namespace Bench\Board;
 
 /** What the kernel makes of the first line of cmdline.txt. */
 final readonly class KernelParameters

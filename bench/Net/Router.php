@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bench;
+namespace Bench\Net;
 
 /** A router's address service: a pool, reservations by hardware address, and a lease file as such routers keep it. */
 final class Router

@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Bench;
+namespace Bench\Board;
+
+use Bench\Faults\Fault;
+use Bench\Faults\Faults;
 
 /** A simulated board: its hardware, the card in it, and what it has become since the power came on. Keeps no secret. */
 final class Board
@@ -45,7 +48,7 @@ final class Board
         public ?Disk $disk = null,
         public array $services = [],
         public bool $powered = false,
-        public ?string $fault = null,
+        public ?Fault $fault = null,
         public string $name = '',
     ) {
     }
@@ -115,7 +118,7 @@ final class Board
             'disk' => $this->disk?->state(),
             'services' => $this->services,
             'powered' => $this->powered,
-            'fault' => $this->fault,
+            'fault' => $this->fault?->name(),
             'name' => $this->name,
             'firstBootDone' => $this->firstBootDone,
             'pending' => $this->pending,
@@ -140,7 +143,7 @@ final class Board
             isset($state['disk']) ? Disk::from($state['disk']) : null,
             $state['services'] ?? [],
             $state['powered'] ?? false,
-            $state['fault'] ?? null,
+            Faults::of($state['fault'] ?? null),
             $state['name'] ?? '',
         );
         $board->firstBootDone = $state['firstBootDone'] ?? false;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bench;
+namespace Bench\Board;
 
 /** The accounts that a cloud-config makes on a board, and the first that lets somebody in over the network. */
 final class Accounts

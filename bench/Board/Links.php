@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bench;
+namespace Bench\Board;
 
 /** The socket and the radio, as network-config or wpa_supplicant.conf set them up. */
 final readonly class Links

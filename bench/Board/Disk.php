@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bench;
+namespace Bench\Board;
 
 /** A disk plugged into a board. */
 final class Disk

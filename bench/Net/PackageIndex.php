@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bench;
+namespace Bench\Net;
 
 /**
  * A small package index in the form of a Debian "Packages" file (deb822), and what an image of some age is behind it.
