@@ -93,7 +93,8 @@ final readonly class Control
     /** @return array<string, mixed> */
     private function insert(Ask $ask): array
     {
-        if (preg_match('/^[a-z0-9:-]+ ([0-9a-f]{2}:){5}[0-9a-f]{2}$/D', "{$ask->text('board')} {$ask->text('mac')}") !== 1) {
+        $named = preg_match('/^[a-z0-9:-]+$/D', $ask->text('board')) === 1;
+        if (! $named || preg_match('/^([0-9a-f]{2}:){5}[0-9a-f]{2}$/D', $ask->text('mac')) !== 1) {
             return ['error' => 'a board has a name and a hardware address'];
         }
         $this->lab->insert(

@@ -116,7 +116,13 @@ final readonly class Archive
                 throw new RuntimeException('The backup does not read back as what was written.');
             }
 
-            return ['folder' => $folder, 'tables' => $manifest['tables'], 'made' => (int) ($manifest['made'] ?? 0)];
+            $made = $manifest['made'] ?? 0;
+
+            return [
+                'folder' => $folder,
+                'tables' => $manifest['tables'],
+                'made' => is_numeric($made) ? (int) $made : 0,
+            ];
         } catch (RuntimeException $problem) {
             File::deleteDirectory($folder);
 

@@ -7,6 +7,7 @@ namespace App\Backup;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 use RuntimeException;
+use stdClass;
 
 /** The database as its own tools write it out and read it back. */
 final readonly class Database
@@ -88,8 +89,9 @@ final readonly class Database
         foreach (collect($columns)->groupBy('t') as $table => $of) {
             $values = implode(
                 ', ',
-                array_map(fn (string $column): string => "IFNULL(HEX(`{$column}`), 'N')", $of->pluck('c')->all()),
+                $of->map(fn (object $one): string => "IFNULL(HEX(`{$one->c}`), 'N')")->all(),
             );
+            /** @var stdClass $row */
             $row = DB::selectOne(
                 "SELECT COUNT(*) AS n, CONCAT(COALESCE(BIT_XOR(CAST(CONV(LEFT(MD5(CONCAT_WS('|', {$values})), 16), 16, 10) AS UNSIGNED)), 0), ':',
                 COALESCE(BIT_XOR(CAST(CONV(RIGHT(MD5(CONCAT_WS('|', {$values})), 16), 16, 10) AS UNSIGNED)), 0)) AS s FROM `{$this->name}`.`{$table}`",

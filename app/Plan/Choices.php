@@ -214,7 +214,10 @@ final readonly class Choices
                     is_object($part) && isset($part->id) => (string) $part->id,
                     $name === 'plugged' && is_array($part) => implode(
                         ',',
-                        array_map(fn (Peripheral $one): string => $one->what, $part),
+                        array_map(
+                            fn (mixed $one): string => $one instanceof Peripheral ? $one->what : '',
+                            $part,
+                        ),
                     ),
                     is_array($part) => '',
                     default => 'none',

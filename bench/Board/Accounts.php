@@ -25,14 +25,20 @@ final class Accounts
             : (array) ($change['list'] ?? []);
         $names = [
             ...array_column((array) ($change['users'] ?? []), 'name'),
-            ...array_map(fn (mixed $line): string => explode(':', (string) $line)[0], $lines),
+            ...array_map(fn (mixed $line): string => explode(':', self::text($line))[0], $lines),
         ];
         if ($names === [] && ($config['password'] ?? '') !== '' && isset($this->made['default'])) {
             $names = ['default'];
         }
         foreach ($names as $name) {
-            $this->unlock($name === $this->standard ? 'default' : (string) $name);
+            $this->unlock($name === $this->standard ? 'default' : self::text($name));
         }
+    }
+
+    /** Empty for what is no text. */
+    private static function text(mixed $value): string
+    {
+        return is_scalar($value) ? (string) $value : '';
     }
 
     public function first(): ?string
@@ -61,7 +67,7 @@ final class Accounts
                     $this->account(trim($name), []);
                 }
             } elseif (is_array($user)) {
-                $this->account((string) ($user['name'] ?? 'default'), $user);
+                $this->account(self::text($user['name'] ?? 'default'), $user);
             }
         }
     }
@@ -69,7 +75,7 @@ final class Accounts
     private function makeStandard(mixed $user): void
     {
         if (is_string($user) || is_array($user)) {
-            $this->standard = (string) (is_string($user) ? $user : $user['name'] ?? $this->standard);
+            $this->standard = self::text(is_string($user) ? $user : $user['name'] ?? $this->standard);
             $before = $this->made[$this->standard] ?? ($this->made['default'] ?? null);
             unset($this->made['default'], $this->made[$this->standard]);
             $this->account('default', is_array($user) ? $user : []);
@@ -97,7 +103,7 @@ final class Accounts
         );
         $this->made[$name] = [
             'keys' => array_values((array) ($fields['ssh_authorized_keys'] ?? [])),
-            'password' => str_starts_with((string) ($fields['hashed_passwd'] ?? ($fields['passwd'] ?? '')), '$') ||
+            'password' => str_starts_with(self::text($fields['hashed_passwd'] ?? ($fields['passwd'] ?? '')), '$') ||
                 ($fields['plain_text_passwd'] ?? '') !== '',
             'locked' => (bool) ($fields['lock_passwd'] ?? true),
         ];

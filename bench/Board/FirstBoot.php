@@ -102,7 +102,7 @@ final readonly class FirstBoot
     private static function startsRemoteLogin(array $user): bool
     {
         foreach ((array) ($user['runcmd'] ?? []) as $command) {
-            $words = is_array($command) ? implode(' ', array_filter($command, is_string(...))) : (string) $command;
+            $words = implode(' ', array_filter((array) $command, is_string(...)));
             if (
                 preg_match(
                     '/^(sudo )?systemctl (enable|start|restart|enable --now) (--now )?sshd?(\.service)?$/',

@@ -50,10 +50,8 @@ final readonly class Links
             return;
         }
         $link = ($socket ? $this->wired($data) : null) ?? $this->wireless($data);
-        $static =
-            $link !== null && is_string($link['addresses'][0] ?? null)
-                ? explode('/', $link['addresses'][0])[0]
-                : null;
+        $addresses = $link['addresses'] ?? null;
+        $static = is_array($addresses) && is_string($addresses[0] ?? null) ? explode('/', $addresses[0])[0] : null;
         $this->up =
             $link !== null &&
             (($link['dhcp4'] ?? false) === true ||
@@ -71,8 +69,9 @@ final readonly class Links
         $ethernets = [];
         foreach ((array) ($data['config'] ?? []) as $link) {
             if (is_array($link) && ($link['type'] ?? '') === 'physical') {
-                $subnet = is_array($link['subnets'][0] ?? null) ? $link['subnets'][0] : [];
-                $ethernets[(string) ($link['name'] ?? '')] = in_array(
+                $subnets = is_array($link['subnets'] ?? null) ? $link['subnets'] : [];
+                $subnet = is_array($subnets[0] ?? null) ? $subnets[0] : [];
+                $ethernets[is_scalar($link['name'] ?? null) ? (string) $link['name'] : ''] = in_array(
                     $subnet['type'] ?? '',
                     ['dhcp', 'dhcp4'],
                     true,
@@ -95,7 +94,8 @@ final readonly class Links
     {
         foreach (is_array($data['ethernets'] ?? null) ? $data['ethernets'] : [] as $id => $link) {
             $link = is_array($link) ? $link : [];
-            $name = $link['match']['name'] ?? (isset($link['match']['macaddress']) ? 'eth0' : $id);
+            $match = is_array($link['match'] ?? null) ? $link['match'] : [];
+            $name = $match['name'] ?? (isset($match['macaddress']) ? 'eth0' : $id);
             if (! is_string($name) || ! fnmatch($name, 'eth0')) {
                 continue;
             }
@@ -120,9 +120,12 @@ final readonly class Links
     {
         foreach (is_array($data['wifis'] ?? null) ? $data['wifis'] : [] as $link) {
             $networks = [];
-            $points = is_array($link) ? $link['access-points'] ?? [] : [];
+            $link = is_array($link) ? $link : [];
+            $points = $link['access-points'] ?? [];
             foreach (is_array($points) ? $points : [] as $ssid => $point) {
-                $secret = is_array($point) ? $point['password'] ?? ($point['auth']['password'] ?? '') : '';
+                $point = is_array($point) ? $point : [];
+                $auth = is_array($point['auth'] ?? null) ? $point['auth'] : [];
+                $secret = $point['password'] ?? ($auth['password'] ?? '');
                 $networks[(string) $ssid] = is_string($secret) ? self::key($secret, (string) $ssid) : 'no text';
             }
             if ($this->joins($networks)) {

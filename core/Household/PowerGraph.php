@@ -53,6 +53,7 @@ final readonly class PowerGraph
         );
         $needed = array_count_values(array_merge(...$needs)) + array_fill_keys(array_keys($behind), 0);
         ksort($needed);
+        /** @var SplMinHeap<int> $free */
         $free = new SplMinHeap();
         array_map($free->insert(...), array_keys($needed, 0, true));
         $order = [];

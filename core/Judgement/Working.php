@@ -31,7 +31,10 @@ final readonly class Working implements JsonSerializable
             'code' => $this->code,
             'title' => $this->title,
             'lines' => array_map(
-                fn (Line $line): array => array_filter(get_object_vars($line), fn (string $v): bool => $v !== ''),
+                fn (Line $line): array => array_filter(
+                    get_object_vars($line),
+                    fn (mixed $value): bool => $value !== '',
+                ),
                 $this->lines,
             ),
             'result' => $this->result,

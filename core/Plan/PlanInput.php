@@ -71,6 +71,7 @@ final readonly class PlanInput
     {
         $parts += ['calibration' => $this->calibration->without(array_map(strval(...), array_keys($parts)))];
 
+        /** @phpstan-ignore argument.type (names and types are those of the constructor) */
         return new self(...array_replace(get_object_vars($this), $parts));
     }
 

@@ -49,7 +49,9 @@ return new class extends Migration
             if (! is_array($job) || ! is_array($job['playbook'] ?? null)) {
                 continue;
             }
-            $school = is_string($job['schools'][0]['id'] ?? null) ? $job['schools'][0]['id'] : 'package';
+            $schools = is_array($job['schools'] ?? null) ? $job['schools'] : [];
+            $first = is_array($schools[0] ?? null) ? $schools[0] : [];
+            $school = is_string($first['id'] ?? null) ? $first['id'] : 'package';
             $playbook = [
                 'id' => "{$row->slug}.{$school}",
                 'job' => $row->slug,

@@ -121,7 +121,7 @@ final class SpeedCommand extends Command
     private function pages(string $base): float
     {
         $client = $this->login($base);
-        $box = Box::query()->inService()->value('id');
+        $box = Box::query()->inService()->firstOrFail()->id;
         $pages = [
             'blank page' => '/blank',
             'Ground' => '/',

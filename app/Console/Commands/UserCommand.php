@@ -46,7 +46,8 @@ final class UserCommand extends Command
 
             return 1;
         }
-        $password = (string) $this->secret('Password for '.$name.' (nothing shows while you type)');
+        $typed = $this->secret('Password for '.$name.' (nothing shows while you type)');
+        $password = is_string($typed) ? $typed : '';
         $findings = LoginCheck::userFindings($name)->and(LoginCheck::passwordFindings($password));
         if ($findings->blocks()) {
             return $this->tell($findings);

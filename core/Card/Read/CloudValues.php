@@ -61,9 +61,9 @@ final class CloudValues
                 ];
             } elseif (in_array($key, self::SINGLE, true) && is_array($value)) {
                 $faults[] = [[$key], 'one value', 'Write it behind the colon.'];
-            } elseif (in_array($key, self::COMMANDS, true)) {
+            } elseif (in_array($key, self::COMMANDS, true) && is_array($value)) {
                 $faults = [...$faults, ...self::commands($key, $value)];
-            } elseif ($key === 'write_files') {
+            } elseif ($key === 'write_files' && is_array($value)) {
                 $faults = [...$faults, ...self::files($value)];
             }
         }

@@ -228,8 +228,10 @@ final class NetplanForm
 
                 return;
             }
+            /** @var array<string, mixed>|string $below */
+            $below = $shape['list'];
             foreach (array_slice($value, 0, TextBudget::ITEMS) as $number => $one) {
-                $this->value($one, $shape['list'], [...$path, $number]);
+                $this->value($one, $below, [...$path, $number]);
             }
         } elseif (! is_array($value) || ($value === [] ? $this->written($path, '[') : array_is_list($value))) {
             $this->fault(
@@ -238,12 +240,16 @@ final class NetplanForm
                 'Indent what belongs to it further than the name itself; “{}” says that there is nothing.',
             );
         } else {
+            /** @var array<array<string, mixed>|string> $map */
+            $map = $shape['map'] ?? [];
+            /** @var array<string, mixed>|string|null $each */
+            $each = $shape['each'] ?? null;
             foreach (array_slice($value, 0, TextBudget::ITEMS, true) as $key => $one) {
-                $below = $shape['each'] ?? ($shape['map'][$key] ?? null);
+                $below = $each ?? ($map[$key] ?? null);
                 if ($below !== null) {
                     $this->value($one, $below, [...$path, (string) $key]);
                 } elseif (! in_array($key, self::LATER, true)) {
-                    $this->unknown((string) $key, array_map(strval(...), array_keys($shape['map'])), [
+                    $this->unknown((string) $key, array_map(strval(...), array_keys($map)), [
                         ...$path,
                         (string) $key,
                     ]);

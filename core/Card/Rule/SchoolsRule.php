@@ -62,7 +62,7 @@ final class SchoolsRule implements CardRule
     /** @param  array<mixed>  $user */
     private function accounts(array $user, CardFolder $folder): Findings
     {
-        $first = $user['users'][0] ?? null;
+        $first = is_array($user['users'] ?? null) ? $user['users'][0] ?? null : null;
         $name = is_array($first) && is_string($first['name'] ?? null) ? $first['name'] : null;
         $other = $folder->has('userconf.txt') ? explode(':', $folder->lines('userconf.txt')[0])[0] : null;
 

@@ -91,10 +91,10 @@ final readonly class UserDataMerge
             /** @var array<string, mixed> $one */
             $one = $theirs[$at];
             $keys = array_values(
-                array_unique([
-                    ...(array) ($one['ssh_authorized_keys'] ?? []),
-                    ...(array) ($mine['ssh_authorized_keys'] ?? []),
-                ]),
+                array_unique(
+                    [...(array) ($one['ssh_authorized_keys'] ?? []), ...(array) ($mine['ssh_authorized_keys'] ?? [])],
+                    SORT_REGULAR,
+                ),
             );
             $theirs[$at] = array_filter(
                 ['ssh_authorized_keys' => $keys] + $mine + $one,

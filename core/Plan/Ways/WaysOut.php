@@ -238,7 +238,7 @@ final readonly class WaysOut
                 if (
                     self::isToBeHad($part) &&
                     $part !== $now &&
-                    ! (isset($part->id, $now->id) && $part->id === $now->id)
+                    ($part === null || self::key($name, $part) !== self::key($name, $now))
                 ) {
                     $singles[] = ['name' => $name, 'part' => $part];
                 }

@@ -11,6 +11,7 @@ use Burrow\Card\LoginCheck;
 use Burrow\Card\Read\ShownLine;
 use Burrow\Card\Write\DeclarativeWriter;
 use Burrow\Card\Write\FirstBoot;
+use Burrow\Card\Write\UserDataMerge;
 use Burrow\Card\Write\YamlScalar;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
@@ -638,3 +639,26 @@ test(
         expect((new Linter())->lint($flow)->codes())->not->toContain('card.netplan_refuses');
     },
 );
+
+test('user-data of any shape is completed or told, and never stops the card', function (string $theirs): void {
+    $settings = new FirstBoot(
+        Hostname::parse('wren'),
+        'home.arpa',
+        'wren-1',
+        'warden',
+        SshPublicKey::tryParse(CARD_KEY),
+        null,
+        'Etc/UTC',
+        'gb',
+        ['samba'],
+    );
+    [$ours] = (new DeclarativeWriter())->write($settings);
+    $merged = UserDataMerge::of("#cloud-config\n{$theirs}", $ours);
+    expect($merged?->file->text())->toContain('hostname: wren')->toContain('ssh-ed25519');
+})->with([
+    'keys that are maps' => "users:\n  - name: warden\n    ssh_authorized_keys: [{a: b}, [1, 2], ssh-ed25519 AAAA]\n",
+    'accounts that are lists' => "users: [[a], {name: [x]}, 3, null]\n",
+    'one account for several' => "users: warden\n",
+    'commands that are maps' => "runcmd: [{a: b}, {a: b}, [x]]\npackages: {a: b}\n",
+    'a list for a name' => "hostname: [a, b]\n",
+]);
