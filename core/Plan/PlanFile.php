@@ -111,17 +111,17 @@ final readonly class PlanFile
 
         return new self(
             new PlanInput(
-                array_map(fn (string $job): Job => $shelf->jobs[$job], $data['jobs']),
-                $shelf->boards[$data['board']],
-                $shelf->supplies[$data['supply']],
-                $shelf->cables[$data['cable']],
-                $shelf->drives[$data['disk'] ?? ''] ?? null,
-                LinkKind::from($data['link']),
-                $shelf->images[$data['image']],
-                $shelf->cards[$data['card']],
-                $shelf->cases[$data['case']],
-                $shelf->small,
-                new Circumstances(
+                jobs: array_map(fn (string $job): Job => $shelf->jobs[$job], $data['jobs']),
+                board: $shelf->boards[$data['board']],
+                supply: $shelf->supplies[$data['supply']],
+                cable: $shelf->cables[$data['cable']],
+                drive: $shelf->drives[$data['disk'] ?? ''] ?? null,
+                link: LinkKind::from($data['link']),
+                image: $shelf->images[$data['image']],
+                card: $shelf->cards[$data['card']],
+                case: $shelf->cases[$data['case']],
+                small: $shelf->small,
+                circumstances: new Circumstances(
                     (float) ($data['room_celsius'] ?? 24),
                     (float) ($data['price_per_kwh'] ?? 0.3),
                     isset($data['copy_gb']) ? Bytes::giga($data['copy_gb']) : null,
@@ -137,24 +137,24 @@ final readonly class PlanFile
                     (float) ($data['relay_mbit'] ?? 0),
                     (float) ($data['stream_mbit'] ?? 40),
                 ),
-                $hubs[$data['hub'] ?? ''] ?? null,
-                $shelf->coolings[$data['cooling'] ?? ''] ?? null,
-                $shelf->addOns[$data['addon'] ?? ''] ?? null,
-                new SchoolChoice($data['schools'] ?? []),
-                ImageOrigin::from($data['image_from'] ?? 'author'),
-                isset($data['desk']) ? self::desk($data['desk']) : null,
-                array_map(
+                hub: $hubs[$data['hub'] ?? ''] ?? null,
+                cooling: $shelf->coolings[$data['cooling'] ?? ''] ?? null,
+                addOn: $shelf->addOns[$data['addon'] ?? ''] ?? null,
+                schools: new SchoolChoice($data['schools'] ?? []),
+                imageFrom: ImageOrigin::from($data['image_from'] ?? 'author'),
+                desk: isset($data['desk']) ? self::desk($data['desk']) : null,
+                along: array_map(
                     fn (array $one): Feed => new Feed($one['name'], Amps::of($one['amps'])),
                     $data['along'] ?? [],
                 ),
-                new Calibration(
+                calibration: new Calibration(
                     array_map(floatval(...), $data['measured']['limits'] ?? []),
                     isset($data['measured']['kelvin_per_watt'])
                         ? (float) $data['measured']['kelvin_per_watt']
                         : null,
                     $data['measured']['on'] ?? '',
                 ),
-                array_map(
+                plugged: array_map(
                     fn (array $one): Peripheral => new Peripheral(
                         $one['what'],
                         $one['plug'],
@@ -163,7 +163,7 @@ final readonly class PlanFile
                     ),
                     $data['plugged'] ?? [],
                 ),
-                StartFrom::from($data['starts_from'] ?? 'card'),
+                startFrom: StartFrom::from($data['starts_from'] ?? 'card'),
             ),
             $findings,
         );

@@ -8,8 +8,14 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 
 /** From what the jobs will be used and when the box is on: the questions that come before the parts. */
-final readonly class Usage
+final readonly class Usage implements PlannerPart
 {
+    use SilentPart;
+
+    private function __construct(private PlanInput $plan)
+    {
+    }
+
     public static function findings(PlanInput $plan): Findings
     {
         $findings = Findings::of();
@@ -45,5 +51,15 @@ final readonly class Usage
         }
 
         return $findings;
+    }
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan);
+    }
+
+    public function judge(): Findings
+    {
+        return self::findings($this->plan);
     }
 }

@@ -8,10 +8,18 @@ use Burrow\Catalogue\Job\Job;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 
 /** Add-on boards: whether the board has the header, the case the room, and a job the one it wants. */
-final readonly class AddOnFit
+final readonly class AddOnFit implements PlannerPart
 {
+    use SilentPart;
+
+    private function __construct(private PlanInput $plan)
+    {
+    }
+
     public static function findings(PlanInput $plan): Findings
     {
         $findings = Findings::of();
@@ -52,5 +60,15 @@ final readonly class AddOnFit
         }
 
         return $findings;
+    }
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan);
+    }
+
+    public function judge(): Findings
+    {
+        return self::findings($this->plan);
     }
 }

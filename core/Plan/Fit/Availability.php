@@ -7,10 +7,18 @@ namespace Burrow\Plan\Fit;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 
 /** Parts of the plan that are not to be had at the moment. */
-final readonly class Availability
+final readonly class Availability implements PlannerPart
 {
+    use SilentPart;
+
+    private function __construct(private PlanInput $plan)
+    {
+    }
+
     public static function findings(PlanInput $plan): Findings
     {
         $findings = Findings::of();
@@ -40,5 +48,15 @@ final readonly class Availability
         }
 
         return $findings;
+    }
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan);
+    }
+
+    public function judge(): Findings
+    {
+        return self::findings($this->plan);
     }
 }

@@ -8,10 +8,18 @@ use Burrow\Catalogue\Job\Job;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 
 /** Which jobs should not share a box. */
-final readonly class Company
+final readonly class Company implements PlannerPart
 {
+    use SilentPart;
+
+    private function __construct(private PlanInput $plan)
+    {
+    }
+
     /** RFC 4253, section 4.1. */
     private const REMOTE_LOGIN = 22;
 
@@ -101,5 +109,15 @@ final readonly class Company
             ),
             default => null,
         };
+    }
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan);
+    }
+
+    public function judge(): Findings
+    {
+        return self::findings($this->plan);
     }
 }

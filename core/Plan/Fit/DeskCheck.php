@@ -8,10 +8,18 @@ use Burrow\Catalogue\Part\AdapterKind;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 
 /** What the desk computer lacks for the evening: checked before it, not during it. */
-final readonly class DeskCheck
+final readonly class DeskCheck implements PlannerPart
 {
+    use SilentPart;
+
+    private function __construct(private PlanInput $plan)
+    {
+    }
+
     public static function findings(PlanInput $plan): Findings
     {
         $desk = $plan->desk;
@@ -73,5 +81,15 @@ final readonly class DeskCheck
         return $lacking === []
             ? Findings::of(Finding::fine('plan.desk_fits', "{$name} has what the evening needs."))
             : Findings::of(...array_values($lacking));
+    }
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan);
+    }
+
+    public function judge(): Findings
+    {
+        return self::findings($this->plan);
     }
 }

@@ -11,13 +11,17 @@ use Burrow\Catalogue\Part\ImageOrigin;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 
 /**
  * Whether the image starts the board, suits a box without a screen, knows what is plugged in, and goes with the
  * schools.
  */
-final readonly class ImageFit
+final readonly class ImageFit implements PlannerPart
 {
+    use SilentPart;
+
     private function __construct(private PlanInput $plan)
     {
     }
@@ -265,5 +269,10 @@ final readonly class ImageFit
             ),
             $this->unknown(),
         );
+    }
+
+    public function judge(): Findings
+    {
+        return $this->findings();
     }
 }

@@ -11,11 +11,15 @@ use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Bytes;
 
 /** Memory of the board against what the system and the jobs take when busy. */
-final readonly class MemoryFit
+final readonly class MemoryFit implements PlannerPart
 {
+    use SilentPart;
+
     /** Below this share free the file cache has no room and everything reads from the disk. */
     private const COMFORT = 0.25;
 
@@ -186,5 +190,29 @@ final readonly class MemoryFit
     private function shortBy(): string
     {
         return $this->needed()->less($this->has())->binary();
+    }
+
+    public function judge(): Findings
+    {
+        return $this->findings();
+    }
+
+    public function workings(): array
+    {
+        return [$this->working()];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'memory_needed_bytes' => $this->needed()->count,
+            'memory_spare_percent' => round($this->spare() * 100, 2),
+            'memory_level' => $this->level()->value,
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['memory_needed_bytes', 'memory_spare_percent', 'memory_level'];
     }
 }

@@ -6,14 +6,19 @@ namespace Burrow\Plan\Fit;
 
 use Burrow\Catalogue\Job\Job;
 use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 
 /** Speed of the board against what the jobs want. */
-final readonly class ProcessorFit
+final readonly class ProcessorFit implements PlannerPart
 {
+    use SilentPart;
+
     private function __construct(private PlanInput $plan)
     {
     }
@@ -104,5 +109,15 @@ final readonly class ProcessorFit
                 'Choose a faster board.',
             ),
         };
+    }
+
+    public function judge(): Findings
+    {
+        return Findings::of($this->finding());
+    }
+
+    public function workings(): array
+    {
+        return [$this->working()];
     }
 }

@@ -6,18 +6,23 @@ namespace Burrow\Plan\Fit;
 
 use Burrow\Catalogue\Job\Job;
 use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Bytes;
 
 /**
  * Room on the card, or on the drive that the box starts from: the image unpacked, each job by its school of
  * installing, and air to breathe.
  */
-final readonly class SpaceFit
+final readonly class SpaceFit implements PlannerPart
 {
+    use SilentPart;
+
     /** Updates, logs and what fell asleep in a cache: common practice. */
     private const AIR_GIGABYTES = 2.0;
 
@@ -97,5 +102,28 @@ final readonly class SpaceFit
             ),
             ...[Line::given('updates and logs', Bytes::giga(self::AIR_GIGABYTES)->decimal(), 'common practice')],
         );
+    }
+
+    public function judge(): Findings
+    {
+        return Findings::of(...array_filter([$this->finding()]));
+    }
+
+    public function workings(): array
+    {
+        return [$this->working()];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'card_needed_bytes' => $this->plan->startsFromDrive() ? null : $this->needed()->count,
+            'system_needed_bytes' => $this->needed()->count,
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['card_needed_bytes', 'system_needed_bytes'];
     }
 }

@@ -5,15 +5,20 @@ declare(strict_types=1);
 namespace Burrow\Plan\Money;
 
 use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Money;
 
 /** When the parts are paid by the subscription that ends. */
-final readonly class PayBack
+final readonly class PayBack implements PlannerPart
 {
+    use SilentPart;
+
     private function __construct(private PlanInput $plan, private Money $subscription)
     {
     }
@@ -74,5 +79,27 @@ final readonly class PayBack
     private function savedAMonth(): float
     {
         return $this->subscription->cents - RunningCost::of($this->plan)->perYear()->cents / 12;
+    }
+
+    public function judge(): Findings
+    {
+        return Findings::of($this->finding());
+    }
+
+    public function workings(): array
+    {
+        return [$this->working()];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'pay_back_months' => $this->months() === null ? null : round($this->months(), 2),
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['pay_back_months'];
     }
 }

@@ -8,12 +8,16 @@ use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Money;
 use Burrow\Quantity\Watts;
 
 /** What the box costs to run around the clock for a year. */
-final readonly class RunningCost
+final readonly class RunningCost implements PlannerPart
 {
+    use SilentPart;
+
     /** A household's box is busy a small part of the day: common practice. */
     private const BUSY_SHARE = 0.1;
 
@@ -78,5 +82,23 @@ final readonly class RunningCost
                 (string) $this->perYear(),
             ),
         );
+    }
+
+    public function workings(): array
+    {
+        return [$this->working()];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'running_watts' => round($this->watts(), 3),
+            'running_cost_year' => $this->perYear()->cents / 100,
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['running_watts', 'running_cost_year'];
     }
 }

@@ -5,15 +5,20 @@ declare(strict_types=1);
 namespace Burrow\Plan\Power;
 
 use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Amps;
 
 /** What hangs on the USB sockets against what their bus, or a powered hub, gives them together. */
-final readonly class BusBudget
+final readonly class BusBudget implements PlannerPart
 {
+    use SilentPart;
+
     private function __construct(private PlanInput $plan, private UsbDevices $devices)
     {
     }
@@ -97,5 +102,15 @@ final readonly class BusBudget
                 ),
             ],
         );
+    }
+
+    public function judge(): Findings
+    {
+        return $this->applies() ? Findings::of($this->finding()) : Findings::of();
+    }
+
+    public function workings(): array
+    {
+        return $this->applies() ? [$this->working()] : [];
     }
 }

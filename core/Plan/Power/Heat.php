@@ -5,14 +5,19 @@ declare(strict_types=1);
 namespace Burrow\Plan\Power;
 
 use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 
 /** Temperature of the board under load: room + power × thermal resistance of the case. */
-final readonly class Heat
+final readonly class Heat implements PlannerPart
 {
+    use SilentPart;
+
     /** Boards of these classes slow down from here on: memory. */
     public const THROTTLES = 80.0;
 
@@ -107,5 +112,27 @@ final readonly class Heat
     private function caseName(): string
     {
         return lcfirst($this->plan->case->label);
+    }
+
+    public function judge(): Findings
+    {
+        return Findings::of($this->finding());
+    }
+
+    public function workings(): array
+    {
+        return $this->applies() ? [$this->working()] : [];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'board_celsius' => $this->applies() ? round($this->celsius(), 1) : null,
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['board_celsius'];
     }
 }

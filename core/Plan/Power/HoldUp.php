@@ -9,11 +9,15 @@ use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\Money\RunningCost;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Duration;
 
 /** How long a battery carries the box. */
-final readonly class HoldUp
+final readonly class HoldUp implements PlannerPart
 {
+    use SilentPart;
+
     /** What is left after the converter: common practice. */
     private const EFFICIENCY = 0.85;
 
@@ -47,5 +51,27 @@ final readonly class HoldUp
             Source::commonPractice(),
             Line::computed('time', "{$hours} Wh × ".self::EFFICIENCY." ÷ {$watts} W", (string) $this->time()),
         );
+    }
+
+    public static function of(PlanInput $plan): ?self
+    {
+        return (new self($plan))->applies() ? new self($plan) : null;
+    }
+
+    public function workings(): array
+    {
+        return [$this->working()];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'hold_up_s' => round($this->time()->seconds, 1),
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['hold_up_s'];
     }
 }

@@ -10,11 +10,15 @@ use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Amps;
 
 /** One supply for several boxes: a budget for each output, for all of them, and one failure that takes them all. */
-final readonly class SharedSupply
+final readonly class SharedSupply implements PlannerPart
 {
+    use SilentPart;
+
     private function __construct(private PlanInput $plan)
     {
     }
@@ -105,5 +109,15 @@ final readonly class SharedSupply
                 Line::given('all outputs together', (string) $this->plan->supply->together, 'catalogue'),
             ],
         );
+    }
+
+    public function judge(): Findings
+    {
+        return $this->findings();
+    }
+
+    public function workings(): array
+    {
+        return [$this->working()];
     }
 }

@@ -11,12 +11,16 @@ use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Amps;
 use Burrow\Quantity\Volts;
 
 /** Current asked of the supply, and the voltage that is left at the board after the cable. */
-final readonly class SupplyFit
+final readonly class SupplyFit implements PlannerPart
 {
+    use SilentPart;
+
     /** What the inlets accept, in volts. */
     private const FIVE_VOLTS = [4.75, 5.5];
 
@@ -311,5 +315,30 @@ final readonly class SupplyFit
     private function lost(): Volts
     {
         return $this->plan->supply->voltage->less($this->voltage());
+    }
+
+    public function judge(): Findings
+    {
+        return $this->findings();
+    }
+
+    public function workings(): array
+    {
+        return $this->plan->supply->poeWatts === null ? [$this->working()] : [];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'voltage_at_board_volts' => $this->plan->supply->poeWatts === null
+                ? round($this->voltage()->volts, 4)
+                : null,
+            'peak_amps' => round($this->peak()->amps, 4),
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['voltage_at_board_volts', 'peak_amps'];
     }
 }

@@ -10,11 +10,15 @@ use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Rate;
 
 /** How fast a file copy runs through the box: every link of the chain, and the one that limits it. */
-final readonly class CopyRate
+final readonly class CopyRate implements PlannerPart
 {
+    use SilentPart;
+
     /** Share of the rate on the air that arrives as payload: common practice. */
     private const AIR_SHARE = 0.5;
 
@@ -155,5 +159,23 @@ final readonly class CopyRate
             fn (Limit $least, Limit $limit): Limit => $limit->rate->isBelow($least->rate) ? $limit : $least,
             $limits[0],
         );
+    }
+
+    public function workings(): array
+    {
+        return [$this->working()];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'copy_rate_mbyte_s' => round($this->rate()->inMegabytes(), 3),
+            'copy_limit' => $this->limit()->name,
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['copy_rate_mbyte_s', 'copy_limit'];
     }
 }

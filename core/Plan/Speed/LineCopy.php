@@ -11,13 +11,17 @@ use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Duration;
 use Burrow\Quantity\Rate;
 
 /** Copies over the internet line: the first full one, what changes in a day, and catching up after a trip. */
-final readonly class LineCopy
+final readonly class LineCopy implements PlannerPart
 {
+    use SilentPart;
+
     /** Share of a line's rate that arrives as payload of a tunnel or sync: common practice. */
     private const PAYLOAD = 0.9;
 
@@ -149,5 +153,33 @@ final readonly class LineCopy
     private static function payload(float $megabits): Rate
     {
         return Rate::megabitsPerSecond($megabits)->times(self::PAYLOAD);
+    }
+
+    public static function of(PlanInput $plan): ?self
+    {
+        return (new self($plan))->applies() ? new self($plan) : null;
+    }
+
+    public function judge(): Findings
+    {
+        return $this->findings();
+    }
+
+    public function workings(): array
+    {
+        return [$this->working()];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'first_copy_s' => round($this->first()->seconds, 1),
+            'daily_copy_s' => round($this->daily()->seconds, 1),
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['first_copy_s', 'daily_copy_s'];
     }
 }

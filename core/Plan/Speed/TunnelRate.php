@@ -7,15 +7,20 @@ namespace Burrow\Plan\Speed;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Catalogue\Part\Processor;
 use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Rate;
 
 /** What a tunnel from outside brings: the home line's upload, or what the processor encrypts. */
-final readonly class TunnelRate
+final readonly class TunnelRate implements PlannerPart
 {
+    use SilentPart;
+
     /** Share of the line that arrives as payload of a tunnel: common practice. */
     private const PAYLOAD = 0.9;
 
@@ -122,5 +127,27 @@ final readonly class TunnelRate
     private static function cost(Processor $processor): float
     {
         return 2 * $processor->networkMsPerMegabyte + $processor->serveMsPerMegabyte / 2;
+    }
+
+    public function judge(): Findings
+    {
+        return Findings::of($this->finding());
+    }
+
+    public function workings(): array
+    {
+        return [$this->working()];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'tunnel_rate_mbyte_s' => round($this->rate()->inMegabytes(), 3),
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['tunnel_rate_mbyte_s'];
     }
 }

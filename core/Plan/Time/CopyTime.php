@@ -8,12 +8,17 @@ use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\Circumstances;
+use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 use Burrow\Plan\Speed\CopyRate;
 use Burrow\Quantity\Duration;
 
 /** How long the household's own copy takes, and what the rate is good for. */
-final readonly class CopyTime
+final readonly class CopyTime implements PlannerPart
 {
+    use SilentPart;
+
     /** Rates in MB/s from which a use is pleasant: common practice. */
     private const ARCHIVE = 1.0;
 
@@ -71,5 +76,29 @@ final readonly class CopyTime
                 $this->from(),
             ),
         );
+    }
+
+    public static function of(PlanInput $plan): ?self
+    {
+        $copy = CopyRate::of($plan);
+
+        return $copy === null ? null : new self($copy, $plan->circumstances);
+    }
+
+    public function workings(): array
+    {
+        return [$this->working()];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'copy_time_s' => round($this->time()->seconds, 1),
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['copy_time_s'];
     }
 }

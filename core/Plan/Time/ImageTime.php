@@ -12,14 +12,18 @@ use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Duration;
 use Burrow\Quantity\Rate;
 
 /**
  * From nothing to a written and verified card, or drive to start from: downloading, unpacking, writing, reading back.
  */
-final readonly class ImageTime
+final readonly class ImageTime implements PlannerPart
 {
+    use SilentPart;
+
     public function __construct(private PlanInput $plan)
     {
     }
@@ -108,5 +112,27 @@ final readonly class ImageTime
         return $reader !== null && $reader->bus->rate()->isBelow($this->plan->card->bus->rate())
             ? $reader->bus
             : $this->plan->card->bus;
+    }
+
+    public static function of(PlanInput $plan): self
+    {
+        return new self($plan);
+    }
+
+    public function workings(): array
+    {
+        return [$this->working()];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'image_time_s' => round($this->time()->seconds, 1),
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['image_time_s'];
     }
 }

@@ -6,15 +6,20 @@ namespace Burrow\Plan\Time;
 
 use Burrow\Catalogue\Job\Job;
 use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Duration;
 
 /** Hands-on and waiting time of installing all jobs by their schools on this board. */
-final readonly class InstallTime
+final readonly class InstallTime implements PlannerPart
 {
+    use SilentPart;
+
     /** The catalogue's building times are those of a quad-core board of this relative speed: common practice. */
     private const BUILT_AT_SPEED = 8.0;
 
@@ -105,5 +110,28 @@ final readonly class InstallTime
                 $this->plan->jobs,
             ),
         );
+    }
+
+    public function judge(): Findings
+    {
+        return Findings::of($this->finding());
+    }
+
+    public function workings(): array
+    {
+        return [$this->working()];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'install_hands_s' => round($this->hands()->seconds, 1),
+            'install_wait_s' => round($this->waiting()->seconds, 1),
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['install_hands_s', 'install_wait_s'];
     }
 }

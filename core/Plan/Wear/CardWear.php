@@ -5,14 +5,19 @@ declare(strict_types=1);
 namespace Burrow\Plan\Wear;
 
 use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 
 /** How many years the card lasts under what the jobs write to it. */
-final readonly class CardWear
+final readonly class CardWear implements PlannerPart
 {
+    use SilentPart;
+
     /** Bytes the card writes inside for each byte given to it, with small scattered writes: memory. */
     private const AMPLIFICATION = 8;
 
@@ -96,5 +101,27 @@ final readonly class CardWear
                 number_format($this->years(), 1, '.', ''),
             ),
         );
+    }
+
+    public function judge(): Findings
+    {
+        return $this->plan->startsFromDrive() ? Findings::of() : Findings::of($this->finding());
+    }
+
+    public function workings(): array
+    {
+        return $this->plan->startsFromDrive() ? [] : [$this->working()];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'card_years' => $this->plan->startsFromDrive() ? null : round($this->years(), 2),
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['card_years'];
     }
 }

@@ -5,14 +5,19 @@ declare(strict_types=1);
 namespace Burrow\Plan\Wear;
 
 use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlannerPart;
+use Burrow\Plan\SilentPart;
 
 /** How many years a solid-state drive lasts under what the jobs write to it. */
-final readonly class DriveWear
+final readonly class DriveWear implements PlannerPart
 {
+    use SilentPart;
+
     private const SHORT_YEARS = 3;
 
     private function __construct(private float $endurance, private float $gigabytesPerDay)
@@ -76,5 +81,27 @@ final readonly class DriveWear
         return $this->years() >= 30
             ? 'more than 30 years'
             : 'about '.number_format($this->years(), 1, '.', '').' years';
+    }
+
+    public function judge(): Findings
+    {
+        return Findings::of($this->finding());
+    }
+
+    public function workings(): array
+    {
+        return [$this->working()];
+    }
+
+    public function figures(): array
+    {
+        return [
+            'drive_years' => round($this->years(), 2),
+        ];
+    }
+
+    public static function names(): array
+    {
+        return ['drive_years'];
     }
 }
