@@ -76,7 +76,7 @@ final readonly class WpaFile
                     [$match[1] => new WpaField($match[3], $place)] + $block->fields,
                 );
             } else {
-                $findings = $findings->and(self::global($match[1], $match[2], $place));
+                $findings = $findings->and(self::global($match[1], $match[2], $match[3], $place));
                 $country =
                     $match[1] === 'country'
                         ? new WpaField(substr($match[2], (int) strpos($match[2], '=') + 1).$match[3], $place)
@@ -92,13 +92,17 @@ final readonly class WpaFile
     }
 
     /** @return list<Finding> */
-    private static function global(string $name, string $equals, Place $place): array
+    private static function global(string $name, string $equals, string $value, Place $place): array
     {
         if ($equals[0] !== '=') {
             return [self::blanks($place)];
         }
 
-        return WpaFields::top()->has($name) ? [] : [self::unknown($name, WpaFields::top(), $place)];
+        if (! WpaFields::top()->has($name)) {
+            return [self::unknown($name, WpaFields::top(), WpaFields::ofANetwork(), $place)];
+        }
+
+        return self::value($name, $value, false, $place);
     }
 
     /**
@@ -113,12 +117,44 @@ final readonly class WpaFile
             return [self::blanks($place)];
         }
 
-        return WpaFields::ofANetwork()->has($name) ? [] : [self::unknown($name, WpaFields::ofANetwork(), $place)];
+        if (! WpaFields::ofANetwork()->has($name)) {
+            return [self::unknown($name, WpaFields::ofANetwork(), WpaFields::top(), $place)];
+        }
+
+        // What is wrong with a name or a key is said by those who know what they are for.
+        return in_array($name, ['ssid', 'psk'], true) ? [] : self::value($name, $value, true, $place);
+    }
+
+    /** @return list<Finding> */
+    private static function value(string $name, string $value, bool $inBlock, Place $place): array
+    {
+        $takes = WpaValues::against($name, $value, $inBlock);
+
+        return $takes === null ? [] : [
+            Finding::stop(
+                'card.wpa_value',
+                "“{$name}” does not take “".mb_strimwidth($value, 0, 40, '…').'”.',
+                'One value of another form drops the whole file, and the radio joins nothing.',
+                "It takes {$takes}.",
+                $place,
+            ),
+        ];
     }
 
     /** One that is like a known field is a slip; any other may be younger than this list. */
-    private static function unknown(string $name, KnownWords $known, Place $place): Finding
+    private static function unknown(string $name, KnownWords $known, KnownWords $elsewhere, Place $place): Finding
     {
+        if ($elsewhere->has($name)) {
+            return Finding::stop(
+                'card.wpa_unknown_field',
+                "“{$name}” does not belong here.",
+                'One field in the wrong place drops the whole file, and the radio joins nothing.',
+                WpaFields::ofANetwork()->has($name)
+                    ? 'It belongs into a block “network={ … }”.'
+                    : 'It belongs outside of the blocks.',
+                $place,
+            );
+        }
         $meant = $known->nearest($name) ?? $known->nearest(strtolower($name));
 
         return $meant !== null
