@@ -82,7 +82,7 @@ final class Chrome
         exec('rm -rf '.escapeshellarg($this->profile));
     }
 
-    public function resize(int $width, int $height): void
+    public function resize(int $width, int $height): self
     {
         $this->tools->execute('Emulation.setDeviceMetricsOverride', [
             'width' => $width,
@@ -90,6 +90,18 @@ final class Chrome
             'deviceScaleFactor' => 1,
             'mobile' => false,
         ]);
+
+        return $this;
+    }
+
+    /** Nothing moves: a colour on its way to another would be measured as what it is on the way. */
+    public function still(): self
+    {
+        $this->tools->execute('Emulation.setEmulatedMedia', [
+            'features' => [['name' => 'prefers-reduced-motion', 'value' => 'reduce']],
+        ]);
+
+        return $this;
     }
 
     public function go(string $path): self

@@ -36,33 +36,51 @@ const PAGES = [
     '/find?q=22',
 ];
 
-test('no page has a serious fault of access, in either theme', function (string $theme): void {
-    resetDemo();
-    $chrome = (new Chrome(base()))->go('/login');
-    expect($chrome->violations())->toBe([]);
-    $chrome->login();
-    $chrome->driver->executeScript("document.cookie = 'theme={$theme};path=/'");
-    foreach (PAGES as $page) {
-        $chrome->go($page);
-        expect($chrome->find('html')->getAttribute('data-theme'))
-            ->toBe($theme)
-            ->and([$page => $chrome->violations()])
-            ->toBe([$page => []])
-            ->and([$page => $chrome->complaints()])
-            ->toBe([$page => []]);
-    }
-})->with(['chalk', 'den']);
+/** The whole page at a size, in a theme, as if it had been loaded so. */
+function seenAs(Chrome $chrome, int $width, string $theme): Chrome
+{
+    $chrome->resize($width, $width < 700 ? 844 : 800);
+    $chrome->driver->executeScript('document.documentElement.dataset.theme = arguments[0]', [$theme]);
 
-test('at the width of a phone nothing sticks out and all can be reached', function (): void {
+    return $chrome;
+}
+
+test(
+    'no page has a serious fault of access, in either theme and at either width, and nothing sticks out',
+    function (): void {
+        resetDemo();
+        $chrome = (new Chrome(base()))->still()->go('/login');
+        expect($chrome->violations())->toBe([]);
+        $chrome->login();
+        foreach (PAGES as $page) {
+            $chrome->resize(1280, 800)->go($page);
+            foreach ([[1280, 'chalk'], [1280, 'den'], [390, 'chalk']] as [$width, $theme]) {
+                $found = seenAs($chrome, $width, $theme)->violations();
+                expect([$page, $width, $theme, $found])->toBe([$page, $width, $theme, []]);
+            }
+            $wide = $chrome->driver->executeScript('return document.documentElement.scrollWidth');
+            expect([$page, $wide, $chrome->complaints()])->toBe([$page, 390, []]);
+        }
+        foreach (['den', 'chalk'] as $theme) {
+            $chrome->driver->executeScript("document.cookie = 'theme={$theme};path=/'");
+            expect($chrome->go('/')->find('html')->getAttribute('data-theme'))->toBe($theme);
+        }
+    },
+);
+
+test('on a phone the cross-section is drawn for it, with every box whole', function (): void {
     resetDemo();
-    $chrome = (new Chrome(base(), 390, 844))->login();
-    foreach (PAGES as $page) {
-        $chrome->go($page);
-        expect([$page => $chrome->driver->executeScript('return document.documentElement.scrollWidth')])
-            ->toBe([$page => 390])
-            ->and([$page => $chrome->violations()])
-            ->toBe([$page => []]);
-    }
+    $chrome = (new Chrome(base(), 390, 844))->login()->go('/');
+    $chrome->until(fn (): bool => $chrome->has('.picture.narrow svg'));
+    $places = $chrome->driver->executeScript(
+        'return [...document.querySelectorAll(".picture svg a")].map((one) => one.getBoundingClientRect().right)',
+    );
+    expect($places)
+        ->toHaveCount(6)
+        ->and(max($places))
+        ->toBeLessThanOrEqual(390)
+        ->and([$chrome->violations(), $chrome->complaints()])
+        ->toBe([[], []]);
 });
 
 test('the theme switch works at once and is kept', function (): void {
