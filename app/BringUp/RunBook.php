@@ -16,6 +16,7 @@ use Burrow\BringUp\Playbook\PlaybookReader;
 use Burrow\BringUp\Playbook\RunSteps;
 use Burrow\BringUp\Playbook\Values;
 use Burrow\BringUp\Step\BringUpFindings;
+use Burrow\BringUp\Step\Circumstance;
 use Burrow\BringUp\Step\RunFacts;
 use Burrow\BringUp\Step\Step;
 use Burrow\Catalogue\Job\Job;
@@ -61,6 +62,7 @@ final readonly class RunBook
         $this->steps = RunSteps::of(
             $books === [] ? [$playbooks->bare(new BoxJob(['job' => '']))] : $books,
             $run->adds !== null,
+            $run->box->fixed_address ? [Circumstance::FixedAddress] : [],
         );
     }
 

@@ -38,6 +38,7 @@ class Box extends Model
         'in_service_at' => 'datetime',
         'updated_system_at' => 'datetime',
         'on_bench' => 'boolean',
+        'fixed_address' => 'boolean',
     ];
 
     /** @return BelongsTo<Network, $this> */

@@ -6,13 +6,14 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Where a box's system lives: on its card, or on its drive. And the currency that prices are in. */
+/** Where a box starts from, whether its address stands on the card, and the currency that prices are in. */
 return new class extends Migration
 {
     public function up(): void
     {
         Schema::table('boxes', function (Blueprint $table): void {
             $table->string('start', 10)->nullable()->after('card');
+            $table->boolean('fixed_address')->default(false)->after('address');
         });
         Schema::table('networks', function (Blueprint $table): void {
             $table->string('currency', 3)->nullable()->after('country');
@@ -22,7 +23,7 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('boxes', function (Blueprint $table): void {
-            $table->dropColumn('start');
+            $table->dropColumn(['start', 'fixed_address']);
         });
         Schema::table('networks', function (Blueprint $table): void {
             $table->dropColumn('currency');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Playbook;
 
 use Burrow\BringUp\Kind\StepKinds;
+use Burrow\BringUp\Step\Circumstance;
 use Burrow\BringUp\Step\Step;
 use Burrow\Quantity\Duration;
 use InvalidArgumentException;
@@ -125,7 +126,7 @@ final readonly class PlaybookReader
     private static function step(array $entry, array $values): Step
     {
         /**
-         * @var array{id: string, kind: string, title: string, text: string, command?: string, expect?: string, hands_s: int, wait_s?: array{int, int}, meanwhile?: string, if_longer?: string, caution?: string} $entry
+         * @var array{id: string, kind: string, title: string, text: string, command?: string, expect?: string, hands_s: int, wait_s?: array{int, int}, meanwhile?: string, if_longer?: string, caution?: string, only?: list<string>, unless?: list<string>} $entry
          */
         return new Step(
             id: $entry['id'],
@@ -141,6 +142,8 @@ final readonly class PlaybookReader
             ifLonger: trim($entry['if_longer'] ?? ''),
             caution: trim($entry['caution'] ?? ''),
             values: $values,
+            only: array_map(Circumstance::from(...), $entry['only'] ?? []),
+            unless: array_map(Circumstance::from(...), $entry['unless'] ?? []),
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp\Playbook;
 
+use Burrow\BringUp\Step\Circumstance;
 use Burrow\BringUp\Step\Step;
 use Burrow\Quantity\Duration;
 
@@ -21,8 +22,9 @@ final readonly class RunSteps
     /**
      * @param  non-empty-list<Playbook>  $playbooks
      * @param  bool  $inService  the box is up already and gets more to do
+     * @param  list<Circumstance>  $so  of the box; steps that are not for it are left out
      */
-    public static function of(array $playbooks, bool $inService = false): self
+    public static function of(array $playbooks, bool $inService = false, array $so = []): self
     {
         $parts = [
             ...array_map(fn (Playbook $book): array => $inService ? $book->again : $book->arrive, $playbooks),
@@ -31,7 +33,9 @@ final readonly class RunSteps
         ];
         $steps = [];
         foreach (array_merge(...$parts) as $step) {
-            $steps[$step->id] ??= $step;
+            if ($step->isFor($so)) {
+                $steps[$step->id] ??= $step;
+            }
         }
 
         return new self(array_values($steps));

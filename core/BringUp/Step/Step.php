@@ -13,6 +13,8 @@ final readonly class Step
      * @param  ?Duration  $waitFrom  shortest and longest usual wait after it; both null when there is none
      * @param  string  $caution  shown beside the step where something can be hurt or lost
      * @param  array<string, string>  $values  what its playbook fixes for its commands
+     * @param  list<Circumstance>  $only  of which all must be so
+     * @param  list<Circumstance>  $unless  of which none may be so
      */
     public function __construct(
         public string $id,
@@ -28,6 +30,16 @@ final readonly class Step
         public string $ifLonger,
         public string $caution,
         public array $values,
+        public array $only = [],
+        public array $unless = [],
     ) {
+    }
+
+    /** @param  list<Circumstance>  $so  of the box */
+    public function isFor(array $so): bool
+    {
+        $is = fn (Circumstance $one): bool => in_array($one, $so, true);
+
+        return array_filter($this->only, $is) === $this->only && array_filter($this->unless, $is) === [];
     }
 }

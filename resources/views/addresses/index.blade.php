@@ -27,7 +27,7 @@
                     <td class="mono">{{ $box->address }}</td>
                     <td><a href="/boxes/{{ $box->id }}" data-stop>{{ $box->called() }}</a></td>
                     <td class="mono">{{ $box->mac ?? '—' }}</td>
-                    <td>{{ $box->pinned_at ? 'by a reservation' : 'not yet' }}</td>
+                    <td>{{ $box->fixed_address ? 'on its card' : ($box->pinned_at ? 'by a reservation' : 'not yet') }}</td>
                 </tr>
             @endforeach
         </x-list>

@@ -70,7 +70,9 @@
                     <dd class="mono">{{ $box->mac ?? '—' }}</dd>
                     <dt>pinned</dt>
                     <dd>
-                        @if ($box->pinned_at)
+                        @if ($box->fixed_address)
+                            on its card
+                        @elseif ($box->pinned_at)
                             by a reservation,
                             @ago($box->pinned_at)
                         @else

@@ -9,6 +9,7 @@ use Burrow\BringUp\Playbook\RunSteps;
 use Burrow\BringUp\Playbook\Values;
 use Burrow\BringUp\Step\Asking;
 use Burrow\BringUp\Step\BringUpFindings;
+use Burrow\BringUp\Step\Circumstance;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\NotAsked;
 use Burrow\BringUp\Step\Outcome;
@@ -316,3 +317,24 @@ test('a file that cannot hold its values leaves the command unfinished', functio
         ->and(PlaybookReader::gone('tea')->title)
         ->toContain('“tea”');
 });
+
+test(
+    'a box whose address stands on its card is not looked for in the router\'s list, and nothing is pinned',
+    function (): void {
+        $store = playbooks()->playbook(entry('playbook', 'file-store.package'));
+        $ids = fn (Circumstance ...$so): array => array_map(
+            fn (Step $step): string => $step->id,
+            RunSteps::of([$store], false, array_values($so))->list,
+        );
+        expect(array_diff($ids(), $ids(Circumstance::FixedAddress)))
+            ->toEqualCanonicalizing(['found', 'reserve', 'restart-lease', 'pinned'])
+            ->and(array_values(array_diff($ids(Circumstance::FixedAddress), $ids())))
+            ->toBe(['fixed']);
+        $fixed = RunSteps::of([$store], false, [Circumstance::FixedAddress])->step('fixed');
+        $facts = new RunFacts('wren', 'warden', Ipv4::parse('172.22.8.16'));
+        $network = network(['172.22.8.16:22' => DoorState::Open]);
+        $outcome = $fixed->kind->judge(new Judging($fixed, $facts, [], $network, Intake::standard()));
+        // It answers there, and no reservation is written into its record.
+        expect([$outcome->over, $outcome->learned->pinned])->toBe([true, false]);
+    },
+);

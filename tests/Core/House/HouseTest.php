@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Catalogue\Catalogue;
 use Burrow\BringUp\Kind\StepKinds;
+use Burrow\BringUp\Step\Circumstance;
 use Burrow\Card\Read\WpaFields;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
@@ -174,7 +175,13 @@ test(
         sort($kinds);
         $named = $schema['$defs']['step']['properties']['kind']['enum'];
         sort($named);
-        expect($named)->toBe($kinds);
+        $properties = $schema['$defs']['step']['properties'];
+        expect($named)
+            ->toBe($kinds)
+            ->and($properties['only']['items']['enum'])
+            ->toBe(array_column(Circumstance::cases(), 'value'))
+            ->and($properties['unless']['items']['enum'])
+            ->toBe(array_column(Circumstance::cases(), 'value'));
         foreach (glob('core/BringUp/playbooks/shared/*.yaml') ?: [] as $file) {
             $part = Yaml::parse((string) file_get_contents($file));
             expect($part['id'])->toBe(basename($file, '.yaml'));
@@ -242,7 +249,9 @@ test('every field that a finding points at stands in a form', function (): void 
         ]),
     );
     foreach (['core', 'app'] as $folder) {
-        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS));
+        $files = new RecursiveIteratorIterator(
+            new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS),
+        );
         foreach ($files as $file) {
             preg_match_all(
                 '/Place::field\([\'"]([a-z_]+)/',

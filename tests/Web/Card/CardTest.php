@@ -474,3 +474,17 @@ test('the time of a writing is kept with its card', function (): void {
         ->post("/stores/media/{$spare->id}/took", ['minutes' => '0', 'bytes' => '2700000000'])
         ->assertSessionHasErrors('minutes');
 });
+
+test('a box whose address is on its card is brought up without a reservation', function (): void {
+    $box = newBox(['name' => 'wren', 'address' => '172.22.8.16']);
+    $typed = ['user' => 'warden', 'public_key' => WEB_KEY, 'keyboard' => 'gb', 'time_zone' => 'Europe/London'];
+    $this->asKeeper()
+        ->post("/boxes/{$box->id}/card", ['fixed' => 'card', ...$typed])
+        ->assertOk();
+    $this->post("/boxes/{$box->id}/run")->assertRedirect();
+    $steps = $box->refresh()->run?->steps->pluck('step')->all();
+    expect($steps)->toContain('fixed')->not->toContain('reserve', 'found');
+    $this->get('/addresses')->assertSee('on its card');
+    $this->post("/boxes/{$box->id}/card", ['fixed' => 'router', ...$typed])->assertOk();
+    expect($box->refresh()->fixed_address)->toBeFalse();
+});

@@ -203,6 +203,7 @@ final class CardController
             'login' => $settings->key === null ? 'password' : 'key',
             'login_fingerprint' => $settings->key?->fingerprint(),
             'instance' => $settings->instance,
+            'fixed_address' => $settings->static !== null,
             'card_written_at' => now(),
         ]);
         JournalEntry::write(
