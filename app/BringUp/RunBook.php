@@ -48,7 +48,11 @@ final readonly class RunBook
         $held = ($run->adds === null ? $run->box->jobs : $run->box->jobs->whereIn('job', $run->adds))->values();
         $known = $held->filter(fn (BoxJob $one): bool => $catalogue->job($one->job) !== null);
         $this->jobs = array_values(
-            array_filter($held->map(fn (BoxJob $one): ?Job => $catalogue->job($one->job))->all()),
+            array_filter(
+                $held
+                    ->map(fn (BoxJob $one): ?Job => $catalogue->job($one->job)?->listeningAt($one->page_port))
+                    ->all(),
+            ),
         );
         $this->without = array_values(
             $known

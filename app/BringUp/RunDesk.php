@@ -52,7 +52,7 @@ final readonly class RunDesk
     /**
      * A box in service gets more to do; it stays in service meanwhile.
      *
-     * @param  list<array{job: string, school: string}>  $jobs
+     * @param  list<array{job: string, school: string, page_port?: ?int}>  $jobs
      */
     public function add(Box $box, array $jobs): Run
     {

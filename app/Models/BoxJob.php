@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * A job of a box, by its id in the catalogue.
  *
  * @property string $job
+ * @property Box $box
  */
 class BoxJob extends Model
 {
@@ -17,7 +19,13 @@ class BoxJob extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['finished_at' => 'datetime'];
+    protected $casts = ['finished_at' => 'datetime', 'page_port' => 'integer'];
+
+    /** @return BelongsTo<Box, $this> */
+    public function box(): BelongsTo
+    {
+        return $this->belongsTo(Box::class);
+    }
 
     /** A box without a name is called by it. */
     public function called(): string

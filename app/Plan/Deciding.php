@@ -11,6 +11,7 @@ use App\Models\Decision;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Plan;
+use App\Ports\PagePorts;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Household\Stage;
 use Burrow\Judgement\Finding;
@@ -118,15 +119,22 @@ final readonly class Deciding
         return $box;
     }
 
-    /** @return list<array{job: string, school: string}> */
+    /** @return list<array{job: string, school: string, page_port: ?int}> */
     private function jobs(Choices $choices): array
     {
         $plan = $choices->input();
-        $new = array_filter($plan->jobs, fn (Job $job): bool => in_array($job->id, $choices->jobs(), true));
+        $new = array_values(
+            array_filter($plan->jobs, fn (Job $job): bool => in_array($job->id, $choices->jobs(), true)),
+        );
+        $ports = PagePorts::propose($new);
 
         return array_map(
-            fn (Job $job): array => ['job' => $job->id, 'school' => $plan->school($job)->id],
-            array_values($new),
+            fn (Job $job): array => [
+                'job' => $job->id,
+                'school' => $plan->school($job)->id,
+                'page_port' => $ports[$job->id],
+            ],
+            $new,
         );
     }
 

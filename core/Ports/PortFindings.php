@@ -6,6 +6,8 @@ namespace Burrow\Ports;
 
 use Burrow\Household\Service;
 use Burrow\Judgement\Finding;
+use Burrow\Judgement\Place;
+use Burrow\Net\Port;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/ports.md lists them with their sources. */
 final class PortFindings
@@ -41,6 +43,29 @@ final class PortFindings
             ucfirst($box).' answers, and a port of its job does not: '.implode(', ', $shut).'.',
             'The box runs; the service is not started, or listens elsewhere.',
             'On the box: systemctl --failed, then ss --listening --tcp --numeric.',
+        );
+    }
+
+    public static function notForAPage(string $typed, Port $instead, string $field): Finding
+    {
+        return Finding::stop(
+            'ports.not_for_a_page',
+            "“{$typed}” is no port for a page.",
+            'It is a number of up to five digits, from 1024 to 65535; below that the system has its own.',
+            "Free is {$instead->number}.",
+            Place::field($field),
+        );
+    }
+
+    /** @param  string  $whose  "larder, file share" */
+    public static function another(Port $port, string $whose, Port $instead, string $field): Finding
+    {
+        return Finding::warn(
+            'ports.used_elsewhere',
+            "{$port->number} is used in this house already: {$whose}.",
+            'On another box it works, and whoever types the number from memory lands on the wrong page.',
+            "Free is {$instead->number}.",
+            Place::field($field),
         );
     }
 }

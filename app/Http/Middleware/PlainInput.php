@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Fields are texts in UTF-8. A list in the place of one is somebody's experiment, and counts as not sent. */
 final class PlainInput
 {
-    private const LISTS = ['files', 'along', 'plugged', 'schools'];
+    private const LISTS = ['ports', 'files', 'along', 'plugged', 'schools'];
 
     /** What people paste from a tool may be long; everything else is cut before it fills a session. */
     private const LONG = ['pasted', 'before', 'after', 'yaml'];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Catalogue\Job;
 
+use Burrow\Net\Port;
 use Burrow\Quantity\Bytes;
 
 /** A job a box can have: what it needs, where it listens, how it is set up and how often it is looked after. */
@@ -65,5 +66,29 @@ final readonly class Job
     public function servicePort(): ?JobPort
     {
         return $this->ports[0] ?? null;
+    }
+
+    /** The port whose number the household chooses; null when it has none. */
+    public function askedPort(): ?JobPort
+    {
+        return array_values(array_filter($this->ports, fn (JobPort $use): bool => $use->asked))[0] ?? null;
+    }
+
+    /** The same job with the number that was chosen for the port that is asked. */
+    public function listeningAt(?int $number): self
+    {
+        $port = $number === null ? null : Port::tryOf($number);
+        if ($port === null) {
+            return $this;
+        }
+        $ports = array_map(
+            fn (JobPort $use): JobPort => $use->asked
+                ? new JobPort($port, $use->protocol, $use->purpose, $use->mayFaceWorld, true)
+                : $use,
+            $this->ports,
+        );
+
+        /** @phpstan-ignore argument.type (all but the ports are its own) */
+        return new self(...array_replace(get_object_vars($this), ['ports' => $ports]));
     }
 }

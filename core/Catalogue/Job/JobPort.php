@@ -7,7 +7,10 @@ namespace Burrow\Catalogue\Job;
 use Burrow\Net\Port;
 use Burrow\Net\Protocol;
 
-/** A port a job listens on, with what it is for and whether it may ever be reached from outside. */
+/**
+ * A port a job listens on, with what it is for and whether it may ever be reached from outside. One that is asked is
+ * the household's to choose: no client knows it beforehand.
+ */
 final readonly class JobPort
 {
     public function __construct(
@@ -15,6 +18,7 @@ final readonly class JobPort
         public Protocol $protocol,
         public string $purpose,
         public bool $mayFaceWorld,
+        public bool $asked = false,
     ) {
     }
 }

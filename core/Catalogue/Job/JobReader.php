@@ -19,7 +19,7 @@ final readonly class JobReader
     public function job(array $entry): Job
     {
         /**
-         * @var array{id: string, label: string, short: string, summary: string, needs: array{disk: bool, memory_idle_mib: int, memory_busy_mib: int, speed: int|float, bits: int, writes_gb_day: int|float, peripherals?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>, network_mbit?: int|float, addon?: string}, screen?: bool, bought?: array{label: string, price: int|float, watts: int|float, hands_min: int|float, risk: string}, heavy?: bool, restarts?: bool, household_files?: bool, clients: list<string>, syncs?: bool, verify: list<string>, schools: list<array{id: string, label: string, hands_min: int|float, wait_min: int|float, disk_gb: int|float, update: string, risk: string, bits?: int, memory_mib?: int|float, maturity?: string, way_out?: string}>, faces_world: bool, cadence_days: int, ports: list<array{port: int, protocol: string, purpose: string, may_face_world: bool}>, packages?: list<string>, back_up: list<string>, cautions?: list<string>, serves_all?: string} $entry
+         * @var array{id: string, label: string, short: string, summary: string, needs: array{disk: bool, memory_idle_mib: int, memory_busy_mib: int, speed: int|float, bits: int, writes_gb_day: int|float, peripherals?: list<array{what: string, plug: string, amps: int|float, feeds_back?: bool}>, network_mbit?: int|float, addon?: string}, screen?: bool, bought?: array{label: string, price: int|float, watts: int|float, hands_min: int|float, risk: string}, heavy?: bool, restarts?: bool, household_files?: bool, clients: list<string>, syncs?: bool, verify: list<string>, schools: list<array{id: string, label: string, hands_min: int|float, wait_min: int|float, disk_gb: int|float, update: string, risk: string, bits?: int, memory_mib?: int|float, maturity?: string, way_out?: string}>, faces_world: bool, cadence_days: int, ports: list<array{port: int, protocol: string, purpose: string, may_face_world: bool, asked?: bool}>, packages?: list<string>, back_up: list<string>, cautions?: list<string>, serves_all?: string} $entry
          */
         return new Job(
             id: $entry['id'],
@@ -71,6 +71,7 @@ final readonly class JobReader
                     Protocol::from($port['protocol']),
                     $port['purpose'],
                     $port['may_face_world'],
+                    $port['asked'] ?? false,
                 ),
                 $entry['ports'],
             ),

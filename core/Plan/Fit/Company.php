@@ -47,17 +47,19 @@ final readonly class Company implements PlannerPart
     }
 
     /**
-     * Remote login is the system's own service: jobs that name it share it.
+     * Remote login is the system's own service: jobs that name it share it. A port that is asked is given a number
+     * that is free.
      *
      * @param  list<Job>  $jobs
      * @return list<Finding>
      */
     private static function ports(array $jobs): array
     {
-        $wanted = [];
+        $wanted = $held = [];
         foreach ($jobs as $job) {
             foreach ($job->ports as $use) {
-                if ($use->port->number !== self::REMOTE_LOGIN) {
+                $held[$use->port->number] = true;
+                if ($use->port->number !== self::REMOTE_LOGIN && ! $use->asked) {
                     $wanted["{$use->port->number}/{$use->protocol->value}"][] = $job->label;
                 }
             }
@@ -66,11 +68,7 @@ final readonly class Company implements PlannerPart
         foreach (array_filter($wanted, fn (array $labels): bool => count($labels) > 1) as $port => $labels) {
             $number = (int) $port;
             $mayMove = $number >= self::SYSTEM_PORTS || in_array($number, self::PAGES, true);
-            for (
-                $free = max(self::MOVED, $number + 1);
-                isset($wanted["{$free}/tcp"]) || isset($wanted["{$free}/udp"]);
-                $free++
-            );
+            for ($free = max(self::MOVED, $number + 1); isset($held[$free]); $free++);
             $findings[] = Finding::warn(
                 'plan.company_of_ports',
                 ucfirst(implode(' and ', $labels))." both want {$port}.",

@@ -13,8 +13,10 @@ use Burrow\Household\Household;
 use Burrow\Household\PowerGraph;
 use Burrow\Household\Stage;
 use Burrow\Intake\Disks\BlockDevice;
+use Burrow\Net\Port;
 use Burrow\Plan\PlanOfBox;
 use Burrow\Plan\Power\Heat;
+use Burrow\Ports\PortScheme;
 use Burrow\Ports\PortTable;
 use Burrow\Quantity\Bytes;
 use Burrow\Stores\DiskChoice;
@@ -436,4 +438,45 @@ test('a shutdown order never takes a box before those that depend on it', functi
             }
         }
     }
+});
+
+test('a page gets its usual port, else the next one that nothing in the house has', function (): void {
+    $scheme = new PortScheme([
+        8081 => 'lantern, its own page',
+        8082 => 'dewpoint, its own page',
+        8085 => 'larder, sync',
+    ]);
+    expect($scheme->propose()->number)
+        ->toBe(8083)
+        ->and($scheme->propose(Port::of(8090))->number)
+        ->toBe(8090)
+        ->and($scheme->propose(Port::of(8085))->number)
+        ->toBe(8083)
+        ->and($scheme->with([8083 => 'x'])->propose()->number)
+        ->toBe(8084);
+    $codes = fn (string $typed): array => $scheme->check($typed, 'ports_1')->codes();
+    expect([$codes('8090'), $codes(' 9000 ')])->toBe([[], []]);
+    foreach (['', 'http', '80', '1023', '65536', '519440', '-8090', '8090.0', '0x1f90'] as $typed) {
+        expect([$typed, $codes($typed)])->toBe([$typed, ['ports.not_for_a_page']]);
+    }
+    expect($codes('8082'))
+        ->toBe(['ports.used_elsewhere'])
+        ->and($scheme->check('8082', 'ports_1')->blocks())
+        ->toBeFalse()
+        ->and($scheme->check('8082', 'ports_1')->list[0]->found)
+        ->toContain('dewpoint');
+});
+
+test('jobs whose pages have no port of their own share a box, each with its own number', function (): void {
+    $hub = catalogue('job')['automation-hub'];
+    expect($hub->askedPort()?->port->number)
+        ->toBe(8082)
+        ->and($hub->listeningAt(8097)->askedPort()?->port->number)
+        ->toBe(8097)
+        ->and($hub->listeningAt(8097)->servicePort()?->port->number)
+        ->toBe(8097)
+        ->and($hub->listeningAt(null))
+        ->toBe($hub)
+        ->and(catalogue('job')['file-store']->listeningAt(8097))
+        ->toEqual(catalogue('job')['file-store']);
 });

@@ -508,3 +508,41 @@ test('the same plan kept again is the same box, called by its job until it has a
     $this->post('/plan', $plan);
     expect(Box::query()->count())->toBe($boxes + 3);
 });
+
+test(
+    'the port of a page is asked with the name, proposed from what the house has, and is the one that is recorded',
+    function (): void {
+        $this->asKeeper()->post('/plan', [
+            'job' => 'automation-hub',
+            'also' => 'accessory-bridge',
+            'drive' => 'none',
+        ]);
+        $box = Box::query()->whereNull('name')->firstOrFail();
+        // 8081 and 8082 are those of the demo's boxes.
+        expect($box->jobs->pluck('page_port', 'job')->all())->toBe([
+            'automation-hub' => 8083,
+            'accessory-bridge' => 8085,
+        ]);
+        [$hub, $bridge] = $box->jobs->pluck('id')->all();
+        $this->get("/boxes/{$box->id}/name")
+            ->assertSee('Port of its page')
+            ->assertSee("name=\"ports[{$hub}]\" value=\"8083\"", false);
+        $typed = ['name' => 'wren', 'address' => '172.22.8.16'];
+        $this->followingRedirects()
+            ->post("/boxes/{$box->id}/name", [...$typed, 'ports' => [$hub => '80', $bridge => '8085']])
+            ->assertSee('is no port for a page')
+            ->assertSee('value="80"', false);
+        $this->get(
+            "/boxes/{$box->id}/name?name=wren&address=172.22.8.16&ports[{$hub}]=8082&ports[{$bridge}]=8082",
+        )->assertSee('8082 is used in this house already: dewpoint');
+        $this->post("/boxes/{$box->id}/name", [
+            ...$typed,
+            'ports' => [$hub => '8097', $bridge => ['x']],
+        ])->assertRedirect();
+        $this->post("/boxes/{$box->id}/name", [
+            ...$typed,
+            'ports' => [$hub => '8097', $bridge => '8085'],
+        ])->assertRedirect("/boxes/{$box->id}/card");
+        expect($box->refresh()->jobs->pluck('page_port')->all())->toBe([8097, 8085]);
+    },
+);

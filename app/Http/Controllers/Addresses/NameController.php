@@ -5,18 +5,26 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Addresses;
 
 use App\Addresses\Books;
+use App\Catalogue\Catalogue;
 use App\Models\Box;
+use App\Models\BoxJob;
 use App\Models\JournalEntry;
 use App\Models\Network;
+use App\Ports\PagePorts;
 use Burrow\Household\Stage;
 use Burrow\Judgement\Findings;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 
 /** Name and address of a box: checked while typing, and again when saved. */
 final class NameController
 {
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+    }
+
     public function edit(Request $request, Box $box): string
     {
         $network = Network::home();
@@ -26,10 +34,14 @@ final class NameController
             ->string('address', old('address', $box->address ?? (string) $proposed))
             ->trim()
             ->value();
-        $typed = $request->hasAny(['name', 'address']) || $request->session()->hasOldInput();
+        $typed = $request->hasAny(['name', 'address', 'ports']) || $request->session()->hasOldInput();
+
+        $ports = $this->ports($request, $box);
 
         return view('boxes.name', [
             'box' => $box,
+            'ports' => $ports,
+            'portFindings' => $this->portFindings($box, $ports),
             'network' => $network,
             'name' => $name,
             'address' => $address,
@@ -49,10 +61,11 @@ final class NameController
         $findings = Books::nameFindings($network, $name, $box)->and(
             Books::addresses($network, $box)->check($address),
         );
-        if ($findings->blocks()) {
+        $ports = $this->ports($request, $box);
+        if ($findings->and($this->portFindings($box, $ports))->blocks()) {
             return redirect()
                 ->route('box.name', $box)
-                ->withInput(['name' => $name, 'address' => $address]);
+                ->withInput(['name' => $name, 'address' => $address, 'ports' => $ports]);
         }
         try {
             $box->update([
@@ -66,8 +79,49 @@ final class NameController
                 ->route('box.name', $box)
                 ->withInput(['name' => $name, 'address' => $address]);
         }
+        foreach ($ports as $id => $port) {
+            $box->jobs()
+                ->whereKey($id)
+                ->update(['page_port' => (int) $port]);
+        }
         JournalEntry::write($box, 'address', "{$box->called()} is to have {$address}.");
 
         return redirect()->route('box.card', $box);
+    }
+
+    /** @return array<int, string> by the box's job: what stands in the field for the port of its page */
+    private function ports(Request $request, Box $box): array
+    {
+        $typed = $request->input('ports', old('ports'));
+        $typed = is_array($typed) ? $typed : [];
+        $ports = [];
+        foreach ($this->asked($box) as $held) {
+            $port = $typed[$held->id] ?? $held->page_port;
+            $ports[$held->id] = is_scalar($port) ? mb_substr(trim((string) $port), 0, 12) : '';
+        }
+
+        return $ports;
+    }
+
+    /** @param  array<int, string>  $ports */
+    private function portFindings(Box $box, array $ports): Findings
+    {
+        $findings = Findings::of();
+        $given = [];
+        foreach ($this->asked($box) as $held) {
+            $scheme = PagePorts::scheme($held)->with($given);
+            $findings = $findings->and($scheme->check($ports[$held->id], "ports_{$held->id}"));
+            $given += [(int) $ports[$held->id] => $held->called()];
+        }
+
+        return $findings;
+    }
+
+    /** @return Collection<int, BoxJob> those whose page listens where the household wants it */
+    private function asked(Box $box): Collection
+    {
+        return $box->jobs->filter(
+            fn (BoxJob $held): bool => $this->catalogue->job($held->job)?->askedPort() !== null,
+        );
     }
 }
