@@ -20,6 +20,7 @@ use Burrow\BringUp\Step\Circumstance;
 use Burrow\BringUp\Step\RunFacts;
 use Burrow\BringUp\Step\Step;
 use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Judgement\Finding;
 use Burrow\Net\Ipv4;
 use DateTimeImmutable;
@@ -66,8 +67,23 @@ final readonly class RunBook
         $this->steps = RunSteps::of(
             $books === [] ? [$playbooks->bare(new BoxJob(['job' => '']))] : $books,
             $run->adds !== null,
-            $run->box->fixed_address ? [Circumstance::FixedAddress] : [],
+            $this->circumstances(),
         );
+    }
+
+    /** @return list<Circumstance> */
+    private function circumstances(): array
+    {
+        $box = $this->run->box;
+        $image = $this->catalogue->shelf()->images[$box->image ?? ''] ?? null;
+        $so = array_filter([
+            Circumstance::FixedAddress->value => $box->fixed_address,
+            Circumstance::Wireless->value => $box->link === LinkKind::Wireless->value,
+            Circumstance::UsbCable->value => $box->link === LinkKind::UsbCable->value,
+            Circumstance::ReadyMade->value => $image?->readyMade === true,
+        ]);
+
+        return array_map(Circumstance::from(...), array_keys($so));
     }
 
     public function step(RunStep $step): Step

@@ -26,6 +26,7 @@ final readonly class Values
             'host' => $facts->name,
             'user' => $facts->user,
             'address' => $facts->address === null ? null : (string) $facts->address,
+            'found' => $facts->found() === null ? null : (string) $facts->found(),
             'mac' => $facts->mac,
             'fingerprint' => $facts->hostKey,
         ];

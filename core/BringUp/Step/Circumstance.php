@@ -9,4 +9,13 @@ enum Circumstance: string
 {
     /** Its address stands on its card, and the router is not asked for one. */
     case FixedAddress = 'fixed-address';
+
+    /** It joins the network by radio. */
+    case Wireless = 'wireless';
+
+    /** It hangs on a computer's USB cable, and no router knows of it. */
+    case UsbCable = 'usb-cable';
+
+    /** Its image came with the job in it, and brings its own updates. */
+    case ReadyMade = 'ready-made';
 }

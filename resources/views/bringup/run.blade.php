@@ -70,7 +70,7 @@
                     <div class="row">
                         @if ($played->waitTo !== null && $step->state === 'open')
                             <button class="act" formaction="{{ $act('start') }}"
-                                data-done>{{ $place === 'wait' ? 'The power is on: start the clock' : 'Typed it: start the clock' }}</button>
+                                data-done>{{ ['wait' => 'The power is on', 'hand' => 'Done'][$place] ?? 'Typed it' }}: start the clock</button>
                         @elseif ($place === 'verify')
                             <button class="act" formaction="{{ $act('check') }}" data-done>{{ $findings->isEmpty() ? 'Look now' : 'Look again' }}</button>
                         @else

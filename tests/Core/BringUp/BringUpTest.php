@@ -37,6 +37,7 @@ test('every value a command asks for is one that a run can know', function (): v
         'host',
         'user',
         'address',
+        'found',
         'mac',
         'fingerprint',
         'disk',

@@ -327,7 +327,7 @@ test(
             RunSteps::of([$store], false, array_values($so))->list,
         );
         expect(array_diff($ids(), $ids(Circumstance::FixedAddress)))
-            ->toEqualCanonicalizing(['found', 'reserve', 'restart-lease', 'pinned'])
+            ->toEqualCanonicalizing(['found', 'first-login', 'reserve', 'restart-lease', 'pinned'])
             ->and(array_values(array_diff($ids(Circumstance::FixedAddress), $ids())))
             ->toBe(['fixed']);
         $fixed = RunSteps::of([$store], false, [Circumstance::FixedAddress])->step('fixed');
@@ -338,3 +338,27 @@ test(
         expect([$outcome->over, $outcome->learned->pinned])->toBe([true, false]);
     },
 );
+
+test('nothing is typed on a box before somebody is logged in there', function (): void {
+    foreach ([[], ...array_map(fn (Circumstance $one): array => [$one], Circumstance::cases())] as $so) {
+        foreach ([...array_keys(entryFiles('playbook')), 'none.package'] as $id) {
+            [$job, $school] = explode('.', $id);
+            $book =
+                $id === 'none.package'
+                    ? playbooks()->bare($job, $school)
+                    : playbooks()->playbook(entry('playbook', $id));
+            $in = false;
+            foreach (RunSteps::of([$book], false, $so)->list as $step) {
+                $in = $in || str_starts_with($step->command, 'ssh ');
+                expect([$id, $so, $step->id, $step->kind->place() !== StepPlace::Box || $in])->toBe([
+                    $id,
+                    $so,
+                    $step->id,
+                    true,
+                ]);
+                // A restart ends the session.
+                $in = $in && ! ($step->kind->place() === StepPlace::Box && str_contains($step->command, 'reboot'));
+            }
+        }
+    }
+});

@@ -653,3 +653,40 @@ test('steps that stood in an own job\'s entry become a playbook of it', function
 test('a page that is not there has the safety headers too', function (): void {
     $this->get('/nothing/here')->assertNotFound()->assertHeader('X-Content-Type-Options', 'nosniff');
 });
+
+test(
+    'a box on a USB cable is not looked for in the router\'s list, and a ready-made image is not upgraded under its own updates',
+    function (): void {
+        $steps = fn (array $with): array => app(RunDesk::class)
+            ->begin(
+                newBox([
+                    'name' => 'wren',
+                    'address' => '172.22.8.16',
+                    'user' => 'warden',
+                    'login' => 'key',
+                    ...$with,
+                ]),
+            )
+            ->steps->pluck('step')
+            ->all();
+        expect($steps(['link' => 'usb-cable']))
+            ->toContain('plug-in', 'appears', 'login-by-name')
+            ->not->toContain('found', 'door', 'host-key', 'reserve', 'pinned', 'back');
+        Box::query()->where('name', 'wren')->delete();
+        expect($steps(['image' => 'appliance-64']))->toContain('own-update')->not->toContain('index', 'upgrade');
+        Box::query()->where('name', 'wren')->delete();
+        expect($steps(['link' => 'wireless']))->toContain('power-radio')->not->toContain('cable');
+    },
+);
+
+test('powering the bench board on says so', function (): void {
+    $run = newRun();
+    $run->box->update(['on_bench' => true]);
+    $step = $run->steps()->firstOrFail();
+    $this->asKeeper()
+        ->followingRedirects()
+        ->post("/runs/{$run->id}/steps/{$step->id}/power", ['version' => $step->version])
+        // No such board lies on the bench of this test, or there is no bench: that is told, and the step stays open.
+        ->assertOk();
+    expect($step->refresh()->state)->toBe(RunStep::OPEN);
+});
