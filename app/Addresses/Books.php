@@ -11,6 +11,7 @@ use Burrow\Addresses\Taken;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
+use Burrow\Net\AddressFindings;
 use Burrow\Net\Hostname;
 
 /** The names and addresses of a network's boxes, from the database into the core's books. */
@@ -72,13 +73,7 @@ final class Books
         return ! $taken
             ? $findings
             : $findings->and([
-                Finding::stop(
-                    'addresses.name_taken',
-                    "Another box is called {$typed}.",
-                    'Two boxes with one name answer in turns, and the router\'s list shows only one.',
-                    'Choose another word.',
-                    Place::field('name'),
-                ),
+                AddressFindings::nameTaken($typed, 'Choose another word.', Place::field('name')),
             ]);
     }
 }

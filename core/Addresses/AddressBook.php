@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Burrow\Addresses;
 
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Place;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
+use Burrow\Net\AddressFindings;
 use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
 
@@ -93,13 +93,7 @@ final readonly class AddressBook
         $do = $instead === null ? 'The network is full; look for boxes that are gone.' : "Free is {$instead}.";
         if ($address === null) {
             return Findings::of(
-                Finding::stop(
-                    'addresses.not_an_address',
-                    "“{$text}” is no IPv4 address.",
-                    'Four numbers from 0 to 255 with dots between, without leading zeros.',
-                    $do,
-                    $place,
-                ),
+                AddressFindings::notAnAddress($text, $do, $place),
             );
         }
         $finding = $this->network->against($address, $do)?->at($place);
@@ -109,13 +103,7 @@ final readonly class AddressBook
         foreach ($this->taken as $taken) {
             if ($taken->address->equals($address)) {
                 return Findings::of(
-                    Finding::stop(
-                        'addresses.taken',
-                        "{$address} belongs to {$taken->owner}.",
-                        'Two machines with one address answer in turns, and both seem broken.',
-                        $do,
-                        $place,
-                    ),
+                    AddressFindings::taken($address, $taken->owner, $do, $place),
                 );
             }
         }

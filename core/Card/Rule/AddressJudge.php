@@ -8,6 +8,7 @@ use Burrow\Card\CardContext;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
+use Burrow\Net\AddressFindings;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
 
@@ -69,13 +70,7 @@ final readonly class AddressJudge
         return $owner === null
             ? Findings::of()
             : Findings::of(
-                Finding::stop(
-                    'addresses.taken',
-                    "{$address} belongs to {$owner}.",
-                    'Two machines with one address answer in turns, and both seem broken.',
-                    'Choose another.',
-                    $place,
-                ),
+                AddressFindings::taken($address, $owner, 'Choose another.', $place),
             );
     }
 }

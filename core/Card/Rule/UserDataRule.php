@@ -14,6 +14,7 @@ use Burrow\Card\Read\UserDataKind;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
+use Burrow\Net\AddressFindings;
 use Burrow\Net\Hostname;
 use Burrow\Net\TimeZone;
 use Burrow\Text\KnownWords;
@@ -160,12 +161,7 @@ final class UserDataRule implements CardRule
                 ? Hostname::check($name)->and(
                     in_array(strtolower($name), $context->names, true)
                         ? [
-                            Finding::stop(
-                                'addresses.name_taken',
-                                "Another box is called “{$name}”.",
-                                'Both announce the same name, and neither is found for sure.',
-                                'Choose another.',
-                            ),
+                            AddressFindings::nameTaken($name, 'Choose another.', null),
                         ]
                         : [],
                 )

@@ -7,6 +7,7 @@ namespace Burrow\Card\Write;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
+use Burrow\Net\AddressFindings;
 use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
@@ -62,13 +63,7 @@ final readonly class Series
             $name = Hostname::parse("{$base}-{$n}");
             if (in_array($name->label, $names, true)) {
                 $findings = $findings->and([
-                    Finding::stop(
-                        'addresses.name_taken',
-                        "Another box is called {$name}.",
-                        'Two boxes with one name answer in turns, and the router\'s list shows only one.',
-                        'Choose another beginning.',
-                        Place::field('series_base'),
-                    ),
+                    AddressFindings::nameTaken((string) $name, 'Choose another beginning.', Place::field('series_base')),
                 ]);
             }
             while (

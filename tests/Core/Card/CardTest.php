@@ -9,8 +9,10 @@ use Burrow\Card\Fixer;
 use Burrow\Card\Linter;
 use Burrow\Card\LoginCheck;
 use Burrow\Card\Read\ShownLine;
+use Burrow\Card\Read\WpaValues;
 use Burrow\Card\Write\DeclarativeWriter;
 use Burrow\Card\Write\FirstBoot;
+use Burrow\Card\Write\Sha512Crypt;
 use Burrow\Card\Write\UserDataMerge;
 use Burrow\Card\Write\YamlScalar;
 use Burrow\Judgement\Finding;
@@ -661,4 +663,45 @@ test('user-data of any shape is completed or told, and never stops the card', fu
     'one account for several' => "users: warden\n",
     'commands that are maps' => "runcmd: [{a: b}, {a: b}, [x]]\npackages: {a: b}\n",
     'a list for a name' => "hostname: [a, b]\n",
+]);
+
+// The vectors of "Unix crypt using SHA-256 and SHA-512", version 0.6.
+test('a password\'s hash is the one of the specification', function (): void {
+    expect(Sha512Crypt::hash('Hello world!', 'saltstring'))
+        ->toBe(
+            '$6$saltstring$svn8UoSVapNtMuq1ukKS4tPQd8iKwSMHWjl/O817G3uBnIFNjnQJuesI68u4OTLiBFdcbYEdFCoEOfaS35inz1',
+        )
+        ->and(fn () => Sha512Crypt::hash('Hello world!', ''))
+        ->toThrow(InvalidArgumentException::class)
+        ->and(fn () => Sha512Crypt::hash('Hello world!', str_repeat('a', 17)))
+        ->toThrow(InvalidArgumentException::class)
+        ->and(fn () => Sha512Crypt::hash('Hello world!', 'rounds=1$x'))
+        ->toThrow(InvalidArgumentException::class);
+});
+
+test('a field of wpa_supplicant.conf takes what lies within its bounds', function (
+    string $name,
+    array $takes,
+    array $refuses,
+): void {
+    foreach ($takes as $value) {
+        expect([$name, $value, WpaValues::against($name, $value, true)])->toBe([$name, $value, null]);
+    }
+    foreach ($refuses as $value) {
+        expect([$name, $value, WpaValues::against($name, $value, true) !== null])->toBe([$name, $value, true]);
+    }
+})->with([
+    ['scan_ssid', ['0', '1', '', '0x1', '-3'], ['2', 'yes', '"1"', '1 1', '08']],
+    ['disabled', ['0', '2'], ['3', 'no']],
+    ['mode', ['5'], ['6']],
+    ['ht40', ['-1', '0', '1'], ['-2', '2']],
+    ['ampdu_density', ['-1', '7'], ['-2', '8']],
+    ['priority', ['0', '-5', '99999999999', '010'], ['high', '1.5', '09']],
+    ['frequency', ['2412', '70200'], ['70201']],
+    ['id_str', ['"x"', 'deadbeef', 'NULL', '', 'P"a\\x20b"'], ['x', 'abc', '"x', '"x" y']],
+    ['key_mgmt', ['WPA-PSK', 'SAE WPA-PSK', "NONE\t"], ['', 'WPA2-PSK', 'wpa-psk', 'WPA-PSK,SAE']],
+    ['proto', ['RSN', 'WPA RSN'], ['WPA3', '']],
+    ['bssid', ['02:4b:1e:77:00:0a', 'any', ''], ['02:4b:1e:77:00', '02-4b-1e-77-00-0a']],
+    ['wep_key0', ['"abcde"', '0123456789'], ['"abcd"', '012345678']],
+    ['anything_else', ['x', ''], []],
 ]);

@@ -811,3 +811,31 @@ test('a pocket computer takes power and network from the laptop it is plugged in
         ->and(PlanAnswer::findings($plan->with(board: board('flint')))->codes())
         ->toContain('plan.no_such_link');
 });
+
+test('one busy core of several shows as idle time of the others, on a board that has several', function (): void {
+    // 90 % of what the processor of four cores lets through, three quarters idle: one core is full.
+    $four = plan('cobble', 'supply-2a5');
+    $limit = CopyRate::of($four);
+    $idle = fn (string $board, float $idle, float $rate): ?string => (new MeasuredRate(
+        plan($board, 'supply-2a5', image: 'server-32'),
+        Rate::megabytesPerSecond($rate),
+        $idle,
+    ))->limitMet();
+    expect($limit)
+        ->not->toBeNull()
+        // A single core that is half idle is not full, whatever the rate.
+        ->and($idle('marl', 0.5, 1.0))
+        ->not->toBe('processor');
+});
+
+test('an entry that leaves out what came later has its default', function (): void {
+    $entry = entry('board', 'flint');
+    unset($entry['sockets']['usb_count'], $entry['sockets']['header_pins'], $entry['poe_type']);
+    $board = (new CatalogueReader())->board($entry);
+    expect([$board->usbCount, $board->headerPins, $board->poeType, $board->gadgetMegabits])->toBe([
+        1,
+        0,
+        null,
+        null,
+    ]);
+});

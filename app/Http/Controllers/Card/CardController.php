@@ -22,9 +22,9 @@ use Burrow\Card\Write\Series;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Catalogue\Part\ImageKind;
 use Burrow\Household\Stage;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
+use Burrow\Net\AddressFindings;
 use Burrow\Net\Ipv4;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -116,11 +116,9 @@ final class CardController
                 $image,
                 $card,
                 Findings::of(
-                    Finding::stop(
-                        'addresses.not_an_address',
-                        "“{$card->typed['series_first']}” is no IPv4 address.",
-                        'Four numbers from 0 to 255 with dots between.',
-                        'The first address of the series.',
+                    AddressFindings::notAnAddress(
+                        $card->typed['series_first'],
+                        'It is the first address of the series.',
                         Place::field('series_first'),
                     ),
                 ),
