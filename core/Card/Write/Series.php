@@ -63,7 +63,11 @@ final readonly class Series
             $name = Hostname::parse("{$base}-{$n}");
             if (in_array($name->label, $names, true)) {
                 $findings = $findings->and([
-                    AddressFindings::nameTaken((string) $name, 'Choose another beginning.', Place::field('series_base')),
+                    AddressFindings::nameTaken(
+                        (string) $name,
+                        'Choose another beginning.',
+                        Place::field('series_base'),
+                    ),
                 ]);
             }
             while (
