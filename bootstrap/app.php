@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\House\Fields;
 use App\Http\Middleware\HideWhatKeeps;
 use App\Http\Middleware\OnlyKeeper;
 use App\Http\Middleware\PlainInput;
@@ -29,25 +30,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->alias(['keeper' => OnlyKeeper::class]);
         $middleware->redirectGuestsTo(fn (Request $request): string => '/login'.WayBack::of($request));
         // A card's file means what it says, blanks at its ends included.
-        $middleware->trimStrings(
-            except: [
-                'files.user-data',
-                'files.meta-data',
-                'files.network-config',
-                'yaml',
-                'pasted',
-                // Blanks at the ends of a secret or of a network's name belong to it.
-                'password',
-                'first_password',
-                'passphrase_1',
-                'passphrase_2',
-                'passphrase_3',
-                'ssid_1',
-                'ssid_2',
-                'ssid_3',
-                'ssids',
-            ],
-        );
+        $middleware->trimStrings(except: Fields::asTyped());
         $middleware->encryptCookies(except: ['theme']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
@@ -55,30 +38,13 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(
             fn (UniqueConstraintViolationException $taken, Request $request) => redirect()
                 ->back(fallback: '/')
-                ->withInput(
-                    $request->except([
-                        'password',
-                        'first_password',
-                        'passphrase_1',
-                        'passphrase_2',
-                        'passphrase_3',
-                        'public_key',
-                        '_token',
-                    ]),
-                )
+                ->withInput($request->except(Fields::neverKept()))
                 ->with(
                     'told',
                     'Somebody else has just kept one of that name. Nothing was changed; look at it and choose another.',
                 ),
         );
-        $exceptions->dontFlash([
-            'password',
-            'first_password',
-            'passphrase_1',
-            'passphrase_2',
-            'passphrase_3',
-            'public_key',
-        ]);
+        $exceptions->dontFlash(Fields::neverKept());
     })
     ->create();
 

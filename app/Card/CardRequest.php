@@ -31,8 +31,6 @@ final readonly class CardRequest
 {
     public const NETWORKS = [1, 2, 3];
 
-    private const LONGEST_PASTE = 20000;
-
     public Findings $findings;
 
     /**
@@ -55,7 +53,7 @@ final readonly class CardRequest
         $typed = self::blank($image);
         foreach (array_keys($typed) as $field) {
             if ($request->has($field)) {
-                $text = mb_substr($request->string($field)->value(), 0, self::LONGEST_PASTE);
+                $text = $request->string($field)->value();
                 $typed[$field] = str_starts_with($field, 'ssid_') ? $text : trim($text);
             }
         }

@@ -52,17 +52,8 @@ final readonly class TargetRequest
     public static function from(Request $request, Catalogue $catalogue): self
     {
         $typed = [];
-        foreach (
-            [
-                'desk' => 120,
-                'card' => 40,
-                'before' => Intake::LIMIT,
-                'after' => Intake::LIMIT,
-                'file' => 120,
-                'typed_name' => 200,
-            ] as $field => $longest
-        ) {
-            $typed[$field] = mb_substr($request->string($field)->value(), 0, $longest);
+        foreach (['desk', 'card', 'before', 'after', 'file', 'typed_name'] as $field) {
+            $typed[$field] = $request->string($field)->value();
         }
         $typed['drive'] = $request->boolean('drive') ? '1' : '';
         $record = ImageRecord::query()->find($request->integer('image'));

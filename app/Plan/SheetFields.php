@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Catalogue\Catalogue;
+use App\House\Fields;
 use Burrow\Catalogue\Job\Peripheral;
 use Burrow\Catalogue\Job\School;
 use Burrow\Catalogue\Part\ImageOrigin;
@@ -134,7 +135,7 @@ final class SheetFields
                 array_keys(PlanOfBox::peripherals($catalogue->shelf())),
             ),
         );
-        $chosen['fed'] = mb_substr($request->string('fed')->trim()->value(), 0, 60);
+        $chosen['fed'] = Fields::cut('fed', $request->string('fed')->trim()->value());
 
         return self::seated($chosen, $household);
     }

@@ -47,6 +47,10 @@ class AppServiceProvider extends ServiceProvider
             'mark',
             fn (string $severity): string => "<?php echo \\App\\View\\Plain::mark({$severity}); ?>",
         );
+        Blade::directive(
+            'longest',
+            fn (string $name): string => "<?php echo \\App\\House\\Fields::maxlength({$name}); ?>",
+        );
         Blade::directive('ago', fn (string $at): string => "<?php echo \\App\\View\\Plain::ago({$at}); ?>");
         Session::extend(
             'logins',

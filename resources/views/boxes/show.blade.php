@@ -50,7 +50,7 @@
                     <dd>{{ $box->link === 'wired' ? 'network cable' : 'Wi-Fi' }}</dd>
                 </dl>
                 <form class="row" method="post" action="{{ route('box.fed', $box) }}">@csrf
-                    <div class="field-set grow"><label for="fed_by">Power comes from</label><input class="in" id="fed_by" name="fed_by" maxlength="60"
+                    <div class="field-set grow"><label for="fed_by">Power comes from</label><input class="in" id="fed_by" name="fed_by" @longest('fed_by')
                             value="{{ $box->fed_by }}" placeholder="the strip in the reading room"></div><button class="ghost">Keep</button>
                 </form>
                 @if ($heatJudged !== null)

@@ -90,7 +90,7 @@
                     <form method="post" action="{{ $act('skip') }}">
                         @csrf
                         <input type="hidden" name="version" value="{{ $step->version }}">
-                        <div class="field-set"><label for="reason">Because</label><input class="in" id="reason" name="reason" maxlength="150"></div>
+                        <div class="field-set"><label for="reason">Because</label><input class="in" id="reason" name="reason" @longest('reason')></div>
                         <button class="ghost">Pass over, with this reason</button>
                     </form>
                 </details>

@@ -4,9 +4,11 @@
     <label for="{{ $name }}">{{ $label }}</label>
     @if ($area)
         <textarea id="{{ $name }}" name="{{ $name }}" rows="3" {{ $attributes->class(['in', 'code' => $code]) }}
+            @unless ($attributes->has('maxlength')) @longest($name) @endunless
             @if ($own->blocks()) aria-invalid="true" @endif aria-describedby="{{ $name }}-says">{{ $value }}</textarea>
     @else
         <input id="{{ $name }}" name="{{ $name }}" type="{{ $type }}" value="{{ $value }}" {{ $attributes->class(['in', 'code' => $code]) }}
+            @unless ($attributes->has('maxlength')) @longest($name) @endunless
             @if ($own->blocks()) aria-invalid="true" @endif aria-describedby="{{ $name }}-says">
     @endif
     <div id="{{ $name }}-says" aria-live="polite">

@@ -19,7 +19,7 @@
             <h1>{{ $title }}</h1>
             <form class="find" action="/find" method="get" role="search">
                 <label class="unseen" for="find">Find a box, port or address</label>
-                <input id="find" name="q" type="search" placeholder="Find a box, port, address…" autocomplete="off" hx-get="/find"
+                <input id="find" name="q" type="search" @longest('q') placeholder="Find a box, port, address…" autocomplete="off" hx-get="/find"
                     hx-trigger="input changed delay:150ms" hx-target="#found" hx-swap="innerHTML">
                 <kbd aria-hidden="true">/</kbd>
                 <div id="found" class="found" aria-live="polite"></div>

@@ -48,7 +48,7 @@
                             class="soft">{{ $peripheral->plug }}</span></label>
                 @endforeach
             </div>
-            <div class="field-set"><label for="fed">Power comes from</label><input class="in" id="fed" name="fed" list="switches" maxlength="60"
+            <div class="field-set"><label for="fed">Power comes from</label><input class="in" id="fed" name="fed" list="switches" @longest('fed')
                     value="{{ $choices->get('fed') }}" placeholder="a strip, a switch, a supply"><datalist id="switches">
                     @foreach ($household->switches() as $switch)
                         <option value="{{ $switch }}">

@@ -16,7 +16,7 @@
                     @fragment('because')
                         <label for="because" id="because-label" @unless ($whole) hx-swap-oob="true" @endunless>{{ $seat->findings->blocks() ? 'Go on all the same, because' : 'Why this one, for later (may stay empty)' }}</label>
                     @endfragment
-                    <input class="in" id="because" name="because" form="keep" maxlength="500" value="{{ old('because') }}"
+                    <input class="in" id="because" name="because" form="keep" @longest('because') value="{{ old('because') }}"
                         @error('because') aria-invalid="true" aria-describedby="because-says" @enderror>
                     @error('because')
                         <p class="hint" id="because-says">{{ $message }}</p>

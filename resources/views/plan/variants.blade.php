@@ -38,7 +38,7 @@
                             <td>
                                 <p><a class="act" href="{{ route('plan', $plan['choices']->toArray()) }}">Take this one</a></p>
                                 <form class="row" method="post" action="{{ route('plan.drop', $plan['id']) }}">@csrf @method('delete')<input class="in" name="reason"
-                                        aria-label="Why variant {{ $i + 1 }} is dropped" placeholder="dropped because" maxlength="200"><button class="ghost">Drop</button>
+                                        aria-label="Why variant {{ $i + 1 }} is dropped" placeholder="dropped because" @longest('reason')><button class="ghost">Drop</button>
                                 </form>
                             </td>
                         @endforeach

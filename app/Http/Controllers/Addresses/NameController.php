@@ -29,7 +29,7 @@ final class NameController
     {
         $network = Network::home();
         $proposed = Books::addresses($network, $box)->propose();
-        $name = $request->string('name', old('name', $box->name ?? ''))->trim()->value();
+        $name = $request->string('name', old('name', $box->name ?? ''))->value();
         $address = $request
             ->string('address', old('address', $box->address ?? (string) $proposed))
             ->trim()
@@ -56,8 +56,8 @@ final class NameController
     public function update(Request $request, Box $box): RedirectResponse
     {
         $network = Network::home();
-        $name = $request->string('name')->trim()->value();
-        $address = $request->string('address')->trim()->value();
+        $name = $request->string('name')->value();
+        $address = $request->string('address')->value();
         $findings = Books::nameFindings($network, $name, $box)->and(
             Books::addresses($network, $box)->check($address),
         );
@@ -77,7 +77,7 @@ final class NameController
             // Somebody else took it between the check and the saving; the check above now says so.
             return redirect()
                 ->route('box.name', $box)
-                ->withInput(['name' => $name, 'address' => $address]);
+                ->withInput(['name' => $name, 'address' => $address, 'ports' => $ports]);
         }
         foreach ($ports as $id => $port) {
             $box->jobs()

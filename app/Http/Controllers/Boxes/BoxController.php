@@ -155,7 +155,7 @@ final class BoxController
     /** The supply, strip or switch that the box hangs on. */
     public function fed(Request $request, Box $box): RedirectResponse
     {
-        $from = mb_substr($request->string('fed_by')->trim()->value(), 0, 60);
+        $from = $request->string('fed_by')->value();
         $box->update(['fed_by' => $from === '' ? null : $from]);
         JournalEntry::write(
             $box,

@@ -24,7 +24,7 @@ final class FindController
 
     public function __invoke(Request $request): string
     {
-        $sought = mb_substr($request->string('q')->trim()->value(), 0, 60);
+        $sought = $request->string('q')->value();
         $like = '%'.addcslashes($sought, '%_\\').'%';
         $none = $sought === '';
 

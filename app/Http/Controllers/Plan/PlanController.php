@@ -80,7 +80,7 @@ final class PlanController
     public function store(Request $request, Household $household, Deciding $deciding): RedirectResponse
     {
         $choices = $this->choices($request, $household);
-        $because = trim($request->string('because')->limit(500, '')->value());
+        $because = $request->string('because')->value();
         if ($because === '' && $deciding->findings($choices)->blocks()) {
             return redirect()
                 ->route('plan', $choices->toArray())
@@ -138,7 +138,7 @@ final class PlanController
     /** A variant that was tried goes with its reason into the journal, and later into the decision. */
     public function drop(Request $request, Household $household, Plan $plan): RedirectResponse
     {
-        $reason = trim($request->string('reason')->limit(200, '')->value());
+        $reason = $request->string('reason')->value();
         $sentence = PlanAnswer::to(
             $this->choices(Request::create('/', 'GET', $plan->choices), $household)->input(),
         )->sentence();
@@ -155,7 +155,7 @@ final class PlanController
     /** What lies in the drawer already is not bought again. */
     public function drawer(Request $request): RedirectResponse
     {
-        $label = mb_substr($request->string('part')->trim()->value(), 0, 160);
+        $label = $request->string('part')->value();
         if ($label !== '') {
             DrawerPart::toggle($label);
         }

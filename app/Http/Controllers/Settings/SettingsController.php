@@ -77,11 +77,7 @@ final class SettingsController
     public function update(Request $request): RedirectResponse
     {
         $typed = array_map(
-            fn (string $field): string => mb_substr(
-                $request->string($field)->trim()->value(),
-                0,
-                $field === 'ssids' ? 480 : 80,
-            ),
+            fn (string $field): string => $request->string($field)->value(),
             array_combine(self::FIELDS, self::FIELDS),
         );
         $typed['ssids'] = str_replace("\r", '', $typed['ssids']);

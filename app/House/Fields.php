@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\House;
+
+/**
+ * What holds for the fields of all forms by their names, once: how long a text may be, whether the blanks at its ends
+ * belong to it, whether it is a secret, whether it is a list. A field that is not named here is one trimmed text.
+ *
+ * Forms that say a shorter length have a message of their own for it; the lengths here are the budget of those that
+ * have none, and their inputs carry the same number, so that nothing which a browser sends is cut.
+ */
+final class Fields
+{
+    /** Letters of a field that is not named below. */
+    public const LONGEST = 40_000;
+
+    /** Letters. What people paste from a tool is bounded by the one who reads it, which says so. */
+    private const LENGTHS = [
+        'q' => 60,
+        'fed' => 60,
+        'fed_by' => 60,
+        'part' => 160,
+        'reason' => 200,
+        'because' => 500,
+        'name' => 80,
+        'prefix' => 80,
+        'router' => 80,
+        'pool_first' => 80,
+        'pool_last' => 80,
+        'domain' => 80,
+        'wan' => 80,
+        'time_zone' => 80,
+        'country' => 80,
+        'currency' => 80,
+        'ssids' => 480,
+        'desk' => 120,
+        'card' => 40,
+        'file' => 120,
+        'typed_name' => 200,
+        'pasted' => null,
+        'before' => null,
+        'after' => null,
+        'yaml' => null,
+    ];
+
+    private const SECRETS = [
+        'password',
+        'first_password',
+        'passphrase_1',
+        'passphrase_2',
+        'passphrase_3',
+    ];
+
+    /** Not trimmed: a card's file means what it says, and a network's name may end in a blank. Secrets neither. */
+    private const AS_TYPED = [
+        'files.user-data',
+        'files.meta-data',
+        'files.network-config',
+        'yaml',
+        'pasted',
+        'ssid_1',
+        'ssid_2',
+        'ssid_3',
+        'ssids',
+    ];
+
+    private const LISTS = ['ports', 'files', 'along', 'plugged', 'schools'];
+
+    /** @return int<1, max>|null letters; null: as long as the one who reads it takes */
+    public static function longest(string $name): ?int
+    {
+        return array_key_exists($name, self::LENGTHS) ? self::LENGTHS[$name] : self::LONGEST;
+    }
+
+    public static function cut(string $name, string $text): string
+    {
+        return mb_substr($text, 0, self::longest($name));
+    }
+
+    /** What a form's input carries, so that a browser types no more than is kept. */
+    public static function maxlength(string $name): string
+    {
+        $longest = self::longest($name);
+
+        return $longest === null || $longest === self::LONGEST ? '' : "maxlength=\"{$longest}\"";
+    }
+
+    public static function isList(string $name): bool
+    {
+        return in_array($name, self::LISTS, true);
+    }
+
+    /** @return list<string> the fields whose blanks at the ends belong to them */
+    public static function asTyped(): array
+    {
+        return [...self::AS_TYPED, ...self::SECRETS];
+    }
+
+    /** @return list<string> what is never put into a session or back into a form */
+    public static function neverKept(): array
+    {
+        return [...self::SECRETS, 'public_key', '_token'];
+    }
+}
