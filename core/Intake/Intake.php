@@ -13,7 +13,6 @@ use Burrow\Intake\Leases\LeaseReader;
 use Burrow\Intake\Updates\UpgradeReader;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
-use Burrow\Judgement\Place;
 use Burrow\Text\TextBudget;
 
 /** All readers by kind, with the one size limit that holds for every text that comes in. */
@@ -61,39 +60,14 @@ final readonly class Intake
     public function read(string $kind, string $text): Reading
     {
         if (! $this->knows($kind)) {
-            return $this->refused(
-                $kind,
-                Finding::stop(
-                    'intake.unknown_kind',
-                    "There is no reader for “{$kind}”.",
-                    'Every kind of text has a reader of its own.',
-                    'Known kinds: '.implode(', ', array_keys($this->readers)).'.',
-                ),
-            );
+            return $this->refused($kind, IntakeFindings::unknownKind($kind, array_keys($this->readers)));
         }
         $tooMuch = TextBudget::paste()->exceeded($text);
         if ($tooMuch !== null) {
-            return $this->refused(
-                $kind,
-                Finding::stop(
-                    'intake.over_budget',
-                    'The text was not looked at: '.$tooMuch->because.'.',
-                    'No tool read here prints that for a home network.',
-                    'Paste only the part about this network.',
-                    $tooMuch->line === null ? null : Place::file($kind, $tooMuch->line),
-                ),
-            );
+            return $this->refused($kind, IntakeFindings::overBudget($kind, $tooMuch));
         }
         if (str_starts_with($text, "PK\x03\x04") || str_contains(substr($text, 0, 4096), "\0")) {
-            return $this->refused(
-                $kind,
-                Finding::stop(
-                    'intake.not_text',
-                    'This is a packed or binary file, not text.',
-                    'The readers look at what a tool printed, as text.',
-                    'Unpack it, open the text inside and paste that.',
-                ),
-            );
+            return $this->refused($kind, IntakeFindings::notText());
         }
 
         return $this->readers[$kind]->read(mb_scrub((string) preg_replace('/^\xEF\xBB\xBF/', '', $text), 'UTF-8'));

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Intake;
 
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
-use Burrow\Judgement\Place;
 
 /**
  * Lines with which a shell, sudo, the login client or a package tool says that a command did not do what it was to do.
@@ -105,15 +103,7 @@ final class Refusals
             $line = trim(substr((string) preg_replace('/\e\[[0-9;]{0,12}[A-Za-z]/', '', $line), 0, 600));
             foreach (self::KNOWN as $pattern => [$found, $why, $do]) {
                 if ($line !== '' && preg_match($pattern, $line) === 1) {
-                    return Findings::of(
-                        Finding::stop(
-                            'intake.refused',
-                            $found,
-                            'Line '.($index + 1).' says “'.mb_strimwidth($line, 0, 120, '…')."”. {$why}",
-                            $do,
-                            Place::field('pasted'),
-                        ),
-                    );
+                    return Findings::of(IntakeFindings::refused($found, $index + 1, $line, $why, $do));
                 }
             }
         }

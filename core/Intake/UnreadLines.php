@@ -6,7 +6,6 @@ namespace Burrow\Intake;
 
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
-use Burrow\Judgement\Place;
 
 /** Collects lines that a reader did not understand: the first few one by one, the rest as a count. */
 final class UnreadLines
@@ -29,27 +28,13 @@ final class UnreadLines
 
             return;
         }
-        $this->findings[] = Finding::note(
-            'intake.line_not_read',
-            "Line {$line} was passed over: {$why}.",
-            'The rest was read.',
-            '',
-            Place::file($this->kind, $line),
-        );
+        $this->findings[] = IntakeFindings::lineNotRead($this->kind, $line, $why);
     }
 
     public function findings(): Findings
     {
         $all = Findings::of(...$this->findings);
 
-        return $this->more === 0
-            ? $all
-            : $all->and([
-                Finding::note(
-                    'intake.line_not_read',
-                    "And {$this->more} more lines were passed over.",
-                    'They have the same kind of trouble.',
-                ),
-            ]);
+        return $this->more === 0 ? $all : $all->and([IntakeFindings::moreLinesNotRead($this->more)]);
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Burrow\Stores;
 
 use Burrow\Intake\Disks\BlockDevice;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Quantity\Bytes;
 
@@ -32,13 +31,7 @@ final readonly class DiskChoice
             if ($reason === null) {
                 $candidates[] = $disk;
             } else {
-                $kept = $kept->and([
-                    Finding::note(
-                        'stores.disk_stays',
-                        "{$disk->name}, {$disk->size->decimal()}: not touched.",
-                        $reason,
-                    ),
-                ]);
+                $kept = $kept->and([StoresFindings::diskStays($disk, $reason)]);
             }
         }
         if (count($candidates) !== 1) {
@@ -49,28 +42,11 @@ final readonly class DiskChoice
                         implode(', ', array_map(fn (BlockDevice $d): string => $d->name, $candidates)).
                         '.';
 
-            return new self(
-                null,
-                Findings::of(
-                    Finding::stop(
-                        'stores.disk_in_doubt',
-                        $what,
-                        'Wiping the wrong one cannot be undone, so none is named.',
-                        $candidates === []
-                            ? 'Plug the disk in, wait ten seconds and list again.'
-                            : 'Unplug all but the one and list again.',
-                    ),
-                )->and($kept),
-            );
+            return new self(null, Findings::of(StoresFindings::diskInDoubt($what, $candidates === []))->and($kept));
         }
         $disk = $candidates[0];
         if (($disk->serial ?? '') === '') {
-            $nameless = Finding::stop(
-                'stores.disk_without_serial',
-                "{$disk->name} shows no serial number.",
-                'The commands that wipe a disk look at its number first; without one they could not tell it from another.',
-                'Connect it through another adapter, or directly, and list again.',
-            );
+            $nameless = StoresFindings::diskWithoutSerial($disk);
 
             return new self(null, Findings::of($nameless)->and($kept));
         }
@@ -80,13 +56,8 @@ final readonly class DiskChoice
                 : 'It holds: '.implode(', ', $disk->fileSystems).'. All of that would be gone.';
         $finding =
             $disk->fileSystems === []
-                ? Finding::fine('stores.disk_chosen', self::name($disk), $holds)
-                : Finding::warn(
-                    'stores.disk_not_empty',
-                    self::name($disk),
-                    $holds,
-                    'Look at it on another computer first if you do not know it.',
-                );
+                ? StoresFindings::diskChosen(self::name($disk), $holds)
+                : StoresFindings::diskNotEmpty(self::name($disk), $holds);
 
         return new self($disk, Findings::of($finding)->and($kept));
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Intake\Disks;
 
-use Burrow\Judgement\Finding;
+use Burrow\Intake\IntakeFindings;
 use Burrow\Judgement\Findings;
 
 /** The disks of one list, as far as they could be read, and one word for all that could not. */
@@ -48,34 +48,8 @@ final class DeviceList
     /** @param  string  $lacks  "no name or no size in bytes" */
     public function findings(string $lacks, string $do): Findings
     {
-        $findings =
-            $this->unread === 0
-                ? []
-                : [
-                    Finding::note(
-                        'intake.device_not_read',
-                        ($this->unread === 1
-                            ? 'A device in the list has '
-                            : "{$this->unread} devices in the list have ").
-                            $lacks.
-                            '.',
-                        $this->unread === 1 ? 'It was left out.' : 'They were left out.',
-                        $do,
-                    ),
-                ];
+        $findings = $this->unread === 0 ? [] : [IntakeFindings::deviceNotRead($this->unread, $lacks, $do)];
 
-        return Findings::of(
-            ...$findings,
-            ...! $this->cut
-                ? []
-                : [
-                    Finding::warn(
-                        'intake.too_many_devices',
-                        'Only the first '.self::MOST.' devices of this list were read.',
-                        'A desk computer has a dozen; what stands further down may be the disk you look for.',
-                        'Run the command again and paste its answer once.',
-                    ),
-                ],
-        );
+        return Findings::of(...$findings, ...! $this->cut ? [] : [IntakeFindings::tooManyDevices(self::MOST)]);
     }
 }

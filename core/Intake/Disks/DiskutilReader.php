@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Burrow\Intake\Disks;
 
+use Burrow\Intake\IntakeFindings;
 use Burrow\Intake\Reader;
 use Burrow\Intake\Reading;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Quantity\Bytes;
 use DOMDocument;
@@ -55,18 +55,7 @@ final class DiskutilReader implements Reader
             }
         }
         if ($disks === []) {
-            return new Reading(
-                $this->kind(),
-                [],
-                Findings::of(
-                    Finding::stop(
-                        'intake.not_diskutil',
-                        'This is not what diskutil list -plist prints.',
-                        'The property list is the form that can be read without guessing.',
-                        'Run the command as shown and paste everything from <?xml to </plist>.',
-                    ),
-                ),
-            );
+            return new Reading($this->kind(), [], Findings::of(IntakeFindings::notDiskutil()));
         }
         $read = array_filter(
             array_map(

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Burrow\Intake\Disks;
 
+use Burrow\Intake\IntakeFindings;
 use Burrow\Intake\Reader;
 use Burrow\Intake\Reading;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Quantity\Bytes;
 
@@ -50,18 +50,7 @@ final class GetDiskReader implements Reader
                     array_key_exists('Size', $one),
             ) === []
         ) {
-            return new Reading(
-                $this->kind(),
-                [],
-                Findings::of(
-                    Finding::stop(
-                        'intake.not_get_disk',
-                        'This is not what Get-Disk | ConvertTo-Json prints.',
-                        'The list in brackets is the form that can be read without guessing.',
-                        'Run the command as shown and paste everything from the first bracket to the last.',
-                    ),
-                ),
-            );
+            return new Reading($this->kind(), [], Findings::of(IntakeFindings::notGetDisk()));
         }
         $list = DeviceList::read($entries, $this->disk(...));
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Burrow\Intake\Disks;
 
+use Burrow\Intake\IntakeFindings;
 use Burrow\Intake\Reader;
 use Burrow\Intake\Reading;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Quantity\Bytes;
 
@@ -30,18 +30,7 @@ final class LsblkReader implements Reader
     {
         $json = json_decode($this->outermostBraces($text), true, 32);
         if (! is_array($json) || ! is_array($json['blockdevices'] ?? null)) {
-            return new Reading(
-                $this->kind(),
-                [],
-                Findings::of(
-                    Finding::stop(
-                        'intake.not_lsblk_json',
-                        'This is not what lsblk --json prints.',
-                        'The list in curly brackets is the one that can be read without guessing.',
-                        'Run the command as shown, with --json, and paste everything from the first { to the last }.',
-                    ),
-                ),
-            );
+            return new Reading($this->kind(), [], Findings::of(IntakeFindings::notLsblkJson()));
         }
         $links = $this->links($text);
         $list = DeviceList::read(

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Burrow\Intake\Keys;
 
+use Burrow\Intake\IntakeFindings;
 use Burrow\Intake\Reader;
 use Burrow\Intake\Reading;
 use Burrow\Intake\UnreadLines;
-use Burrow\Judgement\Finding;
 use Burrow\Net\SshPublicKey;
 
 /** `ssh-keyscan` output and known_hosts lines: host, key type, key. */
@@ -41,16 +41,7 @@ final class HostKeyReader implements Reader
         return new Reading(
             $this->kind(),
             $keys,
-            $keys !== []
-                ? $findings
-                : $findings->and([
-                    Finding::warn(
-                        'intake.no_host_key',
-                        'No host key was found.',
-                        'Either nothing answered on port 22, or only the error was pasted.',
-                        'Run ssh-keyscan again and paste all of it.',
-                    ),
-                ]),
+            $keys !== [] ? $findings : $findings->and([IntakeFindings::noHostKey()]),
         );
     }
 }

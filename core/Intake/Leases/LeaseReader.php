@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Burrow\Intake\Leases;
 
+use Burrow\Intake\IntakeFindings;
 use Burrow\Intake\Reader;
 use Burrow\Intake\Reading;
 use Burrow\Intake\UnreadLines;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Mac;
@@ -38,14 +38,7 @@ final class LeaseReader implements Reader
                 : $this->lines($text, $unread);
         $findings = $unread->findings();
         if ($leases === []) {
-            $findings = $findings->and([
-                Finding::warn(
-                    'intake.no_leases',
-                    'No lease was found in this text.',
-                    'A router\'s list names at least the desk computer you sit at.',
-                    'Paste the whole list, or the lease file itself.',
-                ),
-            ]);
+            $findings = $findings->and([IntakeFindings::noLeases()]);
         }
 
         return new Reading(
@@ -143,16 +136,7 @@ final class LeaseReader implements Reader
 
         return $public === []
             ? Findings::of()
-            : Findings::of(
-                Finding::warn(
-                    'intake.lease_not_private',
-                    array_key_first($public).
-                        (count($public) === 1 ? ' is' : ' and '.(count($public) - 1).' more are').
-                        ' outside of the private ranges.',
-                    'A home router hands out addresses of 10/8, 172.16/12 or 192.168/16 (RFC 1918); nothing else is ever asked from here.',
-                    'Look whether this is the list of your router.',
-                ),
-            );
+            : Findings::of(IntakeFindings::leaseNotPrivate(array_key_first($public), count($public)));
     }
 
     /**
@@ -169,14 +153,7 @@ final class LeaseReader implements Reader
         $findings = Findings::of();
         foreach ($byMac as $mac => $addresses) {
             if (count($addresses) > 1 && count($findings) < 5) {
-                $findings = $findings->and([
-                    Finding::note(
-                        'intake.one_machine_two_leases',
-                        "{$mac} holds ".implode(' and ', array_slice($addresses, 0, 4)).'.',
-                        'An older lease may not have run out yet.',
-                        'The newest one counts.',
-                    ),
-                ]);
+                $findings = $findings->and([IntakeFindings::oneMachineTwoLeases($mac, $addresses)]);
             }
         }
 

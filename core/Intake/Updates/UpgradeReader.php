@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Burrow\Intake\Updates;
 
+use Burrow\Intake\IntakeFindings;
 use Burrow\Intake\Reader;
 use Burrow\Intake\Reading;
 use Burrow\Intake\Refusals;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 
 /** What `apt-get upgrade` and `full-upgrade` print, in English. */
@@ -40,18 +40,7 @@ final class UpgradeReader implements Reader
             return new Reading($this->kind(), [], $refused);
         }
         if (! $counted) {
-            return new Reading(
-                $this->kind(),
-                [],
-                Findings::of(
-                    Finding::warn(
-                        'intake.no_upgrade_summary',
-                        'The line that counts the packages is missing.',
-                        'It reads “… upgraded, … newly installed, …” and stands before the scrolling part.',
-                        'Paste from the command on.',
-                    ),
-                ),
-            );
+            return new Reading($this->kind(), [], Findings::of(IntakeFindings::noUpgradeSummary()));
         }
         $summary = new UpgradeSummary(
             (int) $match[1],
@@ -61,15 +50,6 @@ final class UpgradeReader implements Reader
             str_contains($text, 'System restart required'),
         );
 
-        return new Reading(
-            $this->kind(),
-            [$summary],
-            Findings::of(
-                Finding::fine(
-                    'intake.upgraded',
-                    "{$summary->upgraded} packages upgraded, {$summary->installed} new.",
-                ),
-            ),
-        );
+        return new Reading($this->kind(), [$summary], Findings::of(IntakeFindings::upgraded($summary)));
     }
 }
