@@ -42,4 +42,54 @@ final class AddressFindings
             $place,
         );
     }
+
+    public static function broadcast(Ipv4 $address, string $do): Finding
+    {
+        return Finding::stop(
+            'addresses.broadcast',
+            "{$address} is the broadcast address.",
+            'The last address of a prefix reaches everybody at once (RFC 919).',
+            $do,
+        );
+    }
+
+    public static function insideDhcpPool(Ipv4 $address, AddressRange $pool, string $do): Finding
+    {
+        return Finding::stop(
+            'addresses.inside_dhcp_pool',
+            "{$address} is inside the DHCP pool.",
+            "The router hands out {$pool} to anyone who asks; sooner or later two machines have it.",
+            $do,
+        );
+    }
+
+    public static function networkAddress(Ipv4 $address, string $do): Finding
+    {
+        return Finding::stop(
+            'addresses.network_address',
+            "{$address} is the network itself.",
+            'The first address of a prefix names the network (RFC 4632).',
+            $do,
+        );
+    }
+
+    public static function outsidePrefix(Ipv4 $address, Prefix $prefix, string $do): Finding
+    {
+        return Finding::stop(
+            'addresses.outside_prefix',
+            "{$address} is not in this network.",
+            "The network reaches from {$prefix->network} to {$prefix->broadcast()}; nobody here would find the box.",
+            $do,
+        );
+    }
+
+    public static function router(Ipv4 $address, string $do): Finding
+    {
+        return Finding::stop(
+            'addresses.router',
+            "{$address} is the router.",
+            'The whole network would lose its way out.',
+            $do,
+        );
+    }
 }

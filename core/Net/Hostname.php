@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Burrow\Net;
 
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use InvalidArgumentException;
 
@@ -61,85 +60,29 @@ final readonly class Hostname
     public static function check(string $text, bool $asMachine = true): Findings
     {
         if ($text === '') {
-            return Findings::of(
-                Finding::stop(
-                    'hostname.empty',
-                    'There is no name yet.',
-                    'The box announces itself by its name.',
-                    'Choose one short word.',
-                ),
-            );
+            return Findings::of(NameFindings::empty());
         }
         $findings = Findings::of();
         if (str_contains($text, '.')) {
-            $findings = $findings->and([
-                Finding::stop(
-                    'hostname.dot',
-                    "“{$text}” holds a dot.",
-                    'The name is one label; the domain (.local or the network\'s own) is added by the network, and typed here it ends up doubled.',
-                    'Type “'.strstr($text, '.', true).'” only.',
-                ),
-            ]);
+            $findings = $findings->and([NameFindings::dot($text)]);
         }
         if (preg_match('/[^A-Za-z0-9.-]/', $text) === 1) {
-            $findings = $findings->and([
-                Finding::stop(
-                    'hostname.character',
-                    "“{$text}” holds a character that host names cannot have.",
-                    'Letters a to z, digits and hyphens are all there is (RFC 952): no spaces, underscores or accents.',
-                    'Try “'.self::nearest($text).'”.',
-                ),
-            ]);
+            $findings = $findings->and([NameFindings::character($text, self::nearest($text))]);
         }
         if (preg_match('/^-|-$/', $text) === 1) {
-            $findings = $findings->and([
-                Finding::stop(
-                    'hostname.hyphen_edge',
-                    "“{$text}” begins or ends with a hyphen.",
-                    'RFC 952 wants a letter or digit there.',
-                    'Take the hyphen away.',
-                ),
-            ]);
+            $findings = $findings->and([NameFindings::hyphenEdge($text)]);
         }
         if (strlen($text) > 63) {
-            $findings = $findings->and([
-                Finding::stop(
-                    'hostname.too_long',
-                    'The name has '.strlen($text).' characters.',
-                    'A label holds at most 63 (RFC 1035), and nobody types more than a dozen.',
-                    'Shorten it.',
-                ),
-            ]);
+            $findings = $findings->and([NameFindings::tooLong($text)]);
         }
         if ($asMachine && in_array(strtolower($text), self::RESERVED, true)) {
-            $findings = $findings->and([
-                Finding::stop(
-                    'hostname.reserved',
-                    "“{$text}” is a name that every network uses for something else.",
-                    'Programs take it for this machine itself, or for the router (RFC 6761, RFC 2606, hosts(5)).',
-                    'Choose another word.',
-                ),
-            ]);
+            $findings = $findings->and([NameFindings::reserved($text)]);
         }
         if (preg_match('/^\d+$/', $text) === 1) {
-            $findings = $findings->and([
-                Finding::warn(
-                    'hostname.digits_only',
-                    'The name is digits only.',
-                    'RFC 1123 allows it, but some programs read a bare number as an address.',
-                    'Put a letter in.',
-                ),
-            ]);
+            $findings = $findings->and([NameFindings::digitsOnly()]);
         }
         if (preg_match('/[A-Z]/', $text) === 1) {
-            $findings = $findings->and([
-                Finding::note(
-                    'hostname.capitals',
-                    'Capitals make no difference.',
-                    'Names ignore case (RFC 1123).',
-                    'It is written “'.strtolower($text).'” everywhere.',
-                ),
-            ]);
+            $findings = $findings->and([NameFindings::capitals($text)]);
         }
 
         return $findings;

@@ -12,7 +12,6 @@ use Burrow\Catalogue\Part\DeskSystem;
 use Burrow\Catalogue\Part\ImageOrigin;
 use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Catalogue\Shelf;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Plan\Power\Feed;
@@ -61,7 +60,7 @@ final readonly class PlanFile
         ) {
             if (isset($data[$name]) && ! isset($known[$data[$name]])) {
                 $findings = $findings->and([
-                    self::unknown(
+                    PlanFindings::unknownPart(
                         $name,
                         $data[$name],
                         array_keys($known),
@@ -73,7 +72,7 @@ final readonly class PlanFile
         foreach ($data['jobs'] as $index => $job) {
             if (! isset($shelf->jobs[$job])) {
                 $findings = $findings->and([
-                    self::unknown(
+                    PlanFindings::unknownPart(
                         'job',
                         $job,
                         array_keys($shelf->jobs),
@@ -86,17 +85,15 @@ final readonly class PlanFile
             $known = array_map(fn (School $one): string => $one->id, $shelf->jobs[$job]->schools ?? []);
             if (! in_array($job, $data['jobs'], true)) {
                 $findings = $findings->and([
-                    Finding::stop(
-                        'plan.school_without_job',
-                        "A school is chosen for “{$job}”, which is no job of this plan.",
-                        'It would be passed over without a word.',
-                        'Jobs of this plan: '.implode(', ', $data['jobs']).'.',
+                    PlanFindings::schoolWithoutJob(
+                        $job,
+                        $data['jobs'],
                         Place::file($file, $lines->locate(['schools', $job])),
                     ),
                 ]);
             } elseif (! in_array($school, $known, true)) {
                 $findings = $findings->and([
-                    self::unknown(
+                    PlanFindings::unknownPart(
                         "school of {$job}",
                         $school,
                         $known,
@@ -274,18 +271,6 @@ final readonly class PlanFile
             $desk['restarts'],
             (float) $desk['hours'],
             (float) $desk['watts'],
-        );
-    }
-
-    /** @param  list<string>  $known */
-    private static function unknown(string $kind, string $typed, array $known, Place $place): Finding
-    {
-        return Finding::stop(
-            'plan.unknown_part',
-            "There is no {$kind} “{$typed}” in the catalogue.",
-            'A plan names entries by their id.',
-            'Known: '.implode(', ', $known).'.',
-            $place,
         );
     }
 }

@@ -115,37 +115,10 @@ final readonly class Seat
         $hours = $always ? max(0.0, 24 - $desk->hours) : 0.0;
         $more = Money::of((($desk->watts * $hours * 365.25) / 1000) * $plan->circumstances->pricePerKilowattHour);
         $findings = array_filter([
-            $desk->sleeps && $needed
-                ? Finding::stop(
-                    'plan.desk_sleeps',
-                    ucfirst($desk->name).' goes to sleep by itself.',
-                    'The whole house, or whoever is outside, waits for it then.',
-                    'A box of its own, or sleep switched off.',
-                )
-                : null,
-            $desk->sleeps && ! $needed
-                ? Finding::warn(
-                    'plan.desk_sleeps',
-                    ucfirst($desk->name).' goes to sleep by itself, in the middle of the job as well.',
-                    'What was running stops without a word.',
-                    'A box of its own, or sleep switched off.',
-                )
-                : null,
-            $desk->restarts
-                ? Finding::warn(
-                    'plan.desk_restarts',
-                    ucfirst($desk->name).' restarts by itself for its updates.',
-                    'An existing computer serves only if it never restarts in the middle of the job.',
-                    'A box of its own, or restarts by hand only.',
-                )
-                : null,
-            $always && $hours > 0
-                ? Finding::note(
-                    'plan.desk_hours',
-                    ucfirst($desk->name).' is on '.round($desk->hours).' hours a day now.',
-                    "Leaving it on around the clock costs {$more} more a year.",
-                )
-                : null,
+            $desk->sleeps && $needed ? PlanFindings::deskSleepsUnderService($desk) : null,
+            $desk->sleeps && ! $needed ? PlanFindings::deskSleeps($desk) : null,
+            $desk->restarts ? PlanFindings::deskRestarts($desk) : null,
+            $always && $hours > 0 ? PlanFindings::deskHours($desk, $more) : null,
         ]);
 
         return new self(
@@ -173,9 +146,7 @@ final readonly class Seat
             $bought->price,
             $year,
             $bought->hands,
-            Findings::of(
-                Finding::note('plan.bought', ucfirst($bought->risk).'.', 'Least work, and least to learn.'),
-            ),
+            Findings::of(PlanFindings::bought($bought)),
         );
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 
 /** From what the jobs will be used and when the box is on: the questions that come before the parts. */
@@ -25,28 +24,10 @@ final readonly class Usage implements PlannerPart
             // A desktop computer and a phone have a browser; and where nobody said from what, nothing is wrong with it.
             $ways = array_filter([$client, in_array($client, ['desktop', 'phone'], true) ? 'browser' : '']);
             if ($ways !== [] && array_intersect($ways, $job->clients) === []) {
-                $findings = $findings->and([
-                    Finding::warn(
-                        'plan.client_not_served',
-                        ucfirst($job->label)." is not used from a {$client}.",
-                        'What you want to use it from decides the job, before any part: it serves '.
-                            implode(', ', $job->clients).
-                            '.',
-                        'Choose another job or another way of using it.',
-                    ),
-                ]);
+                $findings = $findings->and([PlanFindings::clientNotServed($job, $client)]);
             }
             if ($duty !== Duty::AroundTheClock && ($job->servesAll !== '' || $job->facesWorld)) {
-                $findings = $findings->and([
-                    Finding::warn(
-                        'plan.not_always_on',
-                        ucfirst($job->label).' on a box that is not on around the clock: '.$duty->label().'.',
-                        $job->servesAll !== ''
-                            ? "Whenever it is off, the house is without {$job->servesAll}."
-                            : 'Whoever is outside cannot know when it is there.',
-                        'Let it run around the clock, or give the job to a box that does.',
-                    ),
-                ]);
+                $findings = $findings->and([PlanFindings::notAlwaysOn($job, $duty)]);
             }
         }
 

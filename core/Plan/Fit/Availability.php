@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Burrow\Plan\Fit;
 
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Plan\PlanInput;
 use Burrow\Plan\PlannerPart;
@@ -36,14 +35,7 @@ final readonly class Availability implements PlannerPart
             ] as $part
         ) {
             if ($part !== null && ! $part->market->available) {
-                $findings = $findings->and([
-                    Finding::warn(
-                        'plan.not_to_be_had',
-                        "{$part->label} is not to be had at the moment.",
-                        'A plan that waits for a part is no plan.',
-                        'The next best is among the ways out.',
-                    ),
-                ]);
+                $findings = $findings->and([FitFindings::notToBeHad($part->label)]);
             }
         }
 

@@ -69,14 +69,7 @@ final readonly class Company implements PlannerPart
             $number = (int) $port;
             $mayMove = $number >= self::SYSTEM_PORTS || in_array($number, self::PAGES, true);
             for ($free = max(self::MOVED, $number + 1); isset($held[$free]); $free++);
-            $findings[] = Finding::warn(
-                'plan.company_of_ports',
-                ucfirst(implode(' and ', $labels))." both want {$port}.",
-                'One address, protocol and port can be held once; the second service does not start.',
-                $mayMove
-                    ? "Move one of them to {$free} when you install it, or give it a box of its own."
-                    : 'Clients ask at this port and no other: leave one of them out, or give it a box of its own.',
-            );
+            $findings[] = FitFindings::companyOfPorts($labels, $port, $mayMove, $free);
         }
 
         return $findings;
@@ -87,24 +80,13 @@ final readonly class Company implements PlannerPart
         $pair = ucfirst($job->label)." and {$other->label} on one box.";
 
         return match (true) {
-            $job->servesAll !== '' && ($other->restarts || $other->heavy) => Finding::warn(
-                'plan.company_of_a_filter',
+            $job->servesAll !== '' && ($other->restarts || $other->heavy) => FitFindings::companyOfAFilter(
                 $pair,
-                "When the {$other->label} is restarted or overloaded, the whole house is without {$job->servesAll}.",
-                'Give the filter a box of its own; the smallest board will do.',
+                $other,
+                $job,
             ),
-            $job->id === 'print-host' && $other->heavy => Finding::warn(
-                'plan.company_of_a_printer',
-                $pair,
-                'A print stutters when something else takes the processor.',
-                'Give the printer a board of its own.',
-            ),
-            $job->facesWorld && $other->householdFiles => Finding::warn(
-                'plan.company_of_files',
-                $pair,
-                'What can be reached from outside should not hold the household\'s files.',
-                'Two small boxes instead of one.',
-            ),
+            $job->id === 'print-host' && $other->heavy => FitFindings::companyOfAPrinter($pair),
+            $job->facesWorld && $other->householdFiles => FitFindings::companyOfFiles($pair),
             default => null,
         };
     }

@@ -91,35 +91,14 @@ final readonly class MemoryFit implements PlannerPart
         $findings = Findings::of($this->fit());
         $image = $this->plan->image;
         if ($image->memoryLeast->isMoreThan($this->has())) {
-            return $findings->and([
-                Finding::stop(
-                    'plan.image_memory_short',
-                    "{$image->label}: it wants {$image->memoryLeast->binary()} at the very least, and the board has {$this->has()->binary()}.",
-                    'It fails while starting (common practice).',
-                    'Take the plain server image.',
-                ),
-            ]);
+            return $findings->and([FitFindings::imageMemoryShort($image, $this->has())]);
         }
         $half = Bytes::of(intdiv($image->memoryLeast->count + $image->memoryWanted->count, 2));
         if ($image->desktop && $half->isMoreThan($this->has())) {
-            return $findings->and([
-                Finding::stop(
-                    'plan.image_memory_unusable',
-                    "{$image->label} starts and is unusable with {$this->has()->binary()}.",
-                    'It stutters, and the keyboard goes dead (common practice).',
-                    'Take the plain server image, with a light desktop on it if you need one.',
-                ),
-            ]);
+            return $findings->and([FitFindings::imageMemoryUnusable($image, $this->has())]);
         }
         if ($image->memoryWanted->isMoreThan($this->has())) {
-            return $findings->and([
-                Finding::warn(
-                    'plan.image_memory_low',
-                    "{$image->label} wants {$image->memoryWanted->binary()}; the board has {$this->has()->binary()}.",
-                    'It starts, stutters, and the keyboard goes dead at times (common practice).',
-                    'Take the plain server image, with a light desktop on it if you need one.',
-                ),
-            ]);
+            return $findings->and([FitFindings::imageMemoryLow($image, $this->has())]);
         }
 
         return $findings;
@@ -161,29 +140,10 @@ final readonly class MemoryFit implements PlannerPart
         $more = 'Choose a board with more memory, or fewer jobs.';
 
         return match ($this->level()) {
-            Level::RunsWell => Finding::fine('plan.memory_fits', "Memory: {$spare} % to spare when busy."),
-            Level::RunsSlowly => Finding::warn(
-                'plan.memory_tight',
-                $spare >= 0
-                    ? "Only {$spare} % of the memory stays free."
-                    : "When busy, the memory is short by {$this->shortBy()}.",
-                $spare >= 0
-                    ? 'It runs slowly: files are read from the disk again each time.'
-                    : 'It runs slowly: at its peaks it moves memory to the card and back.',
-                $more,
-            ),
-            Level::Unusable => Finding::stop(
-                'plan.memory_swaps',
-                "The memory is short by {$this->shortBy()}.",
-                'It starts, and then spends its time moving memory to the disk and back.',
-                $more,
-            ),
-            Level::DoesNotRun => Finding::stop(
-                'plan.memory_short',
-                "The memory is short by {$this->shortBy()}.",
-                "{$this->needed()->binary()} are needed and the board has {$this->has()->binary()}.",
-                $more,
-            ),
+            Level::RunsWell => FitFindings::memoryFits($spare),
+            Level::RunsSlowly => FitFindings::memoryTight($spare, $this->shortBy(), $more),
+            Level::Unusable => FitFindings::memorySwaps($this->shortBy(), $more),
+            Level::DoesNotRun => FitFindings::memoryShort($this->shortBy(), $this->needed(), $this->has(), $more),
         };
     }
 

@@ -89,25 +89,10 @@ final readonly class ProcessorFit implements PlannerPart
         $board = $this->plan->board->label;
 
         return match ($this->level()) {
-            Level::RunsWell => Finding::fine('plan.processor_fits', "Processor: fast enough for {$what}."),
-            Level::RunsSlowly => Finding::warn(
-                'plan.processor_slow',
-                ucfirst($what)." on the {$board}: slow.",
-                'Pages take their time, and long work makes others wait.',
-                'Choose a faster board.',
-            ),
-            Level::Unusable => Finding::stop(
-                'plan.processor_weak',
-                ucfirst($what)." on the {$board}: it starts and is unusable.",
-                'It is several times slower than what the job wants.',
-                'Choose a faster board.',
-            ),
-            Level::DoesNotRun => Finding::stop(
-                'plan.processor_too_weak',
-                ucfirst($what)." on the {$board}: it does not run.",
-                'It is many times slower than what the job wants.',
-                'Choose a faster board.',
-            ),
+            Level::RunsWell => FitFindings::processorFits($what),
+            Level::RunsSlowly => FitFindings::processorSlow($what, $board),
+            Level::Unusable => FitFindings::processorWeak($what, $board),
+            Level::DoesNotRun => FitFindings::processorTooWeak($what, $board),
         };
     }
 

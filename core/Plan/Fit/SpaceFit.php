@@ -59,29 +59,13 @@ final readonly class SpaceFit implements PlannerPart
         $tooSmall = $this->needed()->isMoreThan($holds);
         if ($this->plan->startsFromDrive()) {
             return $tooSmall
-                ? Finding::stop(
-                    'plan.start_drive_too_small',
-                    "The drive holds {$holds->decimal()}, and the system with its jobs needs {$this->needed()->decimal()}.",
-                    'A full drive stops updates first and everything else after.',
-                    'Take a larger drive.',
-                )
-                : Finding::fine(
-                    'plan.start_drive_holds',
-                    "Space the system uses on the drive: {$this->needed()->decimal()} of {$holds->decimal()}.",
-                );
+                ? FitFindings::startDriveTooSmall($holds, $this->needed())
+                : FitFindings::startDriveHolds($this->needed(), $holds);
         }
 
         return $tooSmall
-            ? Finding::stop(
-                'plan.card_too_small',
-                "The card holds {$holds->decimal()}, and {$this->needed()->decimal()} are needed.",
-                'A full card stops updates first and everything else after.',
-                'Take a larger card.',
-            )
-            : Finding::fine(
-                'plan.card_holds',
-                "Space used on the card: {$this->needed()->decimal()} of {$holds->decimal()}.",
-            );
+            ? FitFindings::cardTooSmall($holds, $this->needed())
+            : FitFindings::cardHolds($this->needed(), $holds);
     }
 
     public function working(): Working

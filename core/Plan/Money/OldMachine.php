@@ -7,6 +7,7 @@ namespace Burrow\Plan\Money;
 use Burrow\Catalogue\Part\BoardClass;
 use Burrow\Judgement\Finding;
 use Burrow\Plan\Fit\ProcessorFit;
+use Burrow\Plan\PlanFindings;
 use Burrow\Plan\PlanInput;
 use Burrow\Quantity\Money;
 
@@ -40,14 +41,7 @@ final readonly class OldMachine
                     ->perYear()
                     ->less(RunningCost::of($plan)->perYear());
 
-                return Finding::note(
-                    'plan.old_machine',
-                    "A {$board->label} costs {$board->price} and is ".
-                        round($board->speed / $plan->board->speed, 1).
-                        ' times as fast.',
-                    "The board with its parts comes to {$total}. It draws more: {$more} a year.",
-                    'Worth a look when one is at hand and its noise does not matter.',
-                );
+                return PlanFindings::oldMachine($board, $plan, $total, $more);
             }
         }
 

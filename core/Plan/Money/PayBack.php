@@ -9,6 +9,7 @@ use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
+use Burrow\Plan\PlanFindings;
 use Burrow\Plan\PlanInput;
 use Burrow\Plan\PlannerPart;
 use Burrow\Plan\SilentPart;
@@ -43,13 +44,7 @@ final readonly class PayBack implements PlannerPart
     {
         $months = $this->months();
 
-        return $months === null
-            ? Finding::note(
-                'plan.never_pays',
-                'Running it costs as much as the subscription.',
-                'It pays in other ways, or not at all.',
-            )
-            : Finding::fine('plan.pays_back', 'Paid back after '.(int) ceil($months).' months.');
+        return $months === null ? PlanFindings::neverPays() : PlanFindings::paysBack($months);
     }
 
     public function working(): Working

@@ -54,29 +54,13 @@ final readonly class BusBudget implements PlannerPart
         $devices = count($this->devices->list);
 
         return match (true) {
-            $hub !== null && $hub->sockets > 0 && $devices > $hub->sockets => Finding::stop(
-                'plan.hub_sockets',
-                "{$devices} devices want a socket, and the hub has {$hub->sockets}.",
-                'One of them stays unplugged.',
-                'A hub with more sockets, or fewer devices.',
+            $hub !== null && $hub->sockets > 0 && $devices > $hub->sockets => PowerFindings::hubSockets(
+                $devices,
+                $hub,
             ),
-            round($asked->amps, 2) <= $limit->amps => Finding::fine(
-                'plan.bus_fits',
-                ($hub === null ? 'USB sockets' : 'Powered hub').
-                    ": {$asked} while everything starts, of {$limit}.",
-            ),
-            $hub !== null => Finding::stop(
-                'plan.hub_current',
-                "The hub gives {$limit}, and {$asked} is asked of it.",
-                'Devices drop out one after another, the disk first.',
-                'A hub with a stronger supply, or a disk with its own.',
-            ),
-            default => Finding::stop(
-                'plan.bus_current',
-                "The USB sockets give {$limit} together, and {$asked} is asked of them.",
-                'A disk clicks and vanishes while it starts, whatever the supply can do.',
-                'A powered hub, or a disk with a supply of its own.',
-            ),
+            round($asked->amps, 2) <= $limit->amps => PowerFindings::busFits($hub, $asked, $limit),
+            $hub !== null => PowerFindings::hubCurrent($limit, $asked),
+            default => PowerFindings::busCurrent($limit, $asked),
         };
     }
 

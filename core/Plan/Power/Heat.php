@@ -62,20 +62,10 @@ final readonly class Heat implements PlannerPart
         $degrees = round($this->celsius()).' °C';
 
         return match (true) {
-            ! $this->applies() => Finding::fine('plan.heat_own_cooling', 'It has a case and cooling of its own.'),
-            $this->celsius() >= self::THROTTLES => Finding::warn(
-                'plan.heat_throttles',
-                "{$degrees} under load: it slows itself down.",
-                'It lowers its clock from '.self::THROTTLES.' °C on, more so in summer.',
-                'Sinks before a case, a vented case, or a fan.',
-            ),
-            $this->celsius() >= self::THROTTLES - self::MARGIN => Finding::note(
-                'plan.heat_close',
-                "{$degrees} under load, close to where it slows down.",
-                'A warm summer room takes the rest.',
-                'Sinks or a small fan cost little.',
-            ),
-            default => Finding::fine('plan.heat_fits', "{$degrees} under load, in the {$this->caseName()}."),
+            ! $this->applies() => PowerFindings::heatOwnCooling(),
+            $this->celsius() >= self::THROTTLES => PowerFindings::heatThrottles($degrees, self::THROTTLES),
+            $this->celsius() >= self::THROTTLES - self::MARGIN => PowerFindings::heatClose($degrees),
+            default => PowerFindings::heatFits($degrees, $this->caseName()),
         };
     }
 

@@ -37,19 +37,9 @@ final readonly class MeasuredHeat
         $words = "{$measured} K/W measured, {$this->plan->case->kelvinPerWatt} in the catalogue: it slows down from a room of {$limit} °C on.";
 
         return match (true) {
-            $this->board <= $this->room => Finding::warn(
-                'plan.heat_not_believed',
-                'A board under load is warmer than its room.',
-                'The two readings may be swapped, or it was idle.',
-                'Read again after ten minutes of load.',
-            ),
-            $share > 1 + self::TOLERANCE => Finding::warn(
-                'plan.heat_worse',
-                'It runs hotter than its case should let it.',
-                $words,
-                'Dust, a sink that lost its contact, or a place without air.',
-            ),
-            default => Finding::fine('plan.heat_measured', 'The case does what it should.', $words),
+            $this->board <= $this->room => PowerFindings::heatNotBelieved(),
+            $share > 1 + self::TOLERANCE => PowerFindings::heatWorse($words),
+            default => PowerFindings::heatMeasured($words),
         };
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Burrow\Plan\Power;
 
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
@@ -45,47 +44,18 @@ final readonly class SharedSupply implements PlannerPart
         $names = implode(', ', array_map(fn (Feed $feed): string => $feed->name, $this->plan->along));
         $findings = Findings::of();
         if ($boxes > $supply->outputs) {
-            $findings = $findings->and([
-                Finding::stop(
-                    'plan.outputs_too_few',
-                    "{$boxes} boxes hang on a supply with {$supply->outputs} ".
-                        ($supply->outputs === 1 ? 'output.' : 'outputs.'),
-                    'Splitting an output halves what each box gets.',
-                    'A supply with more outputs, or one of its own.',
-                ),
-            ]);
+            $findings = $findings->and([PowerFindings::outputsTooFew($boxes, $supply)]);
         }
         foreach ($this->plan->along as $feed) {
             if (round($feed->peak->amps, 2) > $supply->current->amps) {
-                $findings = $findings->and([
-                    Finding::stop(
-                        'plan.output_too_weak',
-                        "An output gives {$supply->current}, and {$feed->name} takes {$feed->peak}.",
-                        'Each output has a limit of its own, whatever the others leave over.',
-                        'A stronger supply, or one of its own for that box.',
-                    ),
-                ]);
+                $findings = $findings->and([PowerFindings::outputTooWeak($supply, $feed)]);
             }
         }
         if (round($this->together()->amps, 2) > $supply->together->amps) {
-            $findings = $findings->and([
-                Finding::stop(
-                    'plan.supply_shared_too_weak',
-                    "All boxes on it take {$this->together()} at their peaks; the supply gives {$supply->together} together.",
-                    'When the power returns after a cut, all of them start at once.',
-                    'Fewer boxes on it, or a stronger one.',
-                ),
-            ]);
+            $findings = $findings->and([PowerFindings::supplySharedTooWeak($this->together(), $supply)]);
         }
 
-        return $findings->and([
-            Finding::note(
-                'plan.supply_fails_together',
-                "One supply for {$boxes} boxes: with this one go {$names}.",
-                'When it fails or is unplugged, all of them are off.',
-                'Keep a spare, and not both name filters on it.',
-            ),
-        ]);
+        return $findings->and([PowerFindings::supplyFailsTogether($boxes, $names)]);
     }
 
     public function working(): Working

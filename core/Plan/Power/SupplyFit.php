@@ -97,39 +97,18 @@ final readonly class SupplyFit implements PlannerPart
         $wanted = $this->plan->board->powerInlet === 'barrel' ? self::BARREL : self::FIVE_VOLTS;
         $volts = $this->plan->supply->voltage->volts;
         if ($volts < $wanted[0] || $volts > $wanted[1]) {
-            return Findings::of(
-                Finding::stop(
-                    'plan.supply_voltage',
-                    "The supply gives {$this->plan->supply->voltage}; the {$this->plan->board->label} wants {$wanted[0]} to {$wanted[1]} V.",
-                    'Too little starts nothing, too much destroys the board at once.',
-                    'Take the supply made for this inlet.',
-                ),
-            );
+            return Findings::of(PowerFindings::supplyVoltage($this->plan, $wanted));
         }
         if ($this->plan->supply->poeWatts !== null) {
             return Findings::of($this->networkPower($this->plan->supply->poeWatts))->and($this->backFeeding());
         }
         if (($this->plan->board->powerInlet === 'barrel') !== ($this->plan->cable->plug === 'barrel')) {
-            return Findings::of(
-                Finding::stop(
-                    'plan.cable_plug',
-                    "{$this->plan->cable->label}: its plug does not fit the inlet of the {$this->plan->board->label}.",
-                    "The board has a {$this->plan->board->powerInlet} inlet.",
-                    'Take a cable for that inlet.',
-                ),
-            );
+            return Findings::of(PowerFindings::cablePlug($this->plan));
         }
         $findings = Findings::of($this->currentFinding(), $this->voltageFinding())->and($this->backFeeding());
         $drive = $this->plan->drive;
         if ($drive !== null && $drive->spins && $drive->starting->amps > 0 && $this->plan->hub() === null) {
-            $findings = $findings->and([
-                Finding::note(
-                    'plan.spinning_on_board',
-                    'The spinning disk is fed by the board.',
-                    "It takes {$drive->starting} while it starts, and again at every start after a rest.",
-                    'A powered hub or a disk with its own supply takes that load off the board.',
-                ),
-            ]);
+            $findings = $findings->and([PowerFindings::spinningOnBoard($drive)]);
         }
 
         return $findings;
@@ -202,31 +181,10 @@ final readonly class SupplyFit implements PlannerPart
         $watts = min($watts, $takes);
 
         return match (true) {
-            $this->plan->poeType() === null => Finding::stop(
-                'plan.poe_not_taken',
-                "The {$board->label} takes no power over its network socket.",
-                'It lacks the part that turns 48 V into 5 V.',
-                'Take a supply for its inlet, a board that does, or an add-on that takes it.',
-            ),
-            $this->plan->link !== LinkKind::Wired => Finding::stop(
-                'plan.poe_needs_cable',
-                'Power over the network cable needs that cable.',
-                'The plan says Wi-Fi.',
-                'Choose the network cable.',
-            ),
-            $wanted > $watts => Finding::stop(
-                'plan.poe_too_weak',
-                number_format($wanted, 1, '.', '').
-                    " W are asked at the socket at the peak; the type {$this->plan->poeType()} part behind it takes {$watts} W at most.",
-                'The switch cuts the power off.',
-                'Type 2, or a disk with a supply of its own.',
-            ),
-            default => Finding::fine(
-                'plan.poe_fits',
-                'Power over the network cable: '.
-                    number_format($wanted, 1, '.', '').
-                    " W at the peak of {$watts} W.",
-            ),
+            $this->plan->poeType() === null => PowerFindings::poeNotTaken($board),
+            $this->plan->link !== LinkKind::Wired => PowerFindings::poeNeedsCable(),
+            $wanted > $watts => PowerFindings::poeTooWeak($wanted, $this->plan, $watts),
+            default => PowerFindings::poeFits($wanted, $watts),
         };
     }
 
@@ -235,14 +193,7 @@ final readonly class SupplyFit implements PlannerPart
         $findings = Findings::of();
         foreach ($this->plan->peripherals() as $peripheral) {
             if ($peripheral->feedsBack) {
-                $findings = $findings->and([
-                    Finding::note(
-                        'plan.back_feeding',
-                        "The {$peripheral->what} may feed power back through its cable.",
-                        'The board then runs on it when its own supply is off, and badly.',
-                        'A cable without the power wire, or the piece of tape on that contact, stops it.',
-                    ),
-                ]);
+                $findings = $findings->and([PowerFindings::backFeeding($peripheral)]);
             }
         }
 
@@ -267,49 +218,26 @@ final readonly class SupplyFit implements PlannerPart
         $supply = $this->plan->supply;
         $board = $this->plan->board;
         if ($supply->current->amps < round($this->peak()->amps, 2)) {
-            return Finding::stop(
-                'plan.supply_too_weak',
-                "The supply gives {$supply->current}, and {$this->peak()} is asked of it.",
-                'The voltage breaks down under load and the box restarts or damages its card.',
-                "Take one of at least {$board->supplyAmps} A.",
-            );
+            return PowerFindings::supplyTooWeak($supply, $this->peak(), $board);
         }
         if ($supply->current->amps < $board->supplyAmps) {
             // A phone charger also drops its voltage long before its rated current.
-            return Finding::warn(
-                'plan.supply_below_class',
-                "The supply gives {$supply->current}; a board with a {$board->powerInlet} inlet wants {$board->supplyAmps} A.",
-                "The peak of {$this->peak()} is covered; what is plugged in later may not be (common practice).",
-                "Take one of at least {$board->supplyAmps} A.",
-            );
+            return PowerFindings::supplyBelowClass($supply, $board, $this->peak());
         }
 
-        return Finding::fine(
-            'plan.supply_fits',
-            "Supply: {$this->peak()} are drawn at the peak, and it gives {$supply->current}.",
-        );
+        return PowerFindings::supplyFits($this->peak(), $supply);
     }
 
     private function voltageFinding(): Finding
     {
         $least = $this->plan->board->undervoltage;
         if ($this->plan->board->powerInlet !== 'barrel' && $this->voltage()->volts < self::NOTHING_STARTS) {
-            return Finding::stop(
-                'plan.voltage_breaks_down',
-                "Only {$this->voltage()} would reach the board.",
-                "The cable loses {$this->lost()} at the peak: {$this->plan->cable->label}. Below 4.40 V nothing on a USB supply has to work.",
-                'Take a shorter or thicker cable.',
-            );
+            return PowerFindings::voltageBreaksDown($this->voltage(), $this->lost(), $this->plan);
         }
 
         return $this->voltage()->volts < $least->volts
-            ? Finding::warn(
-                'plan.voltage_low',
-                "{$this->voltage()} at the board; it complains below {$least}.",
-                "The cable loses {$this->lost()} at the peak: {$this->plan->cable->label}.",
-                'A shorter or thicker cable cures it.',
-            )
-            : Finding::fine('plan.voltage_fits', "Voltage at the board: {$this->voltage()}.");
+            ? PowerFindings::voltageLow($this->voltage(), $least, $this->lost(), $this->plan)
+            : PowerFindings::voltageFits($this->voltage());
     }
 
     private function lost(): Volts
@@ -330,9 +258,7 @@ final readonly class SupplyFit implements PlannerPart
     public function figures(): array
     {
         return [
-            'voltage_at_board_volts' => $this->plan->supply->poeWatts === null
-                ? round($this->voltage()->volts, 4)
-                : null,
+            'voltage_at_board_volts' => $this->plan->supply->poeWatts === null ? round($this->voltage()->volts, 4) : null,
             'peak_amps' => round($this->peak()->amps, 4),
         ];
     }

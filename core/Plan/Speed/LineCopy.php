@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Burrow\Plan\Speed;
 
 use Burrow\Catalogue\Job\Job;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
@@ -67,27 +66,11 @@ final readonly class LineCopy implements PlannerPart
 
         return Findings::of(
             $this->first()->seconds > self::LONG_HOURS * 3600
-                ? Finding::warn(
-                    'plan.first_copy_long',
-                    "The first full copy over the line takes {$this->first()}.",
-                    "{$this->narrowest()} is the limit, and the line is full all that time.",
-                    'Seed it at home first, on the local network, and carry the disk.',
-                )
-                : Finding::fine(
-                    'plan.first_copy_fits',
-                    "The first full copy over the line takes {$this->first()}.",
-                ),
+                ? SpeedFindings::firstCopyLong($this->first(), $this->narrowest())
+                : SpeedFindings::firstCopyFits($this->first()),
             $catching === null
-                ? Finding::stop(
-                    'plan.line_never_catches_up',
-                    "{$this->change()->decimal()} change in a day, and the line carries less.",
-                    "{$this->narrowest()} is the limit: the copy falls behind for ever.",
-                    'Fewer folders over the line, or a disk that is carried.',
-                )
-                : Finding::fine(
-                    'plan.catching_up',
-                    "A day's change takes {$this->daily()}; after {$days} away it has caught up in {$catching}.",
-                ),
+                ? SpeedFindings::lineNeverCatchesUp($this->change(), $this->narrowest())
+                : SpeedFindings::catchingUp($this->daily(), $days, $catching),
         );
     }
 

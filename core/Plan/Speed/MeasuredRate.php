@@ -26,48 +26,24 @@ final readonly class MeasuredRate
     {
         $copy = CopyRate::of($this->plan);
         if ($copy === null) {
-            return Finding::note(
-                'plan.measured_without_model',
-                "{$this->measured} were measured.",
-                'The plan names no disk or no link to hold that against.',
-            );
+            return SpeedFindings::measuredWithoutModel($this->measured);
         }
         if ($this->coreIsFull()) {
-            return Finding::note(
-                'plan.measured_processor',
-                "The processor was the limit at {$this->measured}.",
-                $this->plan->board->processor->cores === 1
-                    ? 'Its one core had nothing idle.'
-                    : 'One core of '.
-                        $this->plan->board->processor->cores.
-                        ' was full, which still shows '.
-                        round($this->idle * 100).
-                        ' % idle.',
-                "With a faster one it would be {$this->withoutProcessor($copy)}.",
+            return SpeedFindings::measuredProcessor(
+                $this->measured,
+                $this->plan,
+                $this->idle,
+                $this->withoutProcessor($copy),
             );
         }
         $limit = $this->nearest($copy);
         if ($limit !== null) {
-            return Finding::fine(
-                'plan.measured_as_modelled',
-                "The {$limit->name} was the limit at {$this->measured}, as worked out ({$limit->rate}).",
-                round($this->idle * 100).' % of the processor was idle, so it was not that.',
-            );
+            return SpeedFindings::measuredAsModelled($limit, $this->measured, $this->idle);
         }
 
         return $this->measured->isBelow($copy->rate())
-            ? Finding::warn(
-                'plan.measured_below',
-                "{$this->measured} is less than any link of the chain explains ({$copy->rate()}).",
-                'Often a cable that fell back to a slower rate, many small files, or a disk that retries.',
-                'Copy one file of about 1 GB, ignore the first seconds, and change one thing at a time.',
-            )
-            : Finding::note(
-                'plan.measured_above',
-                "{$this->measured} is more than was worked out ({$copy->rate()}).",
-                'The first seconds go into memory, not to the disk.',
-                'Let it run for a minute and read the rate that settles.',
-            );
+            ? SpeedFindings::measuredBelow($this->measured, $copy)
+            : SpeedFindings::measuredAbove($this->measured, $copy);
     }
 
     /** Name of the limit that was met; null when no link of the chain explains the rate. */

@@ -62,25 +62,12 @@ final readonly class TunnelRate implements PlannerPart
         $megabits = round(($this->rate()->bytesPerSecond * 8) / 1e6, 1);
 
         if ($this->linkLimits()) {
-            return Finding::note(
-                'plan.tunnel_link',
-                "Through the tunnel: {$megabits} Mb/s; the {$this->plan->link->label()} of the box is the limit.",
-                "The line's upload would carry {$this->line()}.",
-                'A faster link, if that matters.',
-            );
+            return SpeedFindings::tunnelLink($megabits, $this->plan, $this->line());
         }
 
         return $this->processorLimits()
-            ? Finding::note(
-                'plan.tunnel_processor',
-                "Through the tunnel: {$megabits} Mb/s; the processor is the limit.",
-                "The line's upload would carry {$this->line()}.",
-                'A faster board, if that matters.',
-            )
-            : Finding::fine(
-                'plan.tunnel_rate',
-                "Through the tunnel: {$megabits} Mb/s; the line's upload is the limit.",
-            );
+            ? SpeedFindings::tunnelProcessor($megabits, $this->line())
+            : SpeedFindings::tunnelRate($megabits);
     }
 
     public function working(): Working

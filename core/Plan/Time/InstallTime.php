@@ -10,6 +10,7 @@ use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
+use Burrow\Plan\PlanFindings;
 use Burrow\Plan\PlanInput;
 use Burrow\Plan\PlannerPart;
 use Burrow\Plan\SilentPart;
@@ -69,21 +70,11 @@ final readonly class InstallTime implements PlannerPart
                 $this->plan->school($job)->isBuiltOnTheBox() &&
                 $this->waitingFor($job)->seconds > self::LONG_HOURS * 3600
             ) {
-                return Finding::warn(
-                    'plan.build_long',
-                    "Building the {$job->label} on the {$this->plan->board->label} takes {$this->waitingFor(
-                        $job,
-                    )}.",
-                    'It is built anew at each update, and a build that runs out of memory starts from nothing.',
-                    'Its package, or a faster board.',
-                );
+                return PlanFindings::buildLong($job, $this->plan, $this->waitingFor($job));
             }
         }
 
-        return Finding::fine(
-            'plan.install_time',
-            "Installing: {$this->hands()} of hands, {$this->waiting()} of waiting.",
-        );
+        return PlanFindings::installTime($this->hands(), $this->waiting());
     }
 
     public function working(): Working

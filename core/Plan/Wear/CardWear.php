@@ -9,6 +9,7 @@ use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
+use Burrow\Plan\PlanFindings;
 use Burrow\Plan\PlanInput;
 use Burrow\Plan\PlannerPart;
 use Burrow\Plan\SilentPart;
@@ -62,15 +63,8 @@ final readonly class CardWear implements PlannerPart
                 : 'about '.number_format($this->years(), 1, '.', '').' years';
 
         return $this->years() < self::SHORT_YEARS
-            ? Finding::warn(
-                'plan.card_wears_out',
-                "The card lasts {$years}.",
-                'The jobs write '.
-                    number_format($this->gigabytesPerDay(), 1, '.', '').
-                    ' GB a day to it, and a worn card loses data without warning.',
-                'A solid-state drive instead of the card, or a card made for constant writing.',
-            )
-            : Finding::fine('plan.card_lasts', "The card lasts {$years}.");
+            ? PlanFindings::cardWearsOut($years, $this->gigabytesPerDay())
+            : PlanFindings::cardLasts($years);
     }
 
     public function working(): Working

@@ -9,6 +9,7 @@ use Burrow\Judgement\Findings;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
+use Burrow\Plan\PlanFindings;
 use Burrow\Plan\PlanInput;
 use Burrow\Plan\PlannerPart;
 use Burrow\Plan\SilentPart;
@@ -44,13 +45,8 @@ final readonly class DriveWear implements PlannerPart
     public function finding(): Finding
     {
         return $this->years() < self::SHORT_YEARS
-            ? Finding::warn(
-                'plan.drive_wears_out',
-                "The drive lasts {$this->words()}.",
-                'Sticks and the smallest drives are not made for constant writing.',
-                'A solid-state drive with a higher endurance.',
-            )
-            : Finding::fine('plan.drive_lasts', "The drive lasts {$this->words()}.");
+            ? PlanFindings::driveWearsOut($this->words())
+            : PlanFindings::driveLasts($this->words());
     }
 
     public function working(): Working
