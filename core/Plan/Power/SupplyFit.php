@@ -258,7 +258,9 @@ final readonly class SupplyFit implements PlannerPart
     public function figures(): array
     {
         return [
-            'voltage_at_board_volts' => $this->plan->supply->poeWatts === null ? round($this->voltage()->volts, 4) : null,
+            'voltage_at_board_volts' => $this->plan->supply->poeWatts === null
+                ? round($this->voltage()->volts, 4)
+                : null,
             'peak_amps' => round($this->peak()->amps, 4),
         ];
     }
