@@ -7,6 +7,7 @@ namespace Burrow\Card;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
 use Burrow\Text\TextBudget;
+use Burrow\Text\TooMuch;
 
 /** Findings about a card that several rules make. */
 final class CardFindings
@@ -20,6 +21,18 @@ final class CardFindings
             'No household has more; the file may hold the same ones over and over.',
             'Look over how the file was made.',
             $place,
+        );
+    }
+
+    /** A file of the card that is over the budget of one. */
+    public static function notLookedAt(string $file, TooMuch $tooMuch): Finding
+    {
+        return Finding::warn(
+            'card.not_looked_at',
+            "{$file} was not looked at: {$tooMuch->because}.",
+            'A first-boot file is short; this one is something else, or an editor filled it with blanks.',
+            'Look at it by hand, or make it anew.',
+            Place::file($file, $tooMuch->line),
         );
     }
 }

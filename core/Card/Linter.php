@@ -79,13 +79,7 @@ final readonly class Linter
             }
             unset($files[$name]);
             if (in_array((string) $name, [...CardFolder::KNOWN, $context->image?->ownText?->file], true)) {
-                $findings[] = Finding::warn(
-                    'card.not_looked_at',
-                    "{$name} was not looked at: {$tooMuch->because}.",
-                    'A first-boot file is short; this one is something else, or an editor filled it with blanks.',
-                    'Look at it by hand, or make it anew.',
-                    Place::file((string) $name, $tooMuch->line),
-                );
+                $findings[] = CardFindings::notLookedAt((string) $name, $tooMuch);
             }
         }
 

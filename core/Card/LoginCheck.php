@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Burrow\Card;
 
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Net\SshPublicKey;
@@ -105,63 +104,23 @@ final class LoginCheck
     {
         $place = Place::field($field);
         if (str_contains($pasted, 'PRIVATE KEY')) {
-            return Findings::of(
-                Finding::stop(
-                    'card.private_key',
-                    'This is the private key.',
-                    'It must never leave the desk computer, and it was not kept here.',
-                    'Paste the file that ends in .pub.',
-                    $place,
-                ),
-            );
+            return Findings::of(LoginFindings::privateKey($place));
         }
         $key = self::key($pasted);
         if ($key === null) {
-            return Findings::of(
-                Finding::stop(
-                    'card.key_does_not_decode',
-                    'This public key does not decode.',
-                    'A character is missing or was added, and the box would refuse the login without a word.',
-                    'Paste the whole line of the .pub file: ssh-…, a long text, a name.',
-                    $place,
-                ),
-            );
+            return Findings::of(LoginFindings::keyDoesNotDecode($place));
         }
         if ($key->type === 'ssh-dss') {
-            return Findings::of(
-                Finding::stop(
-                    'card.key_too_old',
-                    'Keys of the kind ssh-dss are refused by current systems.',
-                    'They were switched off in 2015.',
-                    'Make one with ssh-keygen -t ed25519.',
-                    $place,
-                ),
-            );
+            return Findings::of(LoginFindings::keyTooOld($place));
         }
 
         $bits = $key->rsaBits();
         if ($bits !== null && $bits < self::SMALLEST_RSA_BITS) {
-            return Findings::of(
-                Finding::warn(
-                    'card.key_small',
-                    "This RSA key has {$bits} bits.",
-                    'Below 2048 it is not to be used any more (NIST SP 800-131A), and some systems refuse it without a word.',
-                    'Make one with ssh-keygen -t ed25519.',
-                    $place,
-                ),
-            );
+            return Findings::of(LoginFindings::keySmall($bits, $place));
         }
 
         return preg_match('/\S\s*[\r\n]\s*\S/', trim($pasted)) === 1
-            ? Findings::of(
-                Finding::note(
-                    'card.key_line_breaks',
-                    'The key came with line breaks; they were taken out.',
-                    'It is one line.',
-                    '',
-                    $place,
-                ),
-            )
+            ? Findings::of(LoginFindings::keyLineBreaks($place))
             : Findings::of();
     }
 
@@ -174,42 +133,12 @@ final class LoginCheck
         $place = Place::field($field);
 
         return match (true) {
-            mb_strlen($password) < 8 => Findings::of(
-                Finding::stop(
-                    'card.password_short',
-                    'The password has fewer than 8 characters.',
-                    'NIST SP 800-63B asks for 8 at least.',
-                    'Take a few words in a row.',
-                    $place,
-                ),
-            ),
+            mb_strlen($password) < 8 => Findings::of(LoginFindings::passwordShort($place)),
             in_array(strtolower($password), self::WELL_KNOWN, true) => Findings::of(
-                Finding::stop(
-                    'card.password_known',
-                    'This password is among the first that anyone tries.',
-                    'NIST SP 800-63B asks to refuse those.',
-                    'Take a few words in a row.',
-                    $place,
-                ),
+                LoginFindings::passwordAmongTheFirst($place),
             ),
-            self::isLike($password, $names) => Findings::of(
-                Finding::stop(
-                    'card.password_like_name',
-                    'This password is a name of the box or of its user, with little more.',
-                    'NIST SP 800-63B asks to refuse words that stand beside the password.',
-                    'Take a few words in a row.',
-                    $place,
-                ),
-            ),
-            self::isWalk($password) => Findings::of(
-                Finding::warn(
-                    'card.password_walk',
-                    'This password is a walk along the keys, or one letter over and over.',
-                    'Programs that guess try those before any word (NIST SP 800-63B: repetitive or sequential characters).',
-                    'Take a few words in a row.',
-                    $place,
-                ),
-            ),
+            self::isLike($password, $names) => Findings::of(LoginFindings::passwordLikeName($place)),
+            self::isWalk($password) => Findings::of(LoginFindings::passwordWalk($place)),
             default => Findings::of(),
         };
     }
@@ -271,32 +200,12 @@ final class LoginCheck
     {
         return match (true) {
             is_string($hash) && preg_match(self::OLD_HASH, $hash) === 1 => Findings::of(
-                Finding::warn(
-                    'card.password_hash_old',
-                    'This password is hashed in an old way (MD5).',
-                    'It works, and whoever finds the card tries millions of passwords a second.',
-                    'Make the hash anew with openssl passwd -6.',
-                    $place,
-                ),
+                LoginFindings::passwordHashOld($place),
             ),
             ! is_string($hash) || preg_match(self::HASH, $hash) !== 1 => Findings::of(
-                Finding::stop(
-                    'card.password_not_hashed',
-                    'This password is not a hash the box knows.',
-                    'The login would be refused.',
-                    'A hash begins with $6$ or $y$; make one with openssl passwd -6.',
-                    $place,
-                ),
+                LoginFindings::passwordNotHashed($place),
             ),
-            $try && self::isWellKnown($hash) => Findings::of(
-                Finding::stop(
-                    'card.password_known',
-                    'This is the hash of a password that anyone tries first.',
-                    'NIST SP 800-63B asks to refuse those.',
-                    'Choose another and make its hash anew.',
-                    $place,
-                ),
-            ),
+            $try && self::isWellKnown($hash) => Findings::of(LoginFindings::passwordKnown($place)),
             default => Findings::of(),
         };
     }
@@ -333,23 +242,9 @@ final class LoginCheck
 
         return match (true) {
             preg_match('/^[a-z_][a-z0-9_-]{0,31}$/D', $user) !== 1 => Findings::of(
-                Finding::stop(
-                    'card.user_name',
-                    "“{$user}” is no user name.",
-                    'Small letters, digits, - and _, beginning with a letter, 32 at most (useradd(8)).',
-                    'One short word, such as “warden”.',
-                    $place,
-                ),
+                LoginFindings::userName($user, $place),
             ),
-            $user === 'root' => Findings::of(
-                Finding::stop(
-                    'card.user_root',
-                    'Remote login as root is refused on current systems.',
-                    'And every slip would be final.',
-                    'Choose a name of your own; it may use sudo.',
-                    $place,
-                ),
-            ),
+            $user === 'root' => Findings::of(LoginFindings::userRoot($place)),
             default => Findings::of(),
         };
     }

@@ -29,17 +29,7 @@ final readonly class CardDocument
         $text = str_replace("\r\n", "\n", (string) preg_replace('/^\xEF\xBB\xBF/', '', $text));
         $tabbed = Yaml11::tabbedLine($text);
         if ($tabbed !== null) {
-            return self::unread(
-                $name,
-                $text,
-                Finding::stop(
-                    'card.yaml_tab',
-                    "A tab stands in {$name} where only spaces may.",
-                    'YAML forbids it there; the whole file is ignored on the box.',
-                    'Replace it with spaces.',
-                    Place::file($name, $tabbed),
-                ),
-            );
+            return self::unread($name, $text, ReadFindings::yamlTab($name, Place::file($name, $tabbed)));
         }
         $refused = Yaml11::refusedLine($text);
         if ($refused !== null) {
@@ -53,11 +43,9 @@ final readonly class CardDocument
                 return self::unread(
                     $name,
                     $text,
-                    Finding::stop(
-                        'card.yaml_key_twice',
-                        "“{$doubled}” stands twice in {$name}.",
-                        'On the box the last one wins, and everything under the first is lost without a word.',
-                        'Join the two into one.',
+                    ReadFindings::yamlKeyTwice(
+                        $doubled,
+                        $name,
                         Place::file($name, $problem->getParsedLine() > 0 ? $problem->getParsedLine() : null),
                     ),
                 );
@@ -70,17 +58,7 @@ final readonly class CardDocument
             return self::unreadable($name, $text, (new YamlLines($text))->locate([0]));
         }
         if (! is_array($data)) {
-            return self::unread(
-                $name,
-                $text,
-                Finding::stop(
-                    'card.yaml_empty',
-                    "{$name} says nothing.",
-                    'Every line is empty or a comment.',
-                    'Take the comment marks away, or write the file anew.',
-                    Place::file($name, 1),
-                ),
-            );
+            return self::unread($name, $text, ReadFindings::yamlEmpty($name, Place::file($name, 1)));
         }
 
         return new self($name, new YamlLines($text), $data, Findings::of());
@@ -129,17 +107,7 @@ final readonly class CardDocument
 
     private static function unreadable(string $name, string $text, ?int $line): self
     {
-        return self::unread(
-            $name,
-            $text,
-            Finding::stop(
-                'card.yaml_does_not_parse',
-                "{$name} cannot be read.",
-                'The whole file is ignored on the box, not only this line.',
-                'Look at the indentation, the colons and the quotes here and one line above.',
-                Place::file($name, $line),
-            ),
-        );
+        return self::unread($name, $text, ReadFindings::yamlDoesNotParse($name, Place::file($name, $line)));
     }
 
     private static function unread(string $name, string $text, Finding $finding): self

@@ -130,48 +130,20 @@ final readonly class WpaFile
     {
         $takes = WpaValues::against($name, $value, $inBlock);
 
-        return $takes === null ? [] : [
-            Finding::stop(
-                'card.wpa_value',
-                "“{$name}” does not take “".mb_strimwidth($value, 0, 40, '…').'”.',
-                'One value of another form drops the whole file, and the radio joins nothing.',
-                "It takes {$takes}.",
-                $place,
-            ),
-        ];
+        return $takes === null ? [] : [ReadFindings::wpaValue($name, $value, $takes, $place)];
     }
 
     /** One that is like a known field is a slip; any other may be younger than this list. */
     private static function unknown(string $name, KnownWords $known, KnownWords $elsewhere, Place $place): Finding
     {
         if ($elsewhere->has($name)) {
-            return Finding::stop(
-                'card.wpa_unknown_field',
-                "“{$name}” does not belong here.",
-                'One field in the wrong place drops the whole file, and the radio joins nothing.',
-                WpaFields::ofANetwork()->has($name)
-                    ? 'It belongs into a block “network={ … }”.'
-                    : 'It belongs outside of the blocks.',
-                $place,
-            );
+            return ReadFindings::wpaFieldMisplaced($name, $place);
         }
         $meant = $known->nearest($name) ?? $known->nearest(strtolower($name));
 
         return $meant !== null
-            ? Finding::stop(
-                'card.wpa_unknown_field',
-                "“{$name}” is no field of wpa_supplicant.",
-                'One unknown field drops the whole file, and the radio joins nothing.',
-                "Perhaps “{$meant}” was meant.",
-                $place,
-            )
-            : Finding::note(
-                'card.wpa_unknown_field',
-                "“{$name}” is no field of wpa_supplicant 2.10.",
-                'A release that does not know it drops the whole file.',
-                'Leave it out when the radio joins nothing.',
-                $place,
-            );
+            ? ReadFindings::wpaFieldMisspelt($name, $meant, $place)
+            : ReadFindings::wpaUnknownField($name, $place);
     }
 
     /**
@@ -188,23 +160,11 @@ final readonly class WpaFile
 
     private static function blanks(Place $place): Finding
     {
-        return Finding::stop(
-            'card.wpa_blanks',
-            'There is a blank around the “=”.',
-            'The line is not understood, and the block or the file is dropped.',
-            'Write name=value without blanks.',
-            $place,
-        );
+        return ReadFindings::wpaBlanks($place);
     }
 
     private static function unread(string $found, Place $place): Finding
     {
-        return Finding::stop(
-            'card.wpa_does_not_parse',
-            $found,
-            'The file is dropped as a whole, and the radio joins nothing.',
-            'Each block: “network={”, lines of “name=value”, “}”.',
-            $place,
-        );
+        return ReadFindings::wpaDoesNotParse($found, $place);
     }
 }

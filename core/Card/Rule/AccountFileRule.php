@@ -26,27 +26,11 @@ final class AccountFileRule implements CardRule
         $line = $lines[$number];
         $place = fn (int $column): Place => Place::file(self::FILE, $number + 1, $column);
         if (preg_match('/^\s*#/', $line) === 1 || ! str_contains($line, ':')) {
-            return Findings::of(
-                Finding::stop(
-                    'card.account_line',
-                    'userconf.txt holds no “user:hash”.',
-                    'No account is made, and nobody can log in.',
-                    'One line: the user, a colon, the hash that “openssl passwd -6” prints.',
-                    $place(1),
-                ),
-            );
+            return Findings::of(RuleFindings::accountLine($place(1)));
         }
         [$user, $hash] = explode(':', $line, 2);
         if ($number > 0 || trim($line) !== $line) {
-            return Findings::of(
-                Finding::stop(
-                    'card.account_blanks',
-                    'There are blanks or empty lines around the account.',
-                    'They become part of the name or of the hash, and the login is refused.',
-                    'Leave the one line alone, without blanks.',
-                    $place(1),
-                ),
-            );
+            return Findings::of(RuleFindings::accountBlanks($place(1)));
         }
         $findings = Findings::of(
             ...array_map(

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardContext;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Net\AddressFindings;
@@ -38,26 +37,10 @@ final readonly class AddressJudge
                     $prefix->broadcast()->number => 'everybody at once',
                 ];
         if (isset($ends[$address->number])) {
-            return Findings::of(
-                Finding::stop(
-                    'card.address_of_network',
-                    "{$address} means {$ends[$address->number]} in {$prefix}.",
-                    'No machine can have it, and the box stays silent.',
-                    'Choose an address between the first and the last.',
-                    $place,
-                ),
-            );
+            return Findings::of(RuleFindings::addressOfNetwork($address, $ends[$address->number], $prefix, $place));
         }
         if ($prefix !== null && $gateway !== null && ! $prefix->contains($gateway)) {
-            return Findings::of(
-                Finding::stop(
-                    'card.gateway_outside',
-                    "The gateway {$gateway} is not in {$prefix}.",
-                    'The box cannot reach it, and so nothing outside.',
-                    'The router\'s address, or a prefix that holds both.',
-                    $atGateway ?? $place,
-                ),
-            );
+            return Findings::of(RuleFindings::gatewayOutside($gateway, $prefix, $atGateway, $place));
         }
         $against = $this->context->network
             ?->against($address, 'Choose one outside of what the router hands out.')
@@ -69,8 +52,6 @@ final readonly class AddressJudge
 
         return $owner === null
             ? Findings::of()
-            : Findings::of(
-                AddressFindings::taken($address, $owner, 'Choose another.', $place),
-            );
+            : Findings::of(AddressFindings::taken($address, $owner, 'Choose another.', $place));
     }
 }

@@ -7,7 +7,6 @@ namespace Burrow\Card\Rule;
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Read\KernelLine;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 
@@ -45,26 +44,12 @@ final class FirmwareRule implements CardRule
         $findings =
             count(array_unique(array_column($all, 'value'))) > 1
                 ? Findings::of(
-                    Finding::warn(
-                        'card.firmware_contradicts',
-                        'arm_64bit is set to 0 and to 1.',
-                        'The last one wins, and the next edit may change which that is.',
-                        'Leave one.',
-                        Place::file(self::FILE, $all[count($all) - 1]['line']),
-                    ),
+                    RuleFindings::firmwareContradicts(Place::file(self::FILE, $all[count($all) - 1]['line'])),
                 )
                 : Findings::of();
 
         return $context->sixtyFour && $last !== false && $last['value'] === '0'
-            ? $findings->and([
-                Finding::stop(
-                    'card.firmware_32_bit',
-                    'arm_64bit=0 starts the 32-bit kernel.',
-                    'A job on this box wants 64 bits; its programs do not start.',
-                    'Set it to 1, or take the line away on a 64-bit image.',
-                    Place::file(self::FILE, $last['line']),
-                ),
-            ])
+            ? $findings->and([RuleFindings::firmware32Bit(Place::file(self::FILE, $last['line']))])
             : $findings;
     }
 
@@ -79,23 +64,9 @@ final class FirmwareRule implements CardRule
             [];
 
         return match (true) {
-            $modules !== [] && $usb === [] => Findings::of(
-                Finding::stop(
-                    'card.usb_half',
-                    'The kernel\'s line asks for a network over USB, and config.txt does not switch the socket over.',
-                    'The board is seen as nothing at all on the USB cable.',
-                    'Add “dtoverlay=dwc2” to config.txt, under [all].',
-                    Place::file(self::FILE),
-                ),
-            ),
+            $modules !== [] && $usb === [] => Findings::of(RuleFindings::usbHalf(Place::file(self::FILE))),
             $modules !== [] && ! in_array('all', array_column($usb, 'section'), true) => Findings::of(
-                Finding::warn(
-                    'card.firmware_section',
-                    "dtoverlay=dwc2 stands under [{$usb[0]['section']}].",
-                    'It is read by the boards of that section only.',
-                    'Put it under [all].',
-                    Place::file(self::FILE, $usb[0]['line']),
-                ),
+                RuleFindings::firmwareSection($usb[0]['section'], Place::file(self::FILE, $usb[0]['line'])),
             ),
             default => Findings::of(),
         };

@@ -7,7 +7,6 @@ namespace Burrow\Card\Rule;
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Read\UserDataKind;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 
@@ -38,20 +37,8 @@ final class FormRule implements CardRule
         if (str_starts_with($text, "\xEF\xBB\xBF")) {
             $findings = $findings->and([
                 $isSettings && $name !== 'user-data'
-                    ? Finding::note(
-                        'card.bom',
-                        "{$name} begins with an invisible mark (BOM).",
-                        'YAML takes it here; before user-data the whole file would be ignored.',
-                        'Save it as UTF-8 without BOM.',
-                        Place::file($name, 1),
-                    )
-                    : Finding::stop(
-                        'card.bom',
-                        "{$name} begins with an invisible mark (BOM).",
-                        'The first line is then not what it seems, and the file is ignored.',
-                        'Save it as UTF-8 without BOM.',
-                        Place::file($name, 1),
-                    ),
+                    ? RuleFindings::bomInYaml($name, Place::file($name, 1))
+                    : RuleFindings::bom($name, Place::file($name, 1)),
             ]);
         }
         $at = strpos($text, "\r\n");
@@ -59,21 +46,7 @@ final class FormRule implements CardRule
             $line = 1 + substr_count($text, "\n", 0, $at);
             $place = Place::file($name, $line, $at - (int) strrpos(substr("\n".$text, 0, $at + 1), "\n") + 1);
             $findings = $findings->and([
-                $isSettings
-                    ? Finding::note(
-                        'card.crlf',
-                        "{$name} has line ends of another desk system (CRLF).",
-                        'YAML takes them; the files beside it do not, and the same editor made them.',
-                        'Save it with LF line ends.',
-                        $place,
-                    )
-                    : Finding::warn(
-                        'card.crlf',
-                        "{$name} has line ends of another desk system (CRLF).",
-                        'Some readers take the extra character for part of the value.',
-                        'Save it with LF line ends.',
-                        $place,
-                    ),
+                $isSettings ? RuleFindings::crlfInYaml($name, $place) : RuleFindings::crlf($name, $place),
             ]);
         }
 

@@ -7,7 +7,6 @@ namespace Burrow\Card\Rule;
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Read\KernelLine;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Net\Ipv4;
@@ -32,13 +31,7 @@ final class KernelLineRule implements CardRule
         $lines = array_filter($folder->lines(self::FILE), fn (string $line): bool => trim($line) !== '');
         if (count($lines) > 1) {
             return Findings::of(
-                Finding::stop(
-                    'card.cmdline_lines',
-                    'cmdline.txt has '.count($lines).' lines.',
-                    'Only the first is read; what stands below is lost, often the root partition.',
-                    'Join them with spaces into one line.',
-                    Place::file(self::FILE, (int) array_key_last($lines) + 1),
-                ),
+                RuleFindings::cmdlineLines($lines, Place::file(self::FILE, (int) array_key_last($lines) + 1)),
             );
         }
         $text = (string) reset($lines);
@@ -58,20 +51,8 @@ final class KernelLineRule implements CardRule
             if (count($values) > 1) {
                 $findings = $findings->and([
                     count(array_unique($values)) === 1
-                        ? Finding::note(
-                            'card.cmdline_doubled',
-                            "{$name}= stands there twice, with the same value.",
-                            'It does no harm, and shows that the line was edited twice.',
-                            'Leave one.',
-                            $this->place($text, "{$name}=", true),
-                        )
-                        : Finding::stop(
-                            'card.cmdline_contradicts',
-                            "{$name}= stands there twice: ".implode(' and ', $values).'.',
-                            'Which of the two wins depends on the reader.',
-                            'Leave one.',
-                            $this->place($text, "{$name}=", true),
-                        ),
+                        ? RuleFindings::cmdlineDoubled($name, $this->place($text, "{$name}=", true))
+                        : RuleFindings::cmdlineContradicts($name, $values, $this->place($text, "{$name}=", true)),
                 ]);
             }
         }
@@ -91,15 +72,7 @@ final class KernelLineRule implements CardRule
 
         return $at === null || $root === $at - 1
             ? Findings::of()
-            : Findings::of(
-                Finding::warn(
-                    'card.modules_place',
-                    'modules-load=dwc2,… does not stand right after rootwait.',
-                    'Elsewhere it is often passed over, and the USB cable carries no network (common practice).',
-                    'Move it there.',
-                    $this->place($text, 'modules-load='),
-                ),
-            );
+            : Findings::of(RuleFindings::modulesPlace($this->place($text, 'modules-load=')));
     }
 
     private function address(KernelLine $line, string $text, CardContext $context): Findings
@@ -125,15 +98,7 @@ final class KernelLineRule implements CardRule
             default => null,
         };
         if ($wrong !== null) {
-            return Findings::of(
-                Finding::stop(
-                    'card.ip_form',
-                    'ip= is malformed. '.$wrong,
-                    'The kernel passes it over, and the box has no address or the router\'s.',
-                    'ip=client::gateway:netmask:hostname:device:off (kernel documentation, nfsroot).',
-                    $place,
-                ),
-            );
+            return Findings::of(RuleFindings::ipForm($wrong, $place));
         }
         if ($address === null) {
             return Findings::of();
@@ -165,15 +130,7 @@ final class KernelLineRule implements CardRule
                 true,
             ) &&
             ! in_array('cgroup_memory=1', $line->parameters, true)
-            ? Findings::of(
-                Finding::warn(
-                    'card.cgroup_missing',
-                    'Containers cannot be held to a memory limit.',
-                    'On some images the account of memory is off; a container that grows takes the whole box down.',
-                    'Add “cgroup_memory=1 cgroup_enable=memory” to the one line.',
-                    Place::file(self::FILE, 1),
-                ),
-            )
+            ? Findings::of(RuleFindings::cgroupMissing(Place::file(self::FILE, 1)))
             : Findings::of();
     }
 

@@ -6,6 +6,7 @@ namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardFindings;
 use Burrow\Card\LoginCheck;
+use Burrow\Card\LoginFindings;
 use Burrow\Card\Read\CardDocument;
 use Burrow\Card\Read\CloudAccount;
 use Burrow\Card\Read\CloudAccounts;
@@ -65,23 +66,9 @@ final readonly class LoginsJudge
         return match (true) {
             $byKey || ($byPassword && ! $this->refusesPasswords($data)) => $findings,
             $byPassword => $findings->and([
-                Finding::stop(
-                    'card.passwords_refused',
-                    'Remote login takes no passwords here, and there is no key.',
-                    'ssh_pwauth is off: the password works at a screen with a keyboard only.',
-                    'Add a public key, or set ssh_pwauth: true.',
-                    $this->document->place(['ssh_pwauth']),
-                ),
+                LoginFindings::passwordsRefused($this->document->place(['ssh_pwauth'])),
             ]),
-            default => $findings->and([
-                Finding::stop(
-                    'card.nobody_can_log_in',
-                    'No account in user-data could log in.',
-                    'There is no key, and no password that is not locked.',
-                    'Add a public key, or hashed_passwd with lock_passwd: false.',
-                    $place,
-                ),
-            ]),
+            default => $findings->and([LoginFindings::nobodyCanLogIn($place)]),
         };
     }
 
@@ -94,15 +81,7 @@ final readonly class LoginsJudge
     {
         $findings = Findings::of();
         foreach (array_intersect(['ssh_authorized_keys', 'password'], array_keys($data)) as $key) {
-            $findings = $findings->and([
-                Finding::warn(
-                    'card.login_for_nobody',
-                    "“{$key}” at the margin is for the image's own account.",
-                    'users leaves that account out, so this goes to nobody.',
-                    'Put it under the account it is for, or add “- default” to users.',
-                    $this->document->place([$key]),
-                ),
-            ]);
+            $findings = $findings->and([LoginFindings::loginForNobody($key, $this->document->place([$key]))]);
         }
 
         return is_string($data['password'] ?? null)
@@ -126,13 +105,7 @@ final readonly class LoginsJudge
 
     private function badKey(Place $place): Finding
     {
-        return Finding::stop(
-            'card.key_does_not_decode',
-            'A public key in user-data does not decode.',
-            'The box would refuse that login without a word.',
-            'Paste the whole line of the .pub file again, in quotes.',
-            $place,
-        );
+        return LoginFindings::keyInUserDataDoesNotDecode($place);
     }
 
     private function password(CloudPassword $password, Place $place, bool $try = true): Findings
@@ -146,14 +119,6 @@ final readonly class LoginsJudge
                 fn (Finding $finding): Finding => $finding->at($place),
                 LoginCheck::passwordFindings($password->value)->list,
             ),
-        )->and([
-            Finding::warn(
-                'card.password_in_clear',
-                'A password stands in user-data as it is typed.',
-                'Whoever finds the card can read it.',
-                'Put its hash there instead: hashed_passwd, or chpasswd with type: hash.',
-                $place,
-            ),
-        ]);
+        )->and([LoginFindings::passwordInClear($place)]);
     }
 }

@@ -7,7 +7,6 @@ namespace Burrow\Card\Rule;
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Read\CardDocument;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 
@@ -20,15 +19,7 @@ final class MetaDataRule implements CardRule
             return Findings::of();
         }
         if (! $folder->has('meta-data')) {
-            return Findings::of(
-                Finding::stop(
-                    'card.no_meta_data',
-                    'meta-data is missing.',
-                    'Without it user-data is not even looked at (cloud-init, NoCloud).',
-                    'Put a meta-data file with an instance-id beside it.',
-                    Place::file('meta-data'),
-                ),
-            );
+            return Findings::of(RuleFindings::noMetaData(Place::file('meta-data')));
         }
         $document = CardDocument::read('meta-data', $folder->text('meta-data'));
         if ($document->data === null) {
@@ -37,23 +28,9 @@ final class MetaDataRule implements CardRule
         $instance = $document->data['instance-id'] ?? '';
 
         return match (true) {
-            $instance === '' => Findings::of(
-                Finding::warn(
-                    'card.no_instance_id',
-                    'meta-data has no instance-id.',
-                    'The box cannot tell new settings from old ones.',
-                    'Add a line “instance-id: ” with a new word.',
-                    Place::file('meta-data', 1),
-                ),
-            ),
+            $instance === '' => Findings::of(RuleFindings::noInstanceId(Place::file('meta-data', 1))),
             $context->started && $instance === $context->lastInstance => Findings::of(
-                Finding::stop(
-                    'card.instance_used',
-                    'This card was started under the same instance-id.',
-                    'A box takes first settings once for each instance-id; what was changed since then is not read.',
-                    'Give it a new one: any word that was not used before.',
-                    $document->place(['instance-id']),
-                ),
+                RuleFindings::instanceUsed($document->place(['instance-id'])),
             ),
             default => Findings::of(),
         };

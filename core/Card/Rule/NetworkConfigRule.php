@@ -51,11 +51,8 @@ final class NetworkConfigRule implements CardRule
         }
         if (! in_array($data['version'] ?? null, [1, 2], true)) {
             return Findings::of(
-                Finding::stop(
-                    'card.network_version',
-                    'network-config does not say “version: 2”.',
-                    'The links in it are not set up, and the box stays silent.',
-                    array_key_exists('version', $data) ? 'Write “version: 2”.' : 'Add that line at the top.',
+                RuleFindings::networkVersion(
+                    array_key_exists('version', $data),
                     array_key_exists('version', $data)
                         ? $document->place([...$root, 'version'])
                         : Place::file('network-config', 1),
@@ -70,13 +67,7 @@ final class NetworkConfigRule implements CardRule
                 ? $this->refused($document, NetplanForm::faults($data, $root, $document->raw(...)))
                 : [];
         if ($links === []) {
-            $none = Finding::stop(
-                'card.no_links',
-                'network-config names no link.',
-                'The box stays silent.',
-                'Add an entry under “ethernets:”.',
-                Place::file('network-config', 1),
-            );
+            $none = RuleFindings::noLinks(Place::file('network-config', 1));
 
             return $this->besides(Findings::of($none), $refused);
         }
@@ -104,11 +95,8 @@ final class NetworkConfigRule implements CardRule
     private function refused(CardDocument $document, array $faults): array
     {
         return array_map(
-            fn (NetplanFault $fault): Finding => Finding::stop(
-                'card.netplan_refuses',
-                $fault->found,
-                'The file is refused as a whole, and the box stays silent.',
-                $fault->do,
+            fn (NetplanFault $fault): Finding => RuleFindings::netplanRefuses(
+                $fault,
                 $document->place($fault->path),
             ),
             $faults,
@@ -146,11 +134,8 @@ final class NetworkConfigRule implements CardRule
 
             return Findings::of(
                 ...array_map(
-                    fn (NetworkLink $link): Finding => Finding::warn(
-                        'card.link_without_address',
-                        "The radio “{$link->name}” gets no address.",
-                        'It joins its network and stays silent there.',
-                        'Add “dhcp4: true”.',
+                    fn (NetworkLink $link): Finding => RuleFindings::radioWithoutAddress(
+                        $link,
                         $document->place($link->path),
                     ),
                     array_values($radios),
@@ -158,15 +143,7 @@ final class NetworkConfigRule implements CardRule
             );
         }
 
-        return Findings::of(
-            Finding::stop(
-                'card.link_without_address',
-                "The link “{$links[0]->name}” gets no address.",
-                'It asks the router for none and has none of its own.',
-                'Add “dhcp4: true”.',
-                $document->place($links[0]->path),
-            ),
-        );
+        return Findings::of(RuleFindings::linkWithoutAddress($links, $document->place($links[0]->path)));
     }
 
     private function addresses(CardDocument $document, NetworkLink $link, CardContext $context): Findings
@@ -178,15 +155,7 @@ final class NetworkConfigRule implements CardRule
             $address = Ipv4::tryParse($host);
             if ($address === null || ! is_numeric($length) || (int) $length < 1 || (int) $length > 32) {
                 if (! is_string($text) || ! str_contains($text, ':')) {
-                    $findings = $findings->and([
-                        Finding::stop(
-                            'card.address_form',
-                            (is_string($text) ? "“{$text}”" : 'This').' is no address with its prefix length.',
-                            'The file is refused as a whole, and the box stays silent.',
-                            'Such as 172.22.8.20/24.',
-                            $place,
-                        ),
-                    ]);
+                    $findings = $findings->and([RuleFindings::addressForm($text, $place)]);
                 }
 
                 continue;
@@ -219,15 +188,7 @@ final class NetworkConfigRule implements CardRule
     ): Findings {
         $points = is_array($link['access-points'] ?? null) ? $link['access-points'] : [];
         if ($points === []) {
-            return Findings::of(
-                Finding::stop(
-                    'card.no_networks',
-                    'The radio has no network to join.',
-                    'It stays silent.',
-                    'Add a name under “access-points:”.',
-                    $document->place($path),
-                ),
-            );
+            return Findings::of(RuleFindings::noNetworks($document->place($path)));
         }
         $country = $link['regulatory-domain'] ?? null;
         $findings = WifiCheck::country(
@@ -242,15 +203,7 @@ final class NetworkConfigRule implements CardRule
             $at = $document->place([...$path, 'access-points', $ssid]);
             $raw = $document->rawKey($at->line ?? 1);
             if (! PlainScalar::isText($raw)) {
-                $findings = $findings->and([
-                    Finding::stop(
-                        'card.ssid_not_text',
-                        "YAML reads the network name {$raw} as something other than text.",
-                        'on, no, 0123, 12:30 and the like need quotes; without them the box looks for another name.',
-                        'Put quotes around it.',
-                        $at,
-                    ),
-                ]);
+                $findings = $findings->and([RuleFindings::ssidNotText($raw, $at)]);
 
                 continue;
             }
@@ -276,27 +229,12 @@ final class NetworkConfigRule implements CardRule
         // Written within a line of others it cannot be looked at alone.
         $raw = $document->raw($at);
         if (! is_string($secret) || ($raw !== '' && ! PlainScalar::isText($raw))) {
-            return Findings::of(
-                Finding::stop(
-                    'card.passphrase_not_text',
-                    'YAML reads this passphrase as something other than text.',
-                    'A number loses its leading zeros or changes its form, and the key is wrong.',
-                    'Put quotes around it.',
-                    $place,
-                ),
-            );
+            return Findings::of(RuleFindings::passphraseNotText($place));
         }
         $kind = $auth['key-management'] ?? 'psk';
         if (! in_array($kind, self::KEY_MANAGEMENT, true)) {
             return Findings::of(
-                Finding::warn(
-                    'card.key_management',
-                    (is_string($kind) ? "“{$kind}”" : 'This').
-                        ' is a way of keeping a network that not every release knows.',
-                    'netplan up to 0.106 (Debian 12) refuses the whole file for it, and the box stays silent.',
-                    'Let the router offer WPA2 as well, and write the key alone.',
-                    $document->place([...$path, 'auth', 'key-management']),
-                ),
+                RuleFindings::keyManagement($kind, $document->place([...$path, 'auth', 'key-management'])),
             );
         }
         if (in_array($kind, self::LOGIN, true)) {
@@ -306,14 +244,6 @@ final class NetworkConfigRule implements CardRule
 
         return $judged->blocks() || preg_match('/^[0-9a-fA-F]{64}$/D', $secret) === 1
             ? $judged
-            : Findings::of(
-                Finding::note(
-                    'card.passphrase_readable',
-                    'The passphrase itself stands in the file.',
-                    'It works; whoever finds the card can read it.',
-                    'wpa_passphrase(8) makes a key of it that does as well.',
-                    $place,
-                ),
-            );
+            : Findings::of(RuleFindings::passphraseReadable($place));
     }
 }

@@ -6,7 +6,6 @@ namespace Burrow\Card\Rule;
 
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 
@@ -26,14 +25,6 @@ final class OwnTextRule implements CardRule
 
         return $said !== []
             ? Findings::of()
-            : Findings::of(
-                Finding::stop(
-                    'card.all_commented',
-                    "{$form->file} says nothing: every line begins with #.",
-                    'The image starts with its own defaults, without network where it needs Wi-Fi.',
-                    'Take the # away from the lines that are yours.',
-                    Place::file($form->file, 1),
-                ),
-            );
+            : Findings::of(RuleFindings::allCommented($form, Place::file($form->file, 1)));
     }
 }

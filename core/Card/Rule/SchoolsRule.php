@@ -9,7 +9,6 @@ use Burrow\Card\CardFolder;
 use Burrow\Card\Read\CardDocument;
 use Burrow\Card\Read\KernelLine;
 use Burrow\Catalogue\Part\CardSchool;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 
@@ -44,15 +43,7 @@ final class SchoolsRule implements CardRule
         }
         foreach (self::FILES as $file => $school) {
             if ($folder->has($file) && ! $image->understands($school)) {
-                $findings = $findings->and([
-                    Finding::stop(
-                        'card.school_not_read',
-                        "{$image->label} does not read {$file}.",
-                        'It belongs to another way of giving first settings; what it says does not happen.',
-                        "It understands: {$image->schools[0]->label()}.",
-                        Place::file($file, 1),
-                    ),
-                ]);
+                $findings = $findings->and([RuleFindings::schoolNotRead($image, $file, Place::file($file, 1))]);
             }
         }
 
@@ -68,15 +59,7 @@ final class SchoolsRule implements CardRule
 
         return $name === null || $other === null || $name === $other
             ? Findings::of()
-            : Findings::of(
-                Finding::warn(
-                    'card.two_accounts',
-                    "user-data makes the account “{$name}”, userconf.txt makes “{$other}”.",
-                    'Whichever school the image reads, the other account is missing, or both are there.',
-                    'Leave one of the two files.',
-                    Place::file('userconf.txt', 1),
-                ),
-            );
+            : Findings::of(RuleFindings::twoAccounts($name, $other, Place::file('userconf.txt', 1)));
     }
 
     /** @param  array<mixed>  $user */
@@ -88,15 +71,7 @@ final class SchoolsRule implements CardRule
         $others = ['meta-data' => is_string($meta) ? strtolower($meta) : '', 'cmdline.txt' => strtolower($kernel)];
         foreach ($others as $file => $other) {
             if ($name !== null && $other !== '' && $other !== $name) {
-                return Findings::of(
-                    Finding::warn(
-                        'card.two_names',
-                        "user-data calls the box “{$name}”, {$file} calls it “{$other}”.",
-                        'It asks the router under one name and answers under the other.',
-                        'Write the same name in both.',
-                        Place::file($file, 1),
-                    ),
-                );
+                return Findings::of(RuleFindings::twoNames($name, $file, $other, Place::file($file, 1)));
             }
         }
 
@@ -125,15 +100,7 @@ final class SchoolsRule implements CardRule
 
         return $given === [] || in_array($kernel[0], $given, true)
             ? Findings::of()
-            : Findings::of(
-                Finding::stop(
-                    'card.two_addresses',
-                    "cmdline.txt gives the box {$kernel[0]}, network-config gives it {$given[0]}.",
-                    'It has both or either, and the record is wrong in any case.',
-                    'Leave one of the two.',
-                    Place::file('cmdline.txt', 1),
-                ),
-            );
+            : Findings::of(RuleFindings::twoAddresses($kernel, $given, Place::file('cmdline.txt', 1)));
     }
 
     /** @return array<mixed> */

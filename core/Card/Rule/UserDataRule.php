@@ -33,26 +33,10 @@ final class UserDataRule implements CardRule
         $text = $folder->text('user-data');
         $kind = UserDataKind::of($text);
         if ($kind === null) {
-            return Findings::of(
-                Finding::stop(
-                    'card.no_cloud_config_line',
-                    'The first line of user-data is not “#cloud-config”.',
-                    'The whole file is ignored: no name, no user, no remote login.',
-                    'Make it the very first line, without a space before or after the #.',
-                    Place::file('user-data', 1),
-                ),
-            );
+            return Findings::of(RuleFindings::noCloudConfigLine(Place::file('user-data', 1)));
         }
         if ($kind !== UserDataKind::Settings) {
-            return Findings::of(
-                Finding::note(
-                    'card.user_data_of_another_kind',
-                    "This user-data is {$kind->label()}.",
-                    'cloud-init takes it; what comes of it on the box cannot be told from here.',
-                    'Settings begin with “#cloud-config”.',
-                    Place::file('user-data', 1),
-                ),
-            );
+            return Findings::of(RuleFindings::userDataOfAnotherKind($kind, Place::file('user-data', 1)));
         }
         $document = CardDocument::read('user-data', $text);
         if ($document->data === null) {
@@ -99,10 +83,9 @@ final class UserDataRule implements CardRule
     private function values(CardDocument $document, array $data): array
     {
         return array_map(
-            fn (array $fault): Finding => Finding::warn(
-                'card.value_kind',
-                '“'.$fault[0][0]."” wants {$fault[1]} here.",
-                'cloud-init notes an error in its log and does nothing of what stands under it; nobody sees that without logging in.',
+            fn (array $fault): Finding => RuleFindings::valueKind(
+                (string) $fault[0][0],
+                $fault[1],
                 $fault[2],
                 $document->place($fault[0]),
             ),
@@ -124,13 +107,7 @@ final class UserDataRule implements CardRule
             default => 'It may belong under another key; look at the indentation.',
         };
 
-        return Finding::warn(
-            'card.unknown_key',
-            "“{$key}” means nothing to cloud-init at this place.",
-            'It is passed over without a word.',
-            $meant === null ? $place : "Perhaps “{$meant}” was meant.",
-            $document->place($path),
-        );
+        return RuleFindings::unknownKey($key, $meant, $place, $document->place($path));
     }
 
     /** @param  array<mixed>  $data */
@@ -141,17 +118,7 @@ final class UserDataRule implements CardRule
                 isset($data['fqdn']) ||
                 isset(CardDocument::read('meta-data', $folder->text('meta-data'))->data['local-hostname']);
 
-            return $named
-                ? Findings::of()
-                : Findings::of(
-                    Finding::warn(
-                        'card.no_hostname',
-                        'user-data gives the box no name.',
-                        'It announces itself under the image\'s own name, like every other one.',
-                        'Add a line “hostname: ”.',
-                        Place::file('user-data', 1),
-                    ),
-                );
+            return $named ? Findings::of() : Findings::of(RuleFindings::noHostname(Place::file('user-data', 1)));
         }
         $name = $data['hostname'];
         $checked =
@@ -160,19 +127,10 @@ final class UserDataRule implements CardRule
                 PlainScalar::isText($document->raw(['hostname'])))
                 ? Hostname::check($name)->and(
                     in_array(strtolower($name), $context->names, true)
-                        ? [
-                            AddressFindings::nameTaken($name, 'Choose another.', null),
-                        ]
+                        ? [AddressFindings::nameTaken($name, 'Choose another.', null)]
                         : [],
                 )
-                : Findings::of(
-                    Finding::stop(
-                        'card.hostname_not_text',
-                        'YAML reads this name as something other than text.',
-                        'on, no, 0123 and the like need quotes.',
-                        'Put quotes around it.',
-                    ),
-                );
+                : Findings::of(RuleFindings::hostnameNotText());
 
         return Findings::of(
             ...array_map(fn (Finding $f): Finding => $f->at($document->place(['hostname'])), $checked->list),
@@ -186,15 +144,7 @@ final class UserDataRule implements CardRule
 
         return $zone === null || (is_string($zone) && TimeZone::isKnown($zone))
             ? Findings::of()
-            : Findings::of(
-                Finding::warn(
-                    'card.time_zone',
-                    (is_scalar($zone) ? "“{$zone}”" : 'This').' is no time zone.',
-                    'The box stays at its own, and every log and timer is off.',
-                    'A region and a city, such as Europe/London.',
-                    $document->place(['timezone']),
-                ),
-            );
+            : Findings::of(RuleFindings::timeZone($zone, $document->place(['timezone'])));
     }
 
     /**
@@ -217,20 +167,8 @@ final class UserDataRule implements CardRule
 
         return Findings::of(
             $context->image === null
-                ? Finding::note(
-                    'card.remote_login_unsaid',
-                    $found,
-                    'Many images ship with it on, some with it off; which image it is was not said.',
-                    "Say which, or be sure. {$do}",
-                    Place::file('user-data'),
-                )
-                : Finding::warn(
-                    'card.remote_login_off',
-                    $found,
-                    'A plain server image ships with it off, so port 22 is refused.',
-                    $do,
-                    Place::file('user-data'),
-                ),
+                ? RuleFindings::remoteLoginUnsaid($found, $do, Place::file('user-data'))
+                : RuleFindings::remoteLoginOff($found, $do, Place::file('user-data')),
         );
     }
 }

@@ -29,15 +29,7 @@ final class WpaSupplicantRule implements CardRule
         }
         $file = WpaFile::read(self::FILE, $folder->lines(self::FILE));
         if ($file->networks === []) {
-            return $file->findings->and([
-                Finding::stop(
-                    'card.no_networks',
-                    'wpa_supplicant.conf names no network.',
-                    'Every line is a comment or of another kind, and the radio joins nothing.',
-                    'Take the comment marks away, or add a block “network={ … }”.',
-                    Place::file(self::FILE, 1),
-                ),
-            ]);
+            return $file->findings->and([RuleFindings::noWpaNetworks(Place::file(self::FILE, 1))]);
         }
         $findings = $file->findings;
         foreach ($file->networks as $network) {
@@ -54,28 +46,12 @@ final class WpaSupplicantRule implements CardRule
         $fields = $network->fields;
         $findings = Findings::of();
         if (! isset($fields['ssid'])) {
-            $findings = $findings->and([
-                Finding::stop(
-                    'card.ssid_empty',
-                    'A network block has no name.',
-                    'The box finds nothing to join.',
-                    'Add a line “ssid="…"”.',
-                    $network->place,
-                ),
-            ]);
+            $findings = $findings->and([RuleFindings::ssidEmpty($network->place)]);
         } else {
             $ssid = $this->text($fields['ssid']->value);
             $findings = $findings->and(
                 $ssid === null
-                    ? [
-                        Finding::stop(
-                            'card.ssid_unquoted',
-                            'The network name stands without quotes.',
-                            'Without them it is read as hexadecimal digits, and the whole block is dropped.',
-                            'Put it in double quotes.',
-                            $fields['ssid']->place,
-                        ),
-                    ]
+                    ? [RuleFindings::ssidUnquoted($fields['ssid']->place)]
                     : WifiCheck::ssid($ssid, $fields['ssid']->place, $context->ssids),
             );
         }
@@ -91,15 +67,7 @@ final class WpaSupplicantRule implements CardRule
                         $fields['psk']->place,
                     ),
                     preg_match('/^[0-9a-fA-F]{64}$/D', $psk) === 1 => [],
-                    default => [
-                        Finding::stop(
-                            'card.psk_form',
-                            'The key is neither a text in quotes nor 64 hexadecimal digits.',
-                            'The block is dropped, and the radio joins nothing.',
-                            'A passphrase goes in double quotes; a key has 64 digits and none.',
-                            $fields['psk']->place,
-                        ),
-                    ],
+                    default => [RuleFindings::pskNeitherTextNorKey($fields['psk']->place)],
                 },
             );
         } elseif (
@@ -107,15 +75,7 @@ final class WpaSupplicantRule implements CardRule
             ! str_contains($kind, 'NONE') &&
             preg_match('/EAP|OWE/', $kind) !== 1
         ) {
-            $findings = $findings->and([
-                Finding::stop(
-                    'card.no_passphrase',
-                    'A network block has neither a key nor “key_mgmt=NONE”.',
-                    'An open network must be called so; without it the box waits for a key it never gets.',
-                    'Add psk=… or key_mgmt=NONE.',
-                    $network->place,
-                ),
-            ]);
+            $findings = $findings->and([RuleFindings::noPassphrase($network->place)]);
         }
 
         return $findings;
@@ -127,24 +87,8 @@ final class WpaSupplicantRule implements CardRule
         return $findings->blocks() || preg_match('/^[0-9a-fA-F]{64}$/D', $passphrase) === 1
             ? ($findings->blocks()
                 ? $findings
-                : [
-                    Finding::stop(
-                        'card.psk_form',
-                        'A key of 64 digits stands in quotes.',
-                        'In quotes it is a passphrase, and that has 63 characters at most.',
-                        'Take the quotes away.',
-                        $place,
-                    ),
-                ])
-            : [
-                Finding::note(
-                    'card.passphrase_readable',
-                    'The passphrase itself stands in the file.',
-                    'It works; whoever finds the card can read it.',
-                    'wpa_passphrase(8) makes a key of it that does as well.',
-                    $place,
-                ),
-            ];
+                : [RuleFindings::pskForm($place)])
+            : [RuleFindings::passphraseReadable($place)];
     }
 
     /** Text in quotes, or hexadecimal digits as bytes; null for anything else. */

@@ -28,22 +28,8 @@ final class Checksum
             match (true) {
                 $wanted === null => self::unread($published, 'The published checksum', 'published'),
                 $got === null => self::unread($printed, 'What was pasted', 'printed'),
-                hash_equals($wanted, $got) => Finding::fine(
-                    'card.checksum_matches',
-                    'The file is the one that was published.',
-                    'It arrived whole. Where the checksum itself came from is as good as the page it stood on.',
-                ),
-                default => Finding::stop(
-                    'card.checksum_differs',
-                    'The file is not the one that was published.',
-                    'It was cut off, changed, or belongs to another version: '.
-                        substr($got, 0, 12).
-                        '… and not '.
-                        substr($wanted, 0, 12).
-                        '….',
-                    'Download it again from its author. Do not write it.',
-                    Place::field('printed'),
-                ),
+                hash_equals($wanted, $got) => TargetFindings::checksumMatches(),
+                default => TargetFindings::checksumDiffers($got, $wanted, Place::field('printed')),
             },
         );
     }
@@ -59,12 +45,6 @@ final class Checksum
                 ? [32 => 'MD5', 40 => 'SHA-1', 128 => 'SHA-512'][strlen($match[0])]
                 : null;
 
-        return Finding::stop(
-            'card.checksum_unread',
-            $other === null ? "{$what} holds no SHA-256." : "{$what} is a {$other}, not a SHA-256.",
-            'A SHA-256 has 64 characters from 0 to 9 and a to f.',
-            'sha256sum FILE, shasum -a 256 FILE or Get-FileHash FILE.',
-            Place::field($field),
-        );
+        return TargetFindings::checksumUnread($other, $what, Place::field($field));
     }
 }

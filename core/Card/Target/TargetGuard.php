@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Burrow\Card\Target;
 
 use Burrow\Intake\Disks\BlockDevice;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Quantity\Bytes;
 
@@ -132,14 +131,7 @@ final readonly class TargetGuard
             $candidates[0],
             'It is the only one that can be it; all others are in use, inside, or too large or small.',
             $drive,
-            Findings::of(
-                Finding::warn(
-                    'card.target_by_looks',
-                    'There is one list only.',
-                    'Names and sizes prove nothing: a card often shows under its reader\'s name.',
-                    'List once more without the card; the difference is the card.',
-                ),
-            ),
+            Findings::of(TargetFindings::targetByLooks()),
         );
     }
 
@@ -162,38 +154,16 @@ final readonly class TargetGuard
             ($disk->model === null ? '' : ", {$disk->model}").
             ($disk->serial === null ? '' : ", serial {$disk->serial}").
             '.';
-        $mounted =
-            $disk->mountPoints === []
-                ? []
-                : [
-                    Finding::note(
-                        'card.target_mounted',
-                        'It is mounted at '.implode(', ', $disk->mountPoints).'.',
-                        'The desktop did that by itself; it is let go of before writing.',
-                    ),
-                ];
+        $mounted = $disk->mountPoints === [] ? [] : [TargetFindings::targetMounted($disk)];
 
         return new self(
             $disk,
             $judged,
             Findings::of(
                 $disk->fileSystems === []
-                    ? Finding::fine('card.target_chosen', $found, "{$because} {$holds}")
-                    : Finding::warn(
-                        'card.target_not_empty',
-                        $found,
-                        "{$because} {$holds}",
-                        'Look at it first if you do not know it. Wiping cannot be undone.',
-                    ),
-                ...$one->known === null
-                    ? []
-                    : [
-                        Finding::note(
-                            'card.target_known',
-                            "The register knows it as “{$one->known->label}”: {$one->known->purpose}.",
-                            'It may be wiped, says the register.',
-                        ),
-                    ],
+                    ? TargetFindings::targetChosen($found, $because, $holds)
+                    : TargetFindings::targetNotEmpty($found, $because, $holds),
+                ...$one->known === null ? [] : [TargetFindings::targetKnown($one->known)],
             )
                 ->and($mounted)
                 ->and($more),
@@ -203,18 +173,7 @@ final readonly class TargetGuard
     /** @param  list<JudgedDisk>  $judged */
     private static function doubt(array $judged, string $found, string $do): self
     {
-        return new self(
-            null,
-            $judged,
-            Findings::of(
-                Finding::stop(
-                    'card.target_in_doubt',
-                    $found,
-                    'Wiping the wrong disk cannot be undone, so none is named.',
-                    $do,
-                ),
-            ),
-        );
+        return new self(null, $judged, Findings::of(TargetFindings::targetInDoubt($found, $do)));
     }
 
     private static function stays(

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Burrow\Card\Write;
 
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 
@@ -38,19 +37,9 @@ final class BootFilesWriter
         return Findings::of(
             ...array_filter([
                 $settings->passwordHash === null
-                    ? Finding::stop(
-                        'card.boot_files_want_password',
-                        'This school knows no keys.',
-                        'userconf.txt holds a user and the hash of a password; without it nobody can log in.',
-                        'Choose a password as well, and put the key in after the first login.',
-                        Place::field('first_password'),
-                    )
+                    ? WriteFindings::bootFilesWantPassword(Place::field('first_password'))
                     : null,
-                Finding::note(
-                    'card.boot_files_say_less',
-                    'Name, time zone and packages are not in these files.',
-                    'They are typed after the first login; the commands stand below.',
-                ),
+                WriteFindings::bootFilesSayLess(),
             ]),
         );
     }

@@ -51,15 +51,7 @@ final readonly class CardSet
                 $usb,
             );
             if (trim($order->kernelLine) === '') {
-                $findings = $findings->and([
-                    Finding::warn(
-                        'card.kernel_line_unknown',
-                        'What cmdline.txt holds now is not known.',
-                        'It names the root partition; a file with our parameters alone would not start.',
-                        'Paste its line, or add ours at the end of it by hand.',
-                        Place::field('kernel_line'),
-                    ),
-                ]);
+                $findings = $findings->and([WriteFindings::kernelLineUnknown(Place::field('kernel_line'))]);
             }
         }
         if ($order->wants(CardSchool::Firmware) || $usb) {
@@ -143,11 +135,9 @@ final readonly class CardSet
         );
 
         return array_map(
-            fn (CardSchool $school): Finding => Finding::stop(
-                'card.school_not_read',
-                "{$order->image->label} does not understand: {$school->label()}.",
-                'What it says does not happen.',
-                "Take another; it understands: {$order->image->schools[0]->label()}.",
+            fn (CardSchool $school): Finding => WriteFindings::schoolNotRead(
+                $order,
+                $school,
                 Place::field('schools'),
             ),
             array_values($unread),
@@ -164,16 +154,6 @@ final readonly class CardSet
         );
         $brought = $order->image->readyMade;
 
-        return $accounts === [] && ! $brought
-            ? [
-                Finding::stop(
-                    'card.no_account',
-                    'None of the chosen schools makes an account.',
-                    'The box starts, and nobody can log in.',
-                    'Take one that does, such as the declarative files.',
-                    Place::field('schools'),
-                ),
-            ]
-            : [];
+        return $accounts === [] && ! $brought ? [WriteFindings::noAccount(Place::field('schools'))] : [];
     }
 }

@@ -58,11 +58,6 @@ final class MasterCard
 
     public static function sameHostKey(string $name, string $other): Finding
     {
-        return Finding::stop(
-            'card.same_host_key',
-            "{$name} and {$other} have one host key.",
-            'One card was copied from the other with its keys: whoever has either can pass for both, and nobody would be warned.',
-            'Make new ones on one of them: sudo rm /etc/ssh/ssh_host_* && sudo dpkg-reconfigure openssh-server.',
-        );
+        return WriteFindings::sameHostKey($name, $other);
     }
 }

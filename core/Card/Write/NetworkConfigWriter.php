@@ -34,11 +34,8 @@ final class NetworkConfigWriter
     {
         return Findings::of(
             ...array_map(
-                fn (WifiNetwork $wifi, int $at): Finding => Finding::stop(
-                    'card.wpa3_declarative',
-                    "“{$wifi->ssid}” with WPA3 alone cannot be written into network-config.",
-                    'netplan up to 0.106 (Debian 12) does not know it and refuses the whole file, so it was left out.',
-                    'Let the router offer WPA2 as well, or use the boot-partition files.',
+                fn (WifiNetwork $wifi, int $at): Finding => WriteFindings::wpa3Declarative(
+                    $wifi,
                     Place::field('security_'.($at + 1)),
                 ),
                 $alone = array_filter(

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Burrow\Card\Write;
 
 use Burrow\Catalogue\Part\OwnText;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 
@@ -40,21 +39,9 @@ final class OwnTextWriter
 
         return Findings::of(
             ...array_filter([
-                count($settings->wifis) > 1
-                    ? Finding::note(
-                        'card.own_text_one_network',
-                        'This file holds one network; the first is written.',
-                        'The others can be added on the box\'s own page.',
-                    )
-                    : null,
+                count($settings->wifis) > 1 ? WriteFindings::ownTextOneNetwork() : null,
                 $wifi !== null && trim($wifi->ssid) !== $wifi->ssid
-                    ? Finding::stop(
-                        'card.own_text_blank',
-                        'This file cannot carry a network name with a blank at its edge.',
-                        'The blank is lost, and the box looks for another network.',
-                        'Use another school, or rename the network.',
-                        Place::field('ssid_1'),
-                    )
+                    ? WriteFindings::ownTextBlank(Place::field('ssid_1'))
                     : null,
             ]),
         );

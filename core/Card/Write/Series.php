@@ -80,15 +80,7 @@ final readonly class Series
                 return new self(
                     $members,
                     $findings->and([
-                        Finding::stop(
-                            'card.series_too_long',
-                            'The network holds '.
-                                count($members).
-                                " more addresses from {$first} on, and {$count} are wanted.",
-                            'What is handed out by the router or taken is stepped over.',
-                            'Begin lower, or make fewer.',
-                            Place::field('series_first'),
-                        ),
+                        WriteFindings::seriesTooLong(count($members), $first, $count, Place::field('series_first')),
                     ]),
                 );
             }

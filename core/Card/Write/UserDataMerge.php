@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Burrow\Card\Write;
 
 use Burrow\Card\Read\CardDocument;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Symfony\Component\Yaml\Yaml;
@@ -39,15 +38,7 @@ final readonly class UserDataMerge
                 $kept[$key] = array_values(array_unique([...$kept[$key], ...(array) $value], SORT_REGULAR));
             } else {
                 if (isset($kept[$key]) && $kept[$key] !== $value) {
-                    $findings = $findings->and([
-                        Finding::note(
-                            'card.merge_replaced',
-                            "“{$key}” in the user-data that was there said something else.",
-                            'Ours goes before it.',
-                            '',
-                            Place::file('user-data'),
-                        ),
-                    ]);
+                    $findings = $findings->and([WriteFindings::mergeReplaced($key, Place::file('user-data'))]);
                 }
                 $kept[$key] = $value;
             }
@@ -92,7 +83,10 @@ final readonly class UserDataMerge
             $one = $theirs[$at];
             $keys = array_values(
                 array_unique(
-                    [...(array) ($one['ssh_authorized_keys'] ?? []), ...(array) ($mine['ssh_authorized_keys'] ?? [])],
+                    [
+                        ...(array) ($one['ssh_authorized_keys'] ?? []),
+                        ...(array) ($mine['ssh_authorized_keys'] ?? []),
+                    ],
                     SORT_REGULAR,
                 ),
             );
