@@ -9,7 +9,7 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
 use Burrow\Net\Ipv4;
 
-/** What is said of files that are made and of cards in a series, each with its one text; sources: docs/formulas/card.md. */
+/** What is said of files and series of cards that are made, each with its one text; sources: docs/formulas/card.md. */
 final class WriteFindings
 {
     public static function bootFilesSayLess(): Finding
