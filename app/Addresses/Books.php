@@ -60,20 +60,12 @@ final class Books
 
         if (strtolower($typed) === strtolower(explode('.', $network->domain)[0])) {
             $findings = $findings->and([
-                Finding::stop(
-                    'addresses.name_of_network',
-                    "“{$typed}” is the name of the network itself.",
-                    "Boxes here are called name.{$network->domain}; one of that name would answer for all of them.",
-                    'Choose another word.',
-                    Place::field('name'),
-                ),
+                AddressFindings::nameOfNetwork($typed, $network->domain, Place::field('name')),
             ]);
         }
 
         return ! $taken
             ? $findings
-            : $findings->and([
-                AddressFindings::nameTaken($typed, 'Choose another word.', Place::field('name')),
-            ]);
+            : $findings->and([AddressFindings::nameTaken($typed, 'Choose another word.', Place::field('name'))]);
     }
 }

@@ -17,7 +17,6 @@ use Burrow\Card\Write\WifiNetwork;
 use Burrow\Card\Write\WifiSecurity;
 use Burrow\Catalogue\Part\CardSchool;
 use Burrow\Catalogue\Part\ImageKind;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Net\Hostname;
@@ -178,15 +177,7 @@ final readonly class CardRequest
         $typed = $this->typed;
         $findings = LoginCheck::userFindings($typed['user']);
         if ($typed['public_key'] === '' && $this->password === '') {
-            $findings = $findings->and([
-                Finding::stop(
-                    'card.no_login',
-                    'Nobody could log in.',
-                    'A box without screen and keyboard needs a key or a password from the start.',
-                    'Paste a public key, or choose a password.',
-                    Place::field('public_key'),
-                ),
-            ]);
+            $findings = $findings->and([CardFormFindings::noLogin(Place::field('public_key'))]);
         }
         if ($typed['public_key'] !== '') {
             $findings = $findings->and(LoginCheck::keyFindings($typed['public_key']));
@@ -201,34 +192,14 @@ final readonly class CardRequest
         }
         if (! TimeZone::isKnown($typed['time_zone'])) {
             $findings = $findings->and([
-                Finding::stop(
-                    'card.time_zone',
-                    "“{$typed['time_zone']}” is no time zone.",
-                    'It is a region and a city; a bare offset has no summer time and is wrong half the year.',
-                    'Choose one from the list.',
-                    Place::field('time_zone'),
-                ),
+                CardFormFindings::timeZone($typed['time_zone'], Place::field('time_zone')),
             ]);
         }
         if (preg_match('/^[a-z]{2}$/D', $typed['keyboard']) !== 1) {
-            $findings = $findings->and([
-                Finding::stop(
-                    'card.keyboard',
-                    "“{$typed['keyboard']}” is no keyboard layout.",
-                    'Layouts have two small letters, such as gb, us or de.',
-                    'Type two letters.',
-                    Place::field('keyboard'),
-                ),
-            ]);
+            $findings = $findings->and([CardFormFindings::keyboard($typed['keyboard'], Place::field('keyboard'))]);
         } elseif (! Keyboard::isKnown($typed['keyboard'])) {
             $findings = $findings->and([
-                Finding::warn(
-                    'card.keyboard_unknown',
-                    "There is no keyboard layout “{$typed['keyboard']}” among the usual ones.",
-                    'The box falls back to the American layout, and the password typed at its screen is another one then.',
-                    'Layouts are called by countries: gb, us, de, fr …',
-                    Place::field('keyboard'),
-                ),
+                CardFormFindings::keyboardUnknown($typed['keyboard'], Place::field('keyboard')),
             ]);
         }
 
@@ -249,15 +220,7 @@ final readonly class CardRequest
             $findings = $findings->and(WifiCheck::ssid($ssid, Place::field("ssid_{$n}"), $this->known->ssids));
             $findings = $findings->and(
                 $security === null
-                    ? [
-                        Finding::stop(
-                            'card.wifi_security',
-                            'How is this network kept?',
-                            'The file says it in so many words.',
-                            'Choose one of the list.',
-                            Place::field("security_{$n}"),
-                        ),
-                    ]
+                    ? [CardFormFindings::wifiSecurity(Place::field("security_{$n}"))]
                     : WifiCheck::passphrase($this->passphrases[$n], $security, Place::field("passphrase_{$n}")),
             );
         }

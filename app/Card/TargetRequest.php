@@ -171,52 +171,16 @@ final readonly class TargetRequest
             return [[], null, Findings::of()];
         }
         if ($target->stable === null && $system !== DeskSystem::Diskutil) {
-            return [
-                [],
-                null,
-                Findings::of(
-                    Finding::stop(
-                        'card.target_without_name',
-                        'The list holds no name that stays this disk\'s own.',
-                        'Its letter or number may belong to another disk after the next replugging.',
-                        'Make the list with the command as it is shown, its second line too.',
-                        Place::field('after'),
-                    ),
-                ),
-            ];
+            return [[], null, Findings::of(CardFormFindings::targetWithoutName(Place::field('after')))];
         }
         if ($typed['typed_name'] === '') {
             return [[], null, Findings::of()];
         }
         if (trim($typed['typed_name']) !== WriteCommands::nameOf($target)) {
-            return [
-                [],
-                null,
-                Findings::of(
-                    Finding::stop(
-                        'card.target_not_typed',
-                        'That is not the name of this disk.',
-                        'The commands are shown when it was typed letter by letter.',
-                        'Compare it with the name above.',
-                        Place::field('typed_name'),
-                    ),
-                ),
-            ];
+            return [[], null, Findings::of(CardFormFindings::targetNotTyped(Place::field('typed_name')))];
         }
         if (preg_match('~[/\\\\\r\n]|^-~', $typed['file']) === 1) {
-            return [
-                [],
-                null,
-                Findings::of(
-                    Finding::stop(
-                        'card.image_file_name',
-                        '“'.$typed['file'].'” is not one file name.',
-                        'The commands are typed in the folder where the image lies.',
-                        'Its name without a path.',
-                        Place::field('file'),
-                    ),
-                ),
-            ];
+            return [[], null, Findings::of(CardFormFindings::imageFileName($typed['file'], Place::field('file')))];
         }
 
         return [

@@ -133,12 +133,7 @@ final class Catalogue
     {
         return Findings::of(
             ...array_map(
-                fn (array $one): Finding => Finding::warn(
-                    'catalogue.entry_not_read',
-                    "Your own entry {$one['kind']}/{$one['id']} cannot be used: ".lcfirst($one['found']),
-                    'It is left out until it is mended; a built-in one of that name stands in for it.',
-                    'Mend it in the catalogue, or take it away.',
-                ),
+                fn (array $one): Finding => EntryFindings::entryNotRead($one['kind'], $one['id'], $one['found']),
                 $this->unreadEntries(),
             ),
         );
@@ -164,12 +159,7 @@ final class Catalogue
                 ? [...InUse::by($kind, $id), ...InUse::byRuns($kind, $id)]
                 : InUse::byRuns($kind, $id);
         if ($users !== []) {
-            return Finding::stop(
-                'catalogue.entry_in_use',
-                "{$kind}/{$id} is used by ".implode(', ', $users).'.',
-                'Without it nobody could say any more what stands there, or how the run goes on.',
-                'Choose another part there first, or end the run.',
-            );
+            return EntryFindings::entryInUse($kind, $id, $users);
         }
         CatalogueEntry::query()->where('kind', $kind)->where('slug', $id)->delete();
         $this->entries = $this->shelf = null;

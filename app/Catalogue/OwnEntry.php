@@ -6,7 +6,6 @@ namespace App\Catalogue;
 
 use Burrow\Catalogue\CatalogueReader;
 use Burrow\Catalogue\Job\JobReader;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Text\YamlEntry;
@@ -67,13 +66,7 @@ final readonly class OwnEntry
 
     private static function refused(string $because): self
     {
-        $finding = Finding::stop(
-            'catalogue.not_built',
-            'No part can be made of this entry: '.$because,
-            'Its form is right, and a value in it is not.',
-            'Compare it with a built-in entry.',
-            Place::file('entry.yaml'),
-        );
+        $finding = EntryFindings::notBuilt($because, Place::file('entry.yaml'));
 
         return new self(null, Findings::of($finding));
     }

@@ -7,6 +7,7 @@ namespace Burrow\Addresses;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
+use Burrow\Net\AddressFindings;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
@@ -163,6 +164,6 @@ final readonly class NetworkCheck
 
     private static function wrong(string $field, string $found, string $why, string $do): Finding
     {
-        return Finding::stop('addresses.network_description', $found, $why, $do, Place::field($field));
+        return AddressFindings::networkDescription($found, $why, $do, Place::field($field));
     }
 }

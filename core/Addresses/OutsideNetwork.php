@@ -7,8 +7,8 @@ namespace Burrow\Addresses;
 use Burrow\Household\Box;
 use Burrow\Household\Concern;
 use Burrow\Household\Household;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
+use Burrow\Net\AddressFindings;
 
 /** Boxes whose address the described network does not cover. */
 final readonly class OutsideNetwork implements Concern
@@ -22,16 +22,7 @@ final readonly class OutsideNetwork implements Concern
 
         return $outside === []
             ? Findings::of()
-            : Findings::of(
-                Finding::warn(
-                    'addresses.outside_network',
-                    ucfirst($names).
-                        (count($outside) === 1 ? ' lies' : ' lie').
-                        ' outside of the network that is described in Settings.',
-                    'Only addresses of that network are asked, so nobody knows whether they answer.',
-                    'Put the network right, or give them new addresses.',
-                ),
-            );
+            : Findings::of(AddressFindings::outsideNetwork($names, count($outside) === 1));
     }
 
     public function isForGuests(): bool

@@ -92,4 +92,32 @@ final class AddressFindings
             $do,
         );
     }
+
+    /** @param  bool  $one  it is one box and no more */
+    public static function outsideNetwork(string $names, bool $one): Finding
+    {
+        return Finding::warn(
+            'addresses.outside_network',
+            ucfirst($names).($one ? ' lies' : ' lie').' outside of the network that is described in Settings.',
+            'Only addresses of that network are asked, so nobody knows whether they answer.',
+            'Put the network right, or give them new addresses.',
+        );
+    }
+
+    public static function nameOfNetwork(string $name, string $domain, Place $place): Finding
+    {
+        return Finding::stop(
+            'addresses.name_of_network',
+            "“{$name}” is the name of the network itself.",
+            "Boxes here are called name.{$domain}; one of that name would answer for all of them.",
+            'Choose another word.',
+            $place,
+        );
+    }
+
+    /** A field of the description of the network, as it is typed in Settings. */
+    public static function networkDescription(string $found, string $why, string $do, Place $place): Finding
+    {
+        return Finding::stop('addresses.network_description', $found, $why, $do, $place);
+    }
 }

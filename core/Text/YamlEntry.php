@@ -161,13 +161,7 @@ final readonly class YamlEntry
                 $value != 0 &&
                 ! (abs($value) >= self::SMALLEST && abs($value) <= self::LARGEST)
             ) {
-                $findings[] = Finding::stop(
-                    'yaml.number',
-                    'In “'.implode('.', $at).'”: this is no number that a house has.',
-                    'Numbers go from a millionth to a million million.',
-                    'Look at the unit and the decimal point.',
-                    Place::file($file, $lines->locate($at)),
-                );
+                $findings[] = TextFindings::number($at, Place::file($file, $lines->locate($at)));
             }
             if (count($findings) >= self::MOST) {
                 break;
@@ -193,7 +187,7 @@ final readonly class YamlEntry
         string $file,
         ?int $line,
     ): self {
-        return new self(null, Findings::of(Finding::stop($code, $found, $why, $do, Place::file($file, $line))));
+        return new self(null, Findings::of(TextFindings::refused($code, $found, $why, $do, Place::file($file, $line))));
     }
 
     /** @param  array<mixed>  $data */
@@ -210,11 +204,9 @@ final readonly class YamlEntry
                 default => [],
             };
             $where = $path === [] ? 'the entry' : '“'.implode('.', $path).'”';
-            $findings[] = Finding::stop(
-                'yaml.schema',
-                "In {$where}: ".self::words($leaf, $extra).'.',
-                'The schema of this kind of entry says so.',
-                'Export a built-in entry of the same kind to compare.',
+            $findings[] = TextFindings::schema(
+                $where,
+                self::words($leaf, $extra),
                 Place::file($file, $lines->locate([...$path, ...array_slice(array_values($extra), 0, 1)])),
             );
         }

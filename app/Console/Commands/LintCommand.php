@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Card\CardFormFindings;
 use App\Card\CardZip;
 use App\Catalogue\Catalogue;
 use Burrow\Card\AllClear;
@@ -11,7 +12,6 @@ use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Fixer;
 use Burrow\Card\Linter;
-use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Illuminate\Console\Command;
@@ -85,16 +85,7 @@ final class LintCommand extends Command
             if ($text !== false) {
                 $files[$name] = $text;
             } elseif (in_array($name, CardFolder::KNOWN, true)) {
-                $unseen[] = Finding::warn(
-                    'card.not_looked_at',
-                    "{$name} was not looked at: ".
-                        ($size > CardZip::LARGEST
-                            ? 'it is larger than '.intdiv(CardZip::LARGEST, 1024).' KiB.'
-                            : 'it cannot be read.'),
-                    'Whatever is said of the card is said without it.',
-                    $size > CardZip::LARGEST ? 'Make it anew.' : 'Look at its owner and rights.',
-                    Place::file($name),
-                );
+                $unseen[] = CardFormFindings::notLookedAt($name, $size, Place::file($name));
             }
         }
 

@@ -48,3 +48,20 @@ test('no line of code is longer than 120 columns, unless one text fills it', fun
     }
     expect($long)->toBe([]);
 });
+
+test('a judgement is made by a maker of its room and nowhere else', function (): void {
+    $elsewhere = [];
+    foreach (['app', 'core'] as $folder) {
+        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS));
+        foreach ($files as $file) {
+            if (str_ends_with($file->getFilename(), 'Findings.php')) {
+                continue;
+            }
+            $code = (string) file_get_contents($file->getPathname());
+            if (preg_match('/(?<!\w)Finding::(?:stop|warn|note|fine)\(|new Finding\(/', $code) === 1) {
+                $elsewhere[] = $file->getPathname();
+            }
+        }
+    }
+    expect($elsewhere)->toBe([]);
+});
