@@ -22,7 +22,7 @@ final class Fields
         'fed' => 60,
         'fed_by' => 60,
         'part' => 160,
-        'reason' => 200,
+        'reason' => 170,
         'because' => 500,
         'name' => 80,
         'prefix' => 80,

@@ -622,14 +622,15 @@ final class RuleFindings
         );
     }
 
-    public static function unknownKey(string $key, ?string $meant, string $place, Place $place2): Finding
+    /** @param  string  $do  what to do when nothing like it is known */
+    public static function unknownKey(string $key, ?string $meant, string $do, Place $place): Finding
     {
         return Finding::warn(
             'card.unknown_key',
             "“{$key}” means nothing to cloud-init at this place.",
             'It is passed over without a word.',
-            $meant === null ? $place : "Perhaps “{$meant}” was meant.",
-            $place2,
+            $meant === null ? $do : "Perhaps “{$meant}” was meant.",
+            $place,
         );
     }
 

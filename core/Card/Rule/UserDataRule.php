@@ -101,13 +101,13 @@ final class UserDataRule implements CardRule
         $key = (string) $path[count($path) - 1];
         $atTheMargin = count($path) === 1;
         $meant = $known->nearest($key);
-        $place = match (true) {
+        $do = match (true) {
             ! $atTheMargin && CloudKeys::top()->has($key) => 'It is a key of the whole file: begin it at the margin.',
             $atTheMargin && CloudKeys::ofAnAccount()->has($key) => 'It is a key of an account: put it under users.',
             default => 'It may belong under another key; look at the indentation.',
         };
 
-        return RuleFindings::unknownKey($key, $meant, $place, $document->place($path));
+        return RuleFindings::unknownKey($key, $meant, $do, $document->place($path));
     }
 
     /** @param  array<mixed>  $data */
