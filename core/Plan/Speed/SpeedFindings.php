@@ -60,7 +60,7 @@ final class SpeedFindings
     {
         return Finding::fine(
             'plan.measured_as_modelled',
-            "The {$limit->name} was the limit at {$measured}, as worked out ({$limit->rate}).",
+            "The {$limit->name} was the limit at {$measured}; {$limit->rate} were worked out.",
             round($idle * 100).' % of the processor was idle, so it was not that.',
         );
     }
