@@ -81,6 +81,14 @@ for lane in "${lanes[@]}"; do
         $suite === null ? print("0 1") : print($suite["tests"]." ".($suite["errors"] + $suite["failures"] + $suite["skipped"]));
     ' "$VAR/junit-$lane.xml" 2>/dev/null || echo "0 1")"
     ran=$((ran + all)) bad=$((bad + wrong))
+    # What failed stands once more at the end, where one looks first.
+    php -r '
+        $all = @simplexml_load_file($argv[1]);
+        foreach ($all === false ? [] : $all->xpath("//testcase[failure or error]") as $case) {
+            $said = trim((string) ($case->failure[0] ?? $case->error[0]));
+            echo "\nFAILED: {$case["class"]}: {$case["name"]}\n", mb_substr($said, 0, 600), "\n";
+        }
+    ' "$VAR/junit-$lane.xml"
 done
 PASSED=$((PASSED + ran - bad)) FAILED=$((FAILED + bad))
 stop_all

@@ -50,7 +50,8 @@ final class BenchProcess
             $pipes,
         );
         $this->process = is_resource($process) ? $process : throw new RuntimeException('The bench did not start.');
-        $this->until(fn (): bool => file_exists($this->socket()));
+        // The file is there a moment before anybody listens on it.
+        $this->until(fn (): bool => is_resource(@stream_socket_client('unix://'.$this->socket())));
     }
 
     public function stop(): void
@@ -115,7 +116,7 @@ final class BenchProcess
         return Door::isOpen($address, $port + self::OFFSET);
     }
 
-    public function until(callable $condition, float $seconds = 8): void
+    public function until(callable $condition, float $seconds = 30): void
     {
         $end = microtime(true) + $seconds;
         while (! $condition()) {
