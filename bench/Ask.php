@@ -52,4 +52,21 @@ final readonly class Ask
     {
         return array_filter($this->map($name) ?? [], is_string(...));
     }
+
+    /** @return list<array{port: int, protocol: string}> */
+    public function services(string $name): array
+    {
+        $services = [];
+        foreach (is_array($this->said[$name] ?? null) ? $this->said[$name] : [] as $one) {
+            if (
+                is_array($one) &&
+                is_int($one['port'] ?? null) &&
+                in_array($one['protocol'] ?? '', ['tcp', 'udp'], true)
+            ) {
+                $services[] = ['port' => $one['port'], 'protocol' => (string) $one['protocol']];
+            }
+        }
+
+        return $services;
+    }
 }

@@ -104,6 +104,7 @@ final readonly class Control
             (int) $ask->number('network_after'),
             $ask->texts('files'),
             $ask->map('disk'),
+            $ask->services('services'),
         );
 
         return [];

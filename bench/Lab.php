@@ -13,7 +13,9 @@ use Bench\Net\PackageIndex;
 use Bench\Net\Router;
 use Bench\Net\SshDoor;
 use Bench\Net\Wall;
-use Bench\Programs\Shell;
+use Bench\Programs\Programs;
+use Bench\Services\Services;
+use Bench\Shell\Shell;
 use Throwable;
 
 /** The bench: boards, a router and a package index on loopback, with a clock that runs as fast as asked. */
@@ -62,7 +64,9 @@ final class Lab
     {
         array_map($this->cut(...), array_values($this->boards));
         /**
-         * @var array{speed?: int|float, pool?: array{string, string}, router?: array{reservations?: array<string, string>, leases?: array<string, array{address: string, name: string, expires: int}>}, boards?: list<array<string, mixed>>} $state
+         * @var array{speed?: int|float, pool?: array{string, string}, router?: array{reservations?: array<string,
+         *         string>, leases?: array<string, array{address: string, name: string, expires: int}>}, boards?:
+         *         list<array<string, mixed>>} $state
          */
         $this->clock->setSpeed((float) ($state['speed'] ?? 20));
         [$first, $last] = $state['pool'] ?? [self::POOL_FIRST, self::POOL_LAST];
@@ -85,6 +89,7 @@ final class Lab
             if ($board->powered && $board->fault?->starts() !== false) {
                 $this->carefully($board, function () use ($board): void {
                     $board->boot = FirstBoot::from($board->files, $board->fault?->hasCable() !== false);
+                    $board->firstBootDone && $this->begin($board);
                     $this->onNetwork($board);
                     $this->wall->open($board);
                 });
@@ -96,6 +101,7 @@ final class Lab
     /**
      * @param  array<string, string>  $files
      * @param  ?array<string, mixed>  $disk
+     * @param  list<array{port: int, protocol: string}>  $services  that a ready-made image brings
      */
     public function insert(
         string $id,
@@ -104,12 +110,13 @@ final class Lab
         int $networkAfter,
         array $files,
         ?array $disk,
+        array $services = [],
     ): Board {
         $board =
             $this->boards[$id] ??
             new Board($id, $mac, $class, $networkAfter, disk: $disk === null ? null : Disk::from($disk));
         $this->cut($board);
-        $board->insert($files);
+        $board->insert($files, $services);
         $this->boards[$id] = $board;
         $this->save();
 
@@ -136,12 +143,12 @@ final class Lab
         if ($board->phase !== 'up' || ! $board->firstBootDone) {
             return 'ssh: connect to host: no answer';
         }
-        $output = (new Shell($this->index))->run($board, $command);
-        if (preg_match('/^(sudo )?systemctl reboot$/m', trim($command)) === 1) {
+        $output = (new Shell(new Programs($this->index)))->run($board, $command);
+        $asked = $board->takeAsked();
+        if ($asked !== null) {
             $this->cut($board);
-            $board->powered = true;
-            $this->carefully($board, fn () => $this->start($board));
-            $output = 'Connection closed.';
+            $board->powered = $asked === 'reboot';
+            $board->powered && $this->carefully($board, fn () => $this->start($board));
         } else {
             $this->wall->open($board);
         }
@@ -231,11 +238,28 @@ final class Lab
         );
         $this->after($board, (float) $board->networkAfter, fn () => $this->onNetwork($board));
         $this->after($board, $board->networkAfter + $extra, function () use ($board): void {
-            $board->firstBootDone = true;
-            $board->mount();
+            $this->begin($board);
             $this->wall->open($board);
             $this->save();
         });
+    }
+
+    /**
+     * The system is up: at its first start it installs what the card names, and at each one starts what is
+     * enabled.
+     */
+    private function begin(Board $board): void
+    {
+        if (! $board->firstBootDone) {
+            $board->firstBootDone = true;
+            $named = implode(' ', array_map(escapeshellarg(...), $board->boot->packages ?? []));
+            $named === '' ||
+                (new Shell(new Programs($this->index)))->run($board, "sudo apt-get --yes install {$named}");
+        }
+        $user = $board->boot->user ?? '';
+        $board->machine->session = $board->machine->groups[$user] ?? [];
+        $board->mount();
+        Services::boot($board);
     }
 
     private function onNetwork(Board $board): void
@@ -250,13 +274,16 @@ final class Lab
         $board->address = $board->boot->address ?? $this->router->ask($board->mac, $name, time());
         $board->screen[] = "{$name} {$board->address}";
         if (! $this->wall->appear($board)) {
-            $board->screen[] = "the bench has no place for {$board->address}: it stands in for IPv4 addresses, ".
+            $board->screen[] =
+                "the bench has no place for {$board->address}: it stands in for IPv4 addresses, ".
                 "and not for those that would fall on this machine's own";
         }
         $this->save();
     }
 
-    /** What goes wrong with one board stays with it: it loses its power, its screen says so, and the others run on. */
+    /**
+     * What goes wrong with one board stays with it: it loses its power, its screen says so, and the others run on.
+     */
     private function carefully(Board $board, callable $act): void
     {
         try {

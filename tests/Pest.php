@@ -97,7 +97,7 @@ function playbooks(): PlaybookReader
     );
 
     return new PlaybookReader(
-        array_column($parts, 'steps', 'id'),
+        array_column($parts, null, 'id'),
         Yaml::parse((string) file_get_contents('core/BringUp/playbooks/usual.yaml')),
     );
 }

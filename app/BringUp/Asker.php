@@ -7,14 +7,20 @@ namespace App\BringUp;
 use App\Bench\BenchAway;
 use App\Bench\BenchClient;
 use App\Models\Box;
+use App\Probe\GreetingProbe;
 use App\Probe\HostKeyProbe;
+use App\Probe\NameProbe;
+use App\Probe\PageProbe;
 use App\Probe\Target;
 use App\Probe\TcpProbe;
+use Burrow\BringUp\Seen\NameAnswer;
+use Burrow\BringUp\Seen\PageSeen;
 use Burrow\BringUp\Step\Asking;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\NotAsked;
 use Burrow\Household\DoorState;
 use Burrow\Net\Ipv4;
+use Burrow\Net\Protocol;
 use Burrow\Net\SshPublicKey;
 
 /** Asks the network for one box: its ports, its host key, and the router's list where that can be read from here. */
@@ -25,6 +31,9 @@ final readonly class Asker implements Asking
         private TcpProbe $tcp,
         private HostKeyProbe $keys,
         private BenchClient $bench,
+        private NameProbe $names,
+        private PageProbe $pages,
+        private GreetingProbe $greetings,
     ) {
     }
 
@@ -45,5 +54,25 @@ final readonly class Asker implements Asking
         } catch (BenchAway $away) {
             throw new NotAsked(BringUpFindings::benchAway($away->getMessage()));
         }
+    }
+
+    public function lookup(Ipv4 $resolver, string $name, Protocol $over): NameAnswer
+    {
+        return $this->names->ask(Target::of($this->box, $resolver, 53), $name, $over);
+    }
+
+    public function page(Ipv4 $address, int $port, string $path, bool $tls): ?PageSeen
+    {
+        // On loopback a port may answer in the name of a box that is not there; the door knows.
+        return $this->door($address, $port) === DoorState::Open
+            ? $this->pages->ask(Target::of($this->box, $address, $port), $path, $tls)
+            : null;
+    }
+
+    public function greeting(Ipv4 $address, int $port, string $send): ?string
+    {
+        return $this->door($address, $port) === DoorState::Open
+            ? $this->greetings->ask(Target::of($this->box, $address, $port), $send)
+            : null;
     }
 }

@@ -8,17 +8,19 @@ use App\Catalogue\Catalogue;
 use App\Catalogue\Playbooks;
 use App\Models\Box;
 use App\Models\BoxJob;
+use App\Models\Network;
 use App\Models\Run;
 use App\Models\RunStep;
 use Burrow\BringUp\Countdown;
 use Burrow\BringUp\Playbook\Playbook;
 use Burrow\BringUp\Playbook\PlaybookReader;
 use Burrow\BringUp\Playbook\RunSteps;
-use Burrow\BringUp\Playbook\Values;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Circumstance;
+use Burrow\BringUp\Step\Outcome;
 use Burrow\BringUp\Step\RunFacts;
 use Burrow\BringUp\Step\Step;
+use Burrow\BringUp\Step\Values;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Judgement\Finding;
@@ -75,12 +77,11 @@ final readonly class RunBook
     private function circumstances(): array
     {
         $box = $this->run->box;
-        $image = $this->catalogue->shelf()->images[$box->image ?? ''] ?? null;
         $so = array_filter([
             Circumstance::FixedAddress->value => $box->fixed_address,
             Circumstance::Wireless->value => $box->link === LinkKind::Wireless->value,
             Circumstance::UsbCable->value => $box->link === LinkKind::UsbCable->value,
-            Circumstance::ReadyMade->value => $image?->readyMade === true,
+            Circumstance::ReadyMade->value => $this->catalogue->isReadyMade($box),
         ]);
 
         return array_map(Circumstance::from(...), array_keys($so));
@@ -107,8 +108,56 @@ final readonly class RunBook
             ($this->catalogue->shelf()->drives[$box->drive ?? ''] ?? null)?->capacity,
             $this->jobs,
             is_array($before) ? array_values(array_filter($before, is_string(...))) : [],
-            array_filter($this->run->learned, is_string(...)),
+            [...$this->answers(), ...array_filter($this->run->learned, is_string(...))],
+            $this->house(),
+            array_values(
+                $this->run->steps
+                    ->where('state', RunStep::SKIPPED)
+                    ->map(fn (RunStep $step): string => $step->step)
+                    ->all(),
+            ),
         );
+    }
+
+    /** @return array<string, string> what was answered for the box's jobs, in this run or an earlier one */
+    private function answers(): array
+    {
+        $answers = [];
+        foreach ($this->run->box->jobs as $held) {
+            foreach ($held->answers ?? [] as $name => $value) {
+                $answers["{$held->job}:{$name}"] = $value;
+            }
+        }
+
+        return $answers;
+    }
+
+    /** @return array<string, string> what is so of the whole house */
+    private function house(): array
+    {
+        $network = $this->run->box->network;
+        $engine = $network->engine ?: Network::ENGINE;
+
+        return [
+            'domain' => (string) $network->domain,
+            'router' => (string) $network->router,
+            'prefix' => (string) $network->prefix,
+            'zone' => Network::zone(),
+            'engine' => $engine,
+            'compose' => $engine === Network::ENGINE ? Network::ENGINE.'-compose' : "{$engine} compose",
+            'package_compose' => $engine === Network::ENGINE ? Network::ENGINE.'-compose' : $engine,
+        ];
+    }
+
+    /** What stands before a step whose ground was passed over; null when nothing does. */
+    public function needsFirst(Step $step): ?Outcome
+    {
+        $missing = array_intersect($step->more->needs, $this->facts()->passedOver);
+        $titles = array_values(
+            array_map(fn (string $id): string => $this->steps->step($id)->title ?? $id, $missing),
+        );
+
+        return $titles === [] ? null : Outcome::notYet(BringUpFindings::needsFirst($titles));
     }
 
     public function values(Step $step): Values

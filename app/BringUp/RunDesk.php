@@ -296,6 +296,10 @@ final readonly class RunDesk
             JournalEntry::write($box, 'update', "System brought up to date: {$outcome->words}.");
         }
         $box->save();
+        foreach ($learned->answers as $job => $answers) {
+            $held = $box->jobs->firstWhere('job', $job);
+            $held?->update(['answers' => [...$held->answers ?? [], ...$answers]]);
+        }
         if ($learned->store !== null) {
             Store::query()->firstOrCreate(
                 ['box_id' => $box->id, 'uuid' => $learned->store['uuid']],

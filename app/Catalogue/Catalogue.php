@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use App\Models\Box;
 use App\Models\CatalogueEntry;
 use Burrow\Catalogue\CatalogueReader;
 use Burrow\Catalogue\Job\Job;
@@ -47,6 +48,12 @@ final class Catalogue
 
     /** @var list<array{kind: string, id: string, found: string}> */
     private array $unread = [];
+
+    /** Its image came with its job in it. */
+    public function isReadyMade(Box $box): bool
+    {
+        return ($this->shelf()->images[$box->image ?? ''] ?? null)?->readyMade === true;
+    }
 
     public function job(string $id): ?Job
     {
@@ -192,7 +199,8 @@ final class Catalogue
      * The household's own entries, each read and built once and then kept until one of them changes.
      *
      * @param  list<CatalogueEntry>  $rows
-     * @return array{entries: array<string, array<string, array<string, mixed>>>, unread: list<array{kind: string, id: string, found: string}>}
+     * @return array{entries: array<string, array<string, array<string, mixed>>>, unread: list<array{kind: string, id:
+     *         string, found: string}>}
      */
     private static function ownEntries(array $rows): array
     {
@@ -205,7 +213,8 @@ final class Catalogue
         );
 
         /**
-         * @var array{entries: array<string, array<string, array<string, mixed>>>, unread: list<array{kind: string, id: string, found: string}>}
+         * @var array{entries: array<string, array<string, array<string, mixed>>>, unread: list<array{kind: string,
+         *         id: string, found: string}>}
          */
         return Kept::made('own-entries', $state, function () use ($rows): array {
             $read = ['entries' => [], 'unread' => []];

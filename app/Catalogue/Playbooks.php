@@ -61,7 +61,7 @@ final class Playbooks
         $parts = $files[$usual];
         unset($files[$usual]);
 
-        /** @var array<string, array{id: string, steps: list<array<string, mixed>>}> $files */
-        return new PlaybookReader(array_column($files, 'steps', 'id'), $parts);
+        /** @var array<string, array{id: string, per?: string, steps: list<array<string, mixed>>}> $files */
+        return new PlaybookReader(array_column($files, null, 'id'), $parts);
     }
 }

@@ -39,19 +39,18 @@ final class Fields
         'card' => 40,
         'file' => 120,
         'typed_name' => 200,
+        'engine' => 40,
+        'kept_at' => 120,
+        'owner' => 120,
+        'recovery' => 120,
+        'saw' => 170,
         'pasted' => null,
         'before' => null,
         'after' => null,
         'yaml' => null,
     ];
 
-    private const SECRETS = [
-        'password',
-        'first_password',
-        'passphrase_1',
-        'passphrase_2',
-        'passphrase_3',
-    ];
+    private const SECRETS = ['password', 'first_password', 'passphrase_1', 'passphrase_2', 'passphrase_3'];
 
     /** Not trimmed: a card's file means what it says, and a network's name may end in a blank. Secrets neither. */
     private const AS_TYPED = [

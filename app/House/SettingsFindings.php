@@ -20,4 +20,15 @@ final class SettingsFindings
             Place::field('currency'),
         );
     }
+
+    public static function engine(string $typed): Finding
+    {
+        return Finding::stop(
+            'house.engine',
+            '“'.mb_strimwidth($typed, 0, 40, '…').'” is no command.',
+            'It is typed on boxes as it stands here.',
+            'One word of small letters, digits, dots and dashes, or nothing for podman.',
+            Place::field('engine'),
+        );
+    }
 }

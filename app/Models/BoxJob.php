@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property string $job
  * @property Box $box
+ * @property ?array<string, string> $answers  value => what the person answered when it was asked
  */
 class BoxJob extends Model
 {
@@ -19,7 +20,7 @@ class BoxJob extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['finished_at' => 'datetime', 'page_port' => 'integer'];
+    protected $casts = ['finished_at' => 'datetime', 'page_port' => 'integer', 'answers' => 'array'];
 
     /** @return BelongsTo<Box, $this> */
     public function box(): BelongsTo

@@ -9,6 +9,9 @@ use App\Catalogue\Catalogue;
 use App\Catalogue\Playbooks;
 use App\House\Place;
 use App\Household\HouseholdLoader;
+use App\Probe\GreetingProbe;
+use App\Probe\NameProbe;
+use App\Probe\PageProbe;
 use App\Probe\TcpProbe;
 use App\Session\LoginsOnly;
 use Burrow\Household\Household;
@@ -37,6 +40,9 @@ class AppServiceProvider extends ServiceProvider
             TcpProbe::class,
             fn (): TcpProbe => new TcpProbe(config()->float('burrow.probe_timeout')),
         );
+        foreach ([NameProbe::class, PageProbe::class, GreetingProbe::class] as $probe) {
+            $this->app->bind($probe, fn () => new $probe(2 * config()->float('burrow.probe_timeout')));
+        }
     }
 
     public function boot(): void

@@ -7,7 +7,10 @@ namespace Bench\Board;
 use Bench\Faults\Fault;
 use Bench\Faults\Faults;
 
-/** A simulated board: its hardware, the card in it, and what it has become since the power came on. Keeps no secret. */
+/**
+ * A simulated board: its hardware, the card in it, and what it has become since the power came on. Keeps no
+ * secret.
+ */
 final class Board
 {
     public string $phase = 'off';
@@ -26,14 +29,10 @@ final class Board
 
     public int $pending = 0;
 
-    /** @var array<string, string> files on the running system, by path */
-    public array $system = [
-        '/etc/fstab' => "UUID=00000000-0000-4000-8000-000000000001 / ext4 defaults 0 1\n",
-        '/etc/samba/smb.conf' => "[global]\n   workgroup = WORKGROUP\n",
-    ];
+    /** What the system was asked to do with itself: "reboot" or "poweroff"; null when nothing. */
+    public ?string $asked = null;
 
-    /** @var list<string> users with a password of their own for shares */
-    public array $shareUsers = [];
+    public Machine $machine;
 
     /**
      * @param  array<string, string>  $files  on the boot partition
@@ -51,23 +50,33 @@ final class Board
         public ?Fault $fault = null,
         public string $name = '',
     ) {
+        $this->machine = new Machine();
     }
 
     /**
      * A new card: a new system with new keys.
      *
      * @param  array<string, string>  $files
+     * @param  list<array{port: int, protocol: string}>  $services  that a ready-made image brings
      */
-    public function insert(array $files): void
+    public function insert(array $files, array $services = []): void
     {
         $this->files = $files;
         $this->secretKey = null;
         $this->boot = null;
         $this->firstBootDone = false;
         $this->pending = 0;
-        $this->system = (new self('', '', '', 1))->system;
-        $this->shareUsers = [];
-        $this->services = [];
+        $this->machine = new Machine();
+        $this->services = $services;
+    }
+
+    /** Once: what the system was asked to do with itself. */
+    public function takeAsked(): ?string
+    {
+        $asked = $this->asked;
+        $this->asked = null;
+
+        return $asked;
     }
 
     /** @return non-empty-string */
@@ -79,7 +88,7 @@ final class Board
     /** Mounts the disk where /etc/fstab says, as the start of the system and mount(8) do. False when no line fits. */
     public function mount(?string $point = null): bool
     {
-        foreach (explode("\n", $this->system['/etc/fstab']) as $line) {
+        foreach (explode("\n", $this->machine->read('/etc/fstab') ?? '') as $line) {
             $fields = preg_split('/\s+/', trim($line)) ?: [];
             if (
                 $this->disk?->uuid !== null &&
@@ -93,17 +102,6 @@ final class Board
         }
 
         return false;
-    }
-
-    /** The share answers when its service was switched on, the disk is mounted and a share lies on it. */
-    public function shareWorks(): bool
-    {
-        $smb = $this->system['/etc/samba/smb.conf'];
-        preg_match_all('/^\s*path\s*=\s*(\S.*?)\s*$/m', $smb, $paths);
-
-        return isset($this->system['smbd enabled']) &&
-            $this->disk?->mountedAt !== null &&
-            in_array($this->disk->mountedAt, $paths[1], true);
     }
 
     /** @return array<string, mixed> */
@@ -122,8 +120,7 @@ final class Board
             'name' => $this->name,
             'firstBootDone' => $this->firstBootDone,
             'pending' => $this->pending,
-            'system' => $this->system,
-            'shareUsers' => $this->shareUsers,
+            'machine' => $this->machine->state(),
             'hostKey' => $this->secretKey === null ? null : base64_encode($this->secretKey),
         ];
     }
@@ -132,7 +129,10 @@ final class Board
     public static function from(array $state): self
     {
         /**
-         * @var array{id: string, mac: string, class: string, networkAfter: int, files?: array<string, string>, disk?: ?array<string, mixed>, services?: list<array{port: int, protocol: string}>, powered?: bool, fault?: ?string, name?: string, firstBootDone?: bool, pending?: int, system?: array<string, string>, shareUsers?: list<string>, hostKey?: ?string} $state
+         * @var array{id: string, mac: string, class: string, networkAfter: int, files?: array<string, string>, disk?:
+         *         ?array<string, mixed>, services?: list<array{port: int, protocol: string}>, powered?: bool, fault?:
+         *         ?string, name?: string, firstBootDone?: bool, pending?: int, machine?: array<string, mixed>,
+         *         hostKey?: ?string} $state
          */
         $board = new self(
             $state['id'],
@@ -148,8 +148,7 @@ final class Board
         );
         $board->firstBootDone = $state['firstBootDone'] ?? false;
         $board->pending = $state['pending'] ?? 0;
-        $board->system = $state['system'] ?? $board->system;
-        $board->shareUsers = $state['shareUsers'] ?? [];
+        $board->machine = Machine::from($state['machine'] ?? []);
         $board->secretKey = isset($state['hostKey']) ? (base64_decode($state['hostKey'], true) ?: null) : null;
 
         return $board;

@@ -20,15 +20,21 @@ final class Doors
     {
     }
 
-    /** @param  callable(ConnectionInterface): void  $serve */
-    public function tcp(string $address, int $port, callable $serve): void
+    /**
+     * @param  callable(ConnectionInterface): mixed  $serve
+     * @param  bool  $tls  with a certificate that the bench makes for itself
+     */
+    public function tcp(string $address, int $port, callable $serve, bool $tls = false): void
     {
         $key = "tcp {$address} {$port}";
         if (isset($this->open[$key])) {
             return;
         }
         try {
-            $server = new SocketServer("tcp://{$address}:".($port + $this->offset));
+            $server = new SocketServer(
+                ($tls ? 'tls' : 'tcp')."://{$address}:".($port + $this->offset),
+                $tls ? ['tls' => ['local_cert' => Certificate::file()]] : [],
+            );
         } catch (RuntimeException|InvalidArgumentException $problem) {
             fwrite(STDERR, "bench: {$problem->getMessage()}\n");
 
@@ -41,9 +47,16 @@ final class Doors
         $this->open[$key] = $server;
     }
 
-    /** Answers every packet with its own content: enough to tell an open port from a closed one. */
-    public function udp(string $address, int $port): void
+    /**
+     * @param  ?callable(string): ?string  $answer  none: every packet comes back with its own content, which is
+     *         enough to
+     *         tell an open port from a closed one
+     */
+    public function udp(string $address, int $port, ?callable $answer = null): void
     {
+        if (isset($this->open["udp {$address} {$port}"])) {
+            return;
+        }
         $socket = @stream_socket_server(
             "udp://{$address}:".($port + $this->offset),
             $code,
@@ -56,25 +69,33 @@ final class Doors
             return;
         }
         stream_set_blocking($socket, false);
-        Loop::addReadStream($socket, function ($socket): void {
+        Loop::addReadStream($socket, function ($socket) use ($answer): void {
             $packet = stream_socket_recvfrom($socket, 1500, 0, $peer);
-            if (is_string($packet) && is_string($peer)) {
-                stream_socket_sendto($socket, $packet, 0, $peer);
+            $said = is_string($packet) && $answer !== null ? $answer($packet) : $packet;
+            if (is_string($said) && is_string($peer)) {
+                stream_socket_sendto($socket, $said, 0, $peer);
             }
         });
         $this->open["udp {$address} {$port}"] = $socket;
     }
 
-    public function close(): void
+    /** @param  list<string>  $wanted  "tcp 127.22.8.16 80"; all others are shut */
+    public function keep(array $wanted): void
     {
-        foreach ($this->open as $door) {
+        foreach (array_diff(array_keys($this->open), $wanted) as $key) {
+            $door = $this->open[$key];
             if ($door instanceof SocketServer) {
                 $door->close();
             } else {
                 Loop::removeReadStream($door);
                 fclose($door);
             }
+            unset($this->open[$key]);
         }
-        $this->open = [];
+    }
+
+    public function close(): void
+    {
+        $this->keep([]);
     }
 }

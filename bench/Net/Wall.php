@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Bench\Net;
 
 use Bench\Board\Board;
+use Bench\Services\Door;
+use Bench\Services\Registry;
+use Bench\Services\Services;
 use React\Socket\ConnectionInterface;
 
 /** Where the boards' addresses stand on this machine, and which of their doors are open. */
@@ -56,25 +59,45 @@ final class Wall
             return;
         }
         $key = $board->hostKey();
-        if (($board->files === [] || ($board->boot->remoteLogin ?? false)) && $this->answers($board, 22)) {
-            $doors->tcp($at, 22, fn (ConnectionInterface $c) => SshDoor::open($c, $key));
+        $login = $board->files === [] || ($board->boot->remoteLogin ?? false);
+        $wanted = [
+            ...$login ? [new Door(22, serve: fn (ConnectionInterface $c) => SshDoor::open($c, $key))] : [],
+            ...$board->firstBootDone ? Services::doors($board) : [],
+            ...$board->firstBootDone || $board->files === [] ? $this->brought($board) : [],
+        ];
+        $wanted = array_filter(
+            $wanted,
+            fn (Door $door): bool => $door->protocol === 'udp' || $this->answers($board, $door->port),
+        );
+        $doors->keep([
+            "tcp {$at} ".self::PRESENCE,
+            ...array_map(fn (Door $door): string => "{$door->protocol} {$at} {$door->port}", array_values($wanted)),
+        ]);
+        foreach ($wanted as $door) {
+            $door->protocol === 'udp'
+                ? $doors->udp($at, $door->port, $door->answer)
+                : $doors->tcp($at, $door->port, $door->serve ?? fn (ConnectionInterface $c) => null, $door->tls);
         }
-        if ($board->shareWorks() && $this->answers($board, 445)) {
-            $doors->tcp($at, 445, fn (ConnectionInterface $c) => null);
+    }
+
+    /** @return list<Door> of a board that stood already, or of a ready-made image */
+    private function brought(Board $board): array
+    {
+        $doors = [];
+        foreach ($board->services as ['port' => $port, 'protocol' => $protocol]) {
+            $doors = [
+                ...$doors,
+                ...match (true) {
+                    $port === 22 => [],
+                    $port === 53 => Answers::names(Registry::REFUSED, [], true),
+                    $protocol === 'udp' => [new Door($port, 'udp')],
+                    $port === 445 => [new Door($port, serve: Answers::share())],
+                    default => [new Door($port, serve: Answers::page($board->id), tls: $port === 443)],
+                },
+            ];
         }
-        foreach ($board->services as $service) {
-            if ($service['protocol'] === 'udp') {
-                $doors->udp($at, $service['port']);
-            } elseif ($service['port'] !== 22 && $this->answers($board, $service['port'])) {
-                $doors->tcp(
-                    $at,
-                    $service['port'],
-                    fn (ConnectionInterface $c) => $c->end(
-                        "HTTP/1.0 200 OK\r\nContent-Type: text/plain\r\n\r\n{$board->id}\n",
-                    ),
-                );
-            }
-        }
+
+        return $doors;
     }
 
     private function answers(Board $board, int $port): bool

@@ -4,46 +4,107 @@ declare(strict_types=1);
 
 namespace Bench\Programs;
 
-use Bench\Board\Board;
 use Bench\Net\PackageIndex;
+use Bench\Services\Services;
+use Bench\Shell\Call;
+use Bench\Shell\Said;
 
-/** The package index, and bringing the system up to what it has. */
+/** The package index, bringing the system up to it, and installing from it. */
 final readonly class AptGet implements Program
 {
+    private const NAME = '/^[a-z0-9][a-z0-9+.-]{1,60}$/D';
+
+    private const NOTHING = '0 upgraded, 0 newly installed, 0 to remove and 0 not upgraded.';
+
     public function __construct(private PackageIndex $index)
     {
     }
 
-    public function answers(string $command): bool
+    public function names(): array
     {
-        return preg_match('/^apt-get (?:update|--yes full-upgrade)\b/', $command) === 1;
+        return ['apt-get', 'apt'];
     }
 
-    public function run(Board $board, string $command): string
+    public function run(Call $call): Said
     {
-        return str_starts_with($command, 'apt-get update') ? $this->aptUpdate($board) : $this->aptUpgrade($board);
-    }
-
-    private function aptUpdate(Board $board): string
-    {
-        $board->pending = isset($board->system['upgraded']) ? 0 : count($this->index->pending());
-
-        return "Get:1 bench stable InRelease [151 kB]\nGet:2 bench stable/main Packages [8,693 kB]\nFetched 8,844 kB in 4s\nReading package lists... Done";
-    }
-
-    private function aptUpgrade(Board $board): string
-    {
-        $names = $board->pending > 0 ? $this->index->pending() : [];
-        $count = count($names);
-        $board->pending = 0;
-        if ($count > 0) {
-            $board->system['upgraded'] = 'yes';
+        if (! $call->root) {
+            return Said::failed(
+                "E: Could not open lock file /var/lib/dpkg/lock-frontend - open (13: Permission denied)\nE: Unable to acquire the dpkg frontend lock (/var/lib/dpkg/lock-frontend), are you root?",
+                100,
+            );
         }
-        $list = $count === 0 ? '' : "The following packages will be upgraded:\n  ".implode(' ', $names)."\n";
-        $scroll = implode("\n", array_map(fn (string $name): string => "Setting up {$name} ...", $names));
+        $words = $call->plain();
 
-        return rtrim(
-            "Reading package lists... Done\nBuilding dependency tree... Done\n{$list}{$count} upgraded, 0 newly installed, 0 to remove and 0 not upgraded.\n{$scroll}",
+        return match ($words[0] ?? '') {
+            'update' => $this->update($call),
+            'full-upgrade', 'upgrade' => $this->upgrade($call),
+            'install' => $this->install($call, array_slice($words, 1)),
+            'build-dep', 'autoremove', 'clean' => Said::ok("Reading package lists... Done\n".self::NOTHING),
+            default => Said::failed('E: Invalid operation '.($words[0] ?? ''), 100),
+        };
+    }
+
+    private function update(Call $call): Said
+    {
+        $call->board->pending = $call->board->machine->upgraded ? 0 : count($this->index->pending());
+
+        return Said::ok(
+            "Get:1 bench stable InRelease [151 kB]\nGet:2 bench stable/main Packages [8,693 kB]\nFetched 8,844 kB in 4s\nReading package lists... Done",
         );
+    }
+
+    private function upgrade(Call $call): Said
+    {
+        $names = $call->board->pending > 0 ? $this->index->pending() : [];
+        $count = count($names);
+        $call->board->pending = 0;
+        $call->board->machine->upgraded = $call->board->machine->upgraded || $count > 0;
+        $list = $count === 0 ? '' : "The following packages will be upgraded:\n  ".implode(' ', $names)."\n";
+
+        return Said::ok(
+            rtrim(
+                "Reading package lists... Done\nBuilding dependency tree... Done\n{$list}{$count} upgraded, 0 newly installed, 0 to remove and 0 not upgraded.\n".
+                    $this->settingUp($names),
+            ),
+        );
+    }
+
+    /** @param  list<string>  $names  packages, and package files as ./name.deb */
+    private function install(Call $call, array $names): Said
+    {
+        $machine = $call->board->machine;
+        foreach ($names as $name) {
+            if (str_starts_with($name, './') && $machine->read(substr($name, 2)) === null) {
+                return Said::failed("E: Unsupported file {$name} given on commandline", 100);
+            }
+            if (! str_starts_with($name, './') && preg_match(self::NAME, $name) !== 1) {
+                return Said::failed("Reading package lists... Done\nE: Unable to locate package {$name}", 100);
+            }
+        }
+        $named = array_map(fn (string $name): string => basename(explode('_', $name)[0]), $names);
+        $new = array_values(array_diff($named, $machine->packages));
+        foreach ($new as $name) {
+            $machine->packages[] = $name;
+            // A service of the distribution is switched on and started by its package.
+            foreach (Services::of($name) as $service) {
+                $machine->enable($service->unit());
+                $service->problem($call->board) === null && $machine->activate($service->unit());
+            }
+        }
+        $list = $new === [] ? '' : "The following NEW packages will be installed:\n  ".implode(' ', $new)."\n";
+        $count = count($new);
+
+        return Said::ok(
+            rtrim(
+                "Reading package lists... Done\n{$list}0 upgraded, {$count} newly installed, 0 to remove and 0 not upgraded.\n".
+                    $this->settingUp($new),
+            ),
+        );
+    }
+
+    /** @param  list<string>  $names */
+    private function settingUp(array $names): string
+    {
+        return implode("\n", array_map(fn (string $name): string => "Setting up {$name} ...", $names));
     }
 }

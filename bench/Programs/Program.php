@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Bench\Programs;
 
-use Bench\Board\Board;
+use Bench\Shell\Call;
+use Bench\Shell\Said;
 
-/** What one family of commands does on a board, and what it prints. */
+/** What a family of commands does on a board, and what it prints. */
 interface Program
 {
-    /** How its commands begin; without "sudo". */
-    public function answers(string $command): bool;
+    /** @return list<string> the names it is called by */
+    public function names(): array;
 
-    /** What it prints; null when it fails without a word, as test(1) does. */
-    public function run(Board $board, string $command): ?string;
+    public function run(Call $call): Said;
 }

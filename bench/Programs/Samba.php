@@ -4,48 +4,31 @@ declare(strict_types=1);
 
 namespace Bench\Programs;
 
-use Bench\Board\Board;
+use Bench\Shell\Call;
+use Bench\Shell\Said;
 
-/** The file share: its configuration, its service, its passwords. */
-final readonly class Samba implements Program
+/** The file share's own tools: its configuration looked over, its passwords. */
+final class Samba implements Program
 {
-    public function answers(string $command): bool
+    public function names(): array
     {
-        return preg_match('/^(?:testparm|systemctl (?:enable|restart) smbd$|smbpasswd -a )/', $command) === 1;
+        return ['testparm', 'smbpasswd'];
     }
 
-    public function run(Board $board, string $command): string
+    public function run(Call $call): Said
     {
-        return match (Words::of($command)[0]) {
-            'testparm' => $this->testparm($board),
-            'smbpasswd' => $this->smbpasswd($board, Words::of($command)[2] ?? ''),
-            default => $this->smbd($board),
-        };
-    }
-
-    private function testparm(Board $board): string
-    {
-        return "Load smb config files from /etc/samba/smb.conf\nLoaded services file OK.\n".
-            $board->system['/etc/samba/smb.conf'];
-    }
-
-    private function smbd(Board $board): string
-    {
-        if (! in_array('samba', $board->boot->packages ?? [], true)) {
-            return 'Failed to enable unit: Unit file smbd.service does not exist.';
+        if ($call->words[0] === 'testparm') {
+            return Said::noting(
+                "Load smb config files from /etc/samba/smb.conf\nLoaded services file OK.",
+                $call->board->machine->read('/etc/samba/smb.conf') ?? '',
+            );
         }
-        $board->system['smbd enabled'] = 'yes';
-
-        return '';
-    }
-
-    private function smbpasswd(Board $board, string $user): string
-    {
-        if ($user !== ($board->boot->user ?? '')) {
-            return "Failed to add entry for user {$user}.";
+        $user = $call->plain()[0] ?? '';
+        if ($user !== ($call->board->boot->user ?? '')) {
+            return Said::failed("Failed to add entry for user {$user}.");
         }
-        $board->shareUsers[] = $user;
+        $call->board->machine->shareUsers[] = $user;
 
-        return "New SMB password:\nRetype new SMB password:\nAdded user {$user}.";
+        return Said::ok("New SMB password:\nRetype new SMB password:\nAdded user {$user}.\n");
     }
 }

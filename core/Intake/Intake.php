@@ -10,6 +10,7 @@ use Burrow\Intake\Disks\LsblkReader;
 use Burrow\Intake\Disks\UuidReader;
 use Burrow\Intake\Keys\HostKeyReader;
 use Burrow\Intake\Leases\LeaseReader;
+use Burrow\Intake\Tunnel\TunnelReader;
 use Burrow\Intake\Updates\UpgradeReader;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
@@ -43,6 +44,7 @@ final readonly class Intake
             new UuidReader(),
             new DiskutilReader(),
             new GetDiskReader(),
+            new TunnelReader(),
         );
     }
 

@@ -210,4 +210,14 @@ final class IntakeFindings
             'Take the step back, list the disks again, and look at the line before “STOPPED”.',
         );
     }
+
+    public static function noTunnel(): Finding
+    {
+        return Finding::stop(
+            'intake.no_tunnel',
+            'No endpoint stands in this text.',
+            'It should begin with “interface:”.',
+            'Type the command with sudo, and paste the whole of what it prints.',
+        );
+    }
 }

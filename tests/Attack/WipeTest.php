@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Burrow\BringUp\Playbook\Values;
+use Burrow\BringUp\Step\Values;
 use Burrow\Card\Target\WriteCommands;
 use Burrow\Catalogue\Part\DeskSystem;
 use Burrow\Intake\Disks\BlockDevice;

@@ -51,7 +51,12 @@ final class BenchProcess
         );
         $this->process = is_resource($process) ? $process : throw new RuntimeException('The bench did not start.');
         // The file is there a moment before anybody listens on it.
-        $this->until(fn (): bool => is_resource(@stream_socket_client('unix://'.$this->socket())));
+        set_error_handler(fn (): bool => true);
+        try {
+            $this->until(fn (): bool => is_resource(stream_socket_client('unix://'.$this->socket())));
+        } finally {
+            restore_error_handler();
+        }
     }
 
     public function stop(): void

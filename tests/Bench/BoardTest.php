@@ -54,7 +54,7 @@ function written(string $name = 'wren'): array
                 null,
                 'Europe/London',
                 'gb',
-                ['samba'],
+                ['samba', 'parted'],
             ),
         ) as $file
     ) {
@@ -382,7 +382,10 @@ test('a fault shows from the next start on, and is gone when it is taken out', f
 
     $again('dead-supply');
     usleep(300000);
-    expect($this->bench->board()['screen'])->toBe([])->and($this->bench->isOpen('127.22.8.100', 7))->toBeFalse();
+    expect($this->bench->board()['screen'])
+        ->toBe([])
+        ->and($this->bench->isOpen('127.22.8.100', 7))
+        ->toBeFalse();
 
     $again('nobody knows this');
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));

@@ -8,7 +8,9 @@ use Bench\Board\FirstBoot;
 use Bench\Net\PackageIndex;
 use Bench\Net\Router;
 use Bench\Net\SshDoor;
-use Bench\Programs\Shell;
+use Bench\Programs\Programs;
+use Bench\Services\Services;
+use Bench\Shell\Shell;
 
 /** A board with a disk that has booted for warden with the share's package. */
 function benchBoard(): Board
@@ -19,12 +21,15 @@ function benchBoard(): Board
         'user-data' => "#cloud-config\nhostname: wren\npackages: [samba]\nusers:\n  - name: warden\n    lock_passwd: false\n    hashed_passwd: \"\$6\$a\$b\"\nruncmd:\n  - [systemctl, enable, --now, ssh]\n",
     ]);
 
+    $board->machine->packages = ['samba', 'parted'];
+    Services::boot($board);
+
     return $board;
 }
 
 function typed(Board $board, string $command): string
 {
-    return (new Shell(new PackageIndex()))->run($board, $command);
+    return (new Shell(new Programs(new PackageIndex())))->run($board, $command);
 }
 
 test('the router gives the reserved address, else the last one, else the first free one', function (): void {
@@ -125,13 +130,80 @@ test('first boot passes over what it cannot read', function (
     ],
 ]);
 
-test('the console knows the commands of the playbook and says so of others', function (): void {
-    expect(typed(benchBoard(), 'rm -rf /'))
-        ->toBe('bash: rm: the bench does not know this command')
-        ->and(typed(benchBoard(), "sudo tee --append /srv/x <<'E'\nhello\nE"))
-        ->toContain('does not know this command')
+test('the shell takes a line apart as a real one does', function (string $line): void {
+    $real = run($line)['out'];
+    expect([$line, typed(benchBoard(), $line)])->toBe([$line, rtrim($real, "\n")]);
+})->with([
+    <<<'LINE'
+    echo one  'two  three' "four \"five\"" six\ seven
+    LINE
+    ,
+    'echo a && echo b || echo c',
+    'test x = y && echo never || echo otherwise',
+    'test x = y ; echo after',
+    'echo "$(echo inner "$(echo most)")" outer',
+    'echo one # two',
+    'echo a#b',
+    'printf "%s-%s\n" first second | cat',
+    'echo nothing > /dev/null ; echo "two  blanks"',
+    "test -z \"\" && test -n x && echo 'it''s'",
+    "cat <<'E'\n\$HOME stays  as it is\nE",
+    "grep -q two <<'E' && echo found\none two\nE",
+]);
+
+test('the console knows the commands of the playbooks and says so of others', function (): void {
+    expect(typed(benchBoard(), 'brew tea'))
+        ->toBe('bash: brew: the bench does not know this command')
         ->and(typed(benchBoard(), ''))
         ->toBe('');
+});
+
+test('what needs rights says so, as the real programs do', function (): void {
+    expect(typed(benchBoard(), "tee /etc/x <<'E'\nhello\nE"))
+        ->toContain('tee: /etc/x: Permission denied')
+        ->and(typed(benchBoard(), 'apt-get install mpd'))
+        ->toContain('E: Could not open lock file')
+        ->and(typed(benchBoard(), 'systemctl enable smbd'))
+        ->toContain('Interactive authentication required')
+        ->and(typed(benchBoard(), 'echo x > /etc/x'))
+        ->toContain('Permission denied');
+});
+
+test('a group counts from the next login, and without the append flag takes the others away', function (): void {
+    $board = benchBoard();
+    typed($board, 'sudo usermod --append --groups audio warden');
+    typed($board, 'sudo usermod --append --groups plugdev warden');
+    expect(typed($board, 'groups'))->not->toContain('audio');
+    typed($board, 'exit');
+    expect(typed($board, 'groups'))->toContain('audio plugdev');
+    typed($board, "sudo usermod --groups video warden\nexit");
+    expect(typed($board, 'groups'))->not->toContain('audio')->toContain('video');
+});
+
+test('a service that was started and not enabled is missing after the next start', function (): void {
+    $board = benchBoard();
+    typed($board, 'sudo apt-get --yes install rtl-sdr');
+    typed(
+        $board,
+        "sudo tee /etc/systemd/system/samples.service <<'U'\n[Service]\nExecStart=/usr/bin/rtl_tcp -a 172.22.8.16 -p 8091\nU\nsudo systemctl start samples",
+    );
+    expect(typed($board, 'systemctl is-active samples'))->toBe('active');
+    Services::boot($board);
+    expect(typed($board, 'systemctl is-active samples'))->toBe('inactive');
+    typed($board, 'sudo systemctl enable samples');
+    Services::boot($board);
+    expect(typed($board, 'systemctl is-active samples'))->toBe('active');
+});
+
+test('a wrong file stops its service with the words of the program', function (): void {
+    $board = benchBoard();
+    typed($board, 'sudo apt-get --yes install dnsmasq');
+    typed($board, "sudo tee /etc/dnsmasq.d/x.conf <<'C'\nserver=9.9.9.9\nno-resolve\nC");
+    expect(typed($board, 'sudo systemctl restart dnsmasq'))
+        ->toContain('Job for dnsmasq.service failed')
+        ->toContain('bad option at line 2')
+        ->and(typed($board, 'dnsmasq --test'))
+        ->toContain('bad option');
 });
 
 test('an upgrade installs what the index has, once', function (): void {
@@ -177,11 +249,11 @@ test('a share without its package, or for a stranger', function (): void {
         ->toContain('Failed to add')
         ->and(typed($board, 'sudo smbpasswd -a warden'))
         ->toContain('Added user warden.');
-    $board->boot = FirstBoot::from([]);
+    $board->machine->packages = [];
     expect(typed($board, 'sudo systemctl enable smbd'))
         ->toContain('does not exist')
-        ->and($board->shareWorks())
-        ->toBeFalse();
+        ->and(typed($board, 'sudo smbpasswd -a warden'))
+        ->toContain('command not found');
 });
 
 test('a board comes back from its state as it was', function (): void {

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use Burrow\BringUp\Playbook\Values;
 use Burrow\BringUp\Step\StepPlace;
+use Burrow\BringUp\Step\Values;
 use Burrow\Card\Write\CardFile;
 use Burrow\Card\Write\DeclarativeWriter;
 use Burrow\Card\Write\FirstBoot;

@@ -14,7 +14,8 @@ use InvalidArgumentException;
 final readonly class PlaybookReader
 {
     /**
-     * @param  array<string, list<array<string, mixed>>>  $parts  shared steps by the part's id
+     * @param  array<string, array{per?: string, steps: list<array<string, mixed>>}>  $parts  shared steps by the part's
+     *         id; those of a part that is played for each job anew carry the job's name in theirs
      * @param  array{arrive: list<string>, again: list<string>, close: list<string>}  $usual  parts where a playbook
      *         names none of its own
      */
@@ -30,7 +31,9 @@ final readonly class PlaybookReader
     public function playbook(array $entry): Playbook
     {
         /**
-         * @var array{id: string, job: string, school: string, values?: array<string, string>, arrive?: list<string>, again?: list<string>, steps: list<array<string, mixed>>, close?: list<string>} $entry
+         * @var array{id: string, job: string, school: string, releases?: list<int>, confirmed?: string, values?:
+         *         array<string, string>, arrive?: list<string>, again?: list<string>, steps: list<array<string,
+         *         mixed>>, close?: list<string>} $entry
          */
         if ($entry['id'] !== "{$entry['job']}.{$entry['school']}") {
             throw new InvalidArgumentException(
@@ -38,7 +41,12 @@ final readonly class PlaybookReader
             );
         }
         $values = $entry['values'] ?? [];
-        $own = $this->steps($entry['steps'], $values);
+        $common = [
+            'job' => $entry['job'],
+            'releases' => $entry['releases'] ?? [],
+            'confirmed' => $entry['confirmed'] ?? '',
+        ];
+        $own = $this->steps($entry['steps'], $values, $common);
         $ids = array_map(fn (Step $step): string => $step->id, $own);
         if (count($ids) !== count(array_unique($ids))) {
             throw new InvalidArgumentException('two of its steps have one id.');
@@ -80,6 +88,7 @@ final readonly class PlaybookReader
                 'caution' => 'This step cannot be told any more. Put the playbook back, or pass the step over with a reason.',
             ],
             [],
+            ['job' => ''],
         );
     }
 
@@ -90,43 +99,63 @@ final readonly class PlaybookReader
      */
     private function parts(array $ids, array $values): array
     {
-        return $this->steps(array_map(fn (string $id): array => ['part' => $id], $ids), $values);
+        return $this->steps(array_map(fn (string $id): array => ['part' => $id], $ids), $values, ['job' => '']);
     }
 
     /**
      * @param  list<array<string, mixed>>  $entries  steps, and parts by their id
      * @param  array<string, string>  $values
+     * @param  array{job: string, releases?: list<int>, confirmed?: string}  $common  what is so of all of them
      * @return list<Step>
      */
-    private function steps(array $entries, array $values): array
+    private function steps(array $entries, array $values, array $common): array
     {
         $steps = [];
         foreach ($entries as $entry) {
-            $part = $entry['part'] ?? null;
-            $steps[] = is_string($part)
-                ? $this->steps(
-                    $this->parts[$part] ??
-                        throw new InvalidArgumentException(
-                            "there is no shared part “{$part}”; there are ".
-                                implode(', ', array_keys($this->parts)).
-                                '.',
-                        ),
-                    $values,
-                )
-                : [self::step($entry, $values)];
+            $name = $entry['part'] ?? null;
+            if (! is_string($name)) {
+                $steps[] = [self::step($entry, $values, $common)];
+
+                continue;
+            }
+            $part =
+                $this->parts[$name] ??
+                throw new InvalidArgumentException(
+                    "there is no shared part “{$name}”; there are ".implode(', ', array_keys($this->parts)).'.',
+                );
+            $own = ($part['per'] ?? '') === 'job' && $common['job'] !== '';
+            $theirs = array_map(
+                fn (array $step): array => $own ? self::renamed($step, $common['job']) : $step,
+                $part['steps'],
+            );
+            $steps[] = $this->steps($theirs, $values, $own ? $common : ['job' => ''] + $common);
         }
 
         return array_merge(...$steps);
     }
 
     /**
+     * @param  array<string, mixed>  $step
+     * @return array<string, mixed> the same under a name of the job's own
+     */
+    private static function renamed(array $step, string $job): array
+    {
+        return isset($step['part'])
+            ? $step
+            : ['id' => "{$job}-".(is_string($step['id'] ?? null) ? $step['id'] : '')] + $step;
+    }
+
+    /**
      * @param  array<string, mixed>  $entry
      * @param  array<string, string>  $values
+     * @param  array{job: string, releases?: list<int>, confirmed?: string}  $common
      */
-    private static function step(array $entry, array $values): Step
+    private static function step(array $entry, array $values, array $common): Step
     {
         /**
-         * @var array{id: string, kind: string, title: string, text: string, command?: string, expect?: string, hands_s: int, wait_s?: array{int, int}, meanwhile?: string, if_longer?: string, caution?: string, only?: list<string>, unless?: list<string>} $entry
+         * @var array{id: string, kind: string, title: string, text: string, command?: string, expect?: string,
+         *         hands_s: int, wait_s?: array{int, int}, meanwhile?: string, if_longer?: string, caution?: string,
+         *         only?: list<string>, unless?: list<string>} $entry
          */
         return new Step(
             id: $entry['id'],
@@ -144,6 +173,7 @@ final readonly class PlaybookReader
             values: $values,
             only: array_map(Circumstance::from(...), $entry['only'] ?? []),
             unless: array_map(Circumstance::from(...), $entry['unless'] ?? []),
+            more: DetailsReader::details($entry, $common),
         );
     }
 }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp\Step;
 
+use Burrow\BringUp\Seen\NameAnswer;
+use Burrow\BringUp\Seen\PageSeen;
 use Burrow\Household\DoorState;
 use Burrow\Net\Ipv4;
+use Burrow\Net\Protocol;
 use Burrow\Net\SshPublicKey;
 
 /** The network, as the checks of a run ask it. */
@@ -22,4 +25,18 @@ interface Asking
      * @throws NotAsked with the reason, when it should be readable and is not
      */
     public function leases(): ?string;
+
+    /** The IPv4 address of a name, asked of one resolver alone. */
+    public function lookup(Ipv4 $resolver, string $name, Protocol $over): NameAnswer;
+
+    /** A page as it is first answered, redirects not followed; null when nothing that speaks HTTP answered. */
+    public function page(Ipv4 $address, int $port, string $path, bool $tls): ?PageSeen;
+
+    /**
+     * The first bytes that a TCP service says, after these were sent to it; null when nobody answered.
+     *
+     * @param  string  $send  may be empty where the service speaks first
+     * @return ?string at most 256 bytes
+     */
+    public function greeting(Ipv4 $address, int $port, string $send): ?string;
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp\Step;
 
+use Burrow\BringUp\Told\AskedValue;
+use Burrow\BringUp\Told\KnownError;
 use Burrow\Household\DoorState;
 use Burrow\Intake\Leases\Lease;
 use Burrow\Judgement\Finding;
@@ -226,5 +228,231 @@ final class BringUpFindings
             'What was passed over was not looked at, and nothing is recorded of it.',
             'Its page lists them, with the reasons.',
         );
+    }
+
+    public static function knownError(KnownError $error, string $field): Finding
+    {
+        return Finding::stop('bringup.known_error', $error->found, $error->why, $error->do, Place::field($field));
+    }
+
+    public static function notSeen(string $words, string $field): Finding
+    {
+        return Finding::stop(
+            'bringup.not_seen',
+            "“{$words}” does not stand in what was pasted.",
+            'The step is over when the program says so.',
+            'Wait a little and look again, or paste the whole of what it printed.',
+            Place::field($field),
+        );
+    }
+
+    public static function valueNotPrinted(string $label, string $after, string $field): Finding
+    {
+        return Finding::stop(
+            'bringup.value_not_printed',
+            ucfirst($label).' does not stand in what was pasted.',
+            $after === ''
+                ? 'A later command needs it.'
+                : "It stands behind “{$after}”, and a later command needs it.",
+            'Paste the last lines whole.',
+            Place::field($field),
+        );
+    }
+
+    public static function valueNotFit(AskedValue $asked, string $typed, string $field): Finding
+    {
+        return Finding::stop(
+            'bringup.value_not_fit',
+            $typed === ''
+                ? "{$asked->label}: nothing was typed."
+                : "{$asked->label}: “".mb_strimwidth($typed, 0, 60, '…').'” will not do.',
+            'Later commands and files are made with it.',
+            "It must be {$asked->kind->wanted()}.",
+            Place::field($field),
+        );
+    }
+
+    public static function choiceNeeded(string $field): Finding
+    {
+        return Finding::stop(
+            'bringup.choice_needed',
+            'One of the answers is needed.',
+            'Only a person can see it.',
+            'Choose what you saw.',
+            Place::field($field),
+        );
+    }
+
+    public static function saidNo(string $title, string $do, string $field): Finding
+    {
+        return Finding::warn(
+            'bringup.said_no',
+            "{$title}: no.",
+            'So the step is not over.',
+            $do,
+            Place::field($field),
+        );
+    }
+
+    public static function savedOnly(string $field): Finding
+    {
+        return Finding::stop(
+            'bringup.saved_only',
+            'Saved, and not applied.',
+            'This page keeps a change aside until its second button is pressed; nothing has happened on the box yet.',
+            'Press the second button, wait until the page says that it is done, then choose the other answer.',
+            Place::field($field),
+        );
+    }
+
+    public static function whereKept(string $field): Finding
+    {
+        return Finding::stop(
+            'bringup.where_kept',
+            'Say where you put it.',
+            'It is shown once. Whoever goes on without it has to set it anew.',
+            'The place, never the secret itself: “password manager, entry sieve”.',
+            Place::field($field),
+        );
+    }
+
+    public static function looksSecret(string $field): Finding
+    {
+        return Finding::stop(
+            'bringup.looks_secret',
+            'That looks like the secret itself.',
+            'Only where it is kept is written down here.',
+            'Name the place: “password manager, entry sieve”, “paper in the fuse box”.',
+            Place::field($field),
+        );
+    }
+
+    public static function recoveryWhere(string $field): Finding
+    {
+        return Finding::stop(
+            'bringup.recovery_where',
+            'Where do the recovery codes lie?',
+            'When the device with the second factor is lost, they are the only way in.',
+            'Print them, and say where the paper is.',
+            Place::field($field),
+        );
+    }
+
+    public static function errorDidNotCome(string $expected, string $field): Finding
+    {
+        return Finding::stop(
+            'bringup.error_did_not_come',
+            "The expected “{$expected}” does not stand there.",
+            'Here an error is the right result: it shows that the guard works.',
+            'Paste what was printed, whole. If the command went through, go back to the step before.',
+            Place::field($field),
+        );
+    }
+
+    public static function stillOn(Ipv4 $address): Finding
+    {
+        return Finding::warn(
+            'bringup.still_on',
+            "{$address} still answers.",
+            'A box that answers is not shut down, and its power must stay on.',
+            'Wait until its activity light rests, then look again.',
+        );
+    }
+
+    public static function namesAnswered(string $name, string $what): Finding
+    {
+        return Finding::fine('bringup.name_ok', "{$name}: {$what}.");
+    }
+
+    /** @param  string  $wanted  "refused", "answered", "answered with 172.22.8.16" */
+    public static function nameOtherwise(string $name, string $transport, string $what, string $wanted): Finding
+    {
+        return Finding::warn(
+            'bringup.name_otherwise',
+            "{$name} over {$transport}: {$what}; it should be {$wanted}.",
+            'Asked at the box\'s own address, so no other resolver and no cache took part.',
+            'Look at the service\'s own log on the box, then at its list and its configuration.',
+        );
+    }
+
+    public static function pageOk(string $title, int $status): Finding
+    {
+        return Finding::fine(
+            'bringup.page_ok',
+            "The page answers with {$status}".($title === '' ? '.' : " and calls itself “{$title}”."),
+        );
+    }
+
+    public static function pageOtherwise(string $what, string $do): Finding
+    {
+        return Finding::warn(
+            'bringup.page_otherwise',
+            $what,
+            'Answering and being ready are two stages: many pages say first that they are loading.',
+            $do,
+        );
+    }
+
+    public static function certificate(string $subject, string $until, bool $ownHand): Finding
+    {
+        return Finding::note(
+            'bringup.certificate',
+            "Its certificate is for {$subject} and good until {$until}.",
+            $ownHand
+                ? 'It was signed by the box itself, so a browser warns at the first visit.'
+                : 'Another signed it.',
+            'Compare its fingerprint once, then let the browser keep it.',
+        );
+    }
+
+    public static function greetingOk(int $port, string $what): Finding
+    {
+        return Finding::fine('bringup.greeting_ok', "Port {$port} greets as {$what}.");
+    }
+
+    public static function greetingOther(int $port, string $wanted): Finding
+    {
+        return Finding::warn(
+            'bringup.greeting_other',
+            "Port {$port} is open, and what answers there is not {$wanted}.",
+            'Another program holds the port, or the service is still starting.',
+            'See on the box who holds it: sudo ss -tulpn.',
+        );
+    }
+
+    public static function valueMissing(string $what): Finding
+    {
+        return Finding::stop(
+            'bringup.value_missing',
+            "{$what} is not known.",
+            'The step that asks for it was passed over.',
+            'Take that step back and answer it.',
+        );
+    }
+
+    /** @param  list<string>  $titles */
+    public static function needsFirst(array $titles): Finding
+    {
+        return Finding::stop(
+            'bringup.needs_first',
+            'Before this: '.implode(', ', array_map(fn (string $title): string => "“{$title}”", $titles)).'.',
+            'It was passed over, and what is done here rests on it.',
+            'Take it back and do it, or pass this step over as well, with the reason.',
+        );
+    }
+
+    public static function noHandshake(string $words): Finding
+    {
+        return Finding::warn(
+            'bringup.no_handshake',
+            $words,
+            'Without a handshake of the last minutes nothing came through.',
+            'From outside only: the phone without the house\'s radio. Look at the forward: UDP, this port, this box.',
+        );
+    }
+
+    public static function handshake(string $words): Finding
+    {
+        return Finding::fine('bringup.handshake', $words);
     }
 }

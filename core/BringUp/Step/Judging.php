@@ -24,4 +24,10 @@ final readonly class Judging
     {
         return trim($this->given[$field] ?? '');
     }
+
+    /** A text of the step with the box's values in it; an unknown one stands as “…”. */
+    public function filled(string $text): string
+    {
+        return Values::of($this->facts, $this->step)->fillText($text);
+    }
 }

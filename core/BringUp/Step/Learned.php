@@ -12,7 +12,10 @@ final readonly class Learned
      * @param  ?string  $hostKey  fingerprint of the key to keep
      * @param  bool  $pinned  it answered at its own address, by the router's reservation
      * @param  bool  $updated  its system was brought up to date
-     * @param  ?array{label: string, mount_point: string, share: string, uuid: string, serial: string, bytes: int}  $store  a store that it has now
+     * @param  array<string, array<string, string>>  $answers  job => value => what was answered; kept with the box's
+     *         job
+     * @param  ?array{label: string, mount_point: string, share: string, uuid: string, serial: string, bytes: int}
+     *         $store  a store that it has now
      */
     public function __construct(
         public ?string $mac = null,
@@ -20,6 +23,7 @@ final readonly class Learned
         public bool $pinned = false,
         public bool $updated = false,
         public ?array $store = null,
+        public array $answers = [],
     ) {
     }
 
@@ -31,6 +35,7 @@ final readonly class Learned
             $other->pinned || $this->pinned,
             $other->updated || $this->updated,
             $other->store ?? $this->store,
+            array_replace_recursive($this->answers, $other->answers),
         );
     }
 }

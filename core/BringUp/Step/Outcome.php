@@ -72,4 +72,26 @@ final readonly class Outcome
             [...$this->looked, ...$other->looked],
         );
     }
+
+    /**
+     * The same, with what was met at ports of the box's own address.
+     *
+     * @param  array<string, DoorState>  $met  "tcp/80" => what was met there
+     */
+    public function meeting(array $met): self
+    {
+        return new self($this->over, $this->words, $this->findings, $this->values, $this->learned, [
+            ...$this->looked,
+            ...$met,
+        ]);
+    }
+
+    /**
+     * Not over after all: the port is open, and what was asked for there did not answer. A port that is not stays
+     * as found.
+     */
+    public function instead(Finding $finding): self
+    {
+        return $this->over ? self::notYet($finding)->meeting($this->looked) : $this;
+    }
 }

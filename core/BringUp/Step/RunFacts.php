@@ -20,7 +20,10 @@ final readonly class RunFacts
      * @param  ?Bytes  $disk  size of the disk that was planned
      * @param  list<Job>  $jobs  that the run plays
      * @param  list<string>  $leasesBefore  hardware addresses in the router's list before power-on
-     * @param  array<string, string>  $learned  value => what earlier steps of the run learned
+     * @param  array<string, string>  $learned  value => what earlier steps of the run learned; "job:value" where it
+     *         belongs to one job
+     * @param  array<string, string>  $house  value => what is so of the whole house: its domain, router, time zone …
+     * @param  list<string>  $passedOver  ids of the run's steps that were passed over
      */
     public function __construct(
         public string $name,
@@ -34,6 +37,8 @@ final readonly class RunFacts
         public array $jobs = [],
         public array $leasesBefore = [],
         public array $learned = [],
+        public array $house = [],
+        public array $passedOver = [],
     ) {
     }
 
@@ -41,5 +46,32 @@ final readonly class RunFacts
     public function found(): ?Ipv4
     {
         return Ipv4::tryParse($this->learned['found'] ?? '') ?? $this->address;
+    }
+
+    /** @return array<string, string> value => what was learned for this job */
+    public function learnedFor(string $job): array
+    {
+        $own = [];
+        foreach ($job === '' ? [] : $this->learned as $name => $value) {
+            if (str_starts_with($name, "{$job}:")) {
+                $own[substr($name, strlen($job) + 1)] = $value;
+            }
+        }
+
+        return $own;
+    }
+
+    /** The port of a job's page that the household chose, or the only port that it has one on. */
+    public function pagePort(string $job): ?string
+    {
+        foreach ($this->jobs as $one) {
+            if ($one->id === $job) {
+                $port = $one->askedPort() ?? $one->pagePort();
+
+                return $port === null ? null : (string) $port->port->number;
+            }
+        }
+
+        return null;
     }
 }

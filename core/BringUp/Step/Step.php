@@ -15,6 +15,7 @@ final readonly class Step
      * @param  array<string, string>  $values  what its playbook fixes for its commands
      * @param  list<Circumstance>  $only  of which all must be so
      * @param  list<Circumstance>  $unless  of which none may be so
+     * @param  Details  $more  what only some kinds carry
      */
     public function __construct(
         public string $id,
@@ -32,7 +33,20 @@ final readonly class Step
         public array $values,
         public array $only = [],
         public array $unless = [],
+        public Details $more = new Details(),
     ) {
+    }
+
+    /** Where it happens: a step may say so itself, where its kind leaves it open. */
+    public function place(): StepPlace
+    {
+        return $this->more->place ?? $this->kind->place();
+    }
+
+    /** The name under which a run keeps one of its values: those of one job do not meet those of another. */
+    public function scoped(string $value): string
+    {
+        return $this->more->job === '' ? $value : "{$this->more->job}:{$value}";
     }
 
     /** @param  list<Circumstance>  $so  of the box */

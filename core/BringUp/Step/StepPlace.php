@@ -11,6 +11,7 @@ enum StepPlace: string
     case Desk = 'desk';
     case Router = 'router';
     case Box = 'box';
+    case Page = 'page';
     case Wait = 'wait';
     case Check = 'verify';
 
@@ -20,6 +21,7 @@ enum StepPlace: string
             self::Hand => 'done by hand',
             self::Desk, self::Router => 'typed at the desk computer',
             self::Box => 'typed on the box',
+            self::Page => 'done on its page',
             self::Wait => 'a wait',
             self::Check => 'checked for you',
         };
@@ -28,6 +30,6 @@ enum StepPlace: string
     /** The name of its picture. */
     public function icon(): string
     {
-        return $this === self::Router ? self::Desk->value : $this->value;
+        return in_array($this, [self::Router, self::Page], true) ? self::Desk->value : $this->value;
     }
 }

@@ -74,6 +74,14 @@ final readonly class Job
         return array_values(array_filter($this->ports, fn (JobPort $use): bool => $use->asked))[0] ?? null;
     }
 
+    /** The port of its own page, where it has one. */
+    public function pagePort(): ?JobPort
+    {
+        return array_values(
+            array_filter($this->ports, fn (JobPort $use): bool => $use->purpose === 'its own page'),
+        )[0] ?? null;
+    }
+
     /** The same job with the number that was chosen for the port that is asked. */
     public function listeningAt(?int $number): self
     {

@@ -12,19 +12,19 @@
             @foreach ($run->steps as $listed)
                 @php($t = $book->step($listed))
                 <li class="{{ $listed->id === $step?->id ? 'now' : $listed->state }}" @if ($listed->id === $step?->id) aria-current="step" @endif data-stop tabindex="-1">
-                    {{ $t->title }}<small>{{ $listed->outcome ?? $t->kind->place()->label() }}</small></li>
+                    {{ $t->title }}<small>{{ $listed->outcome ?? $t->place()->label() }}</small></li>
             @endforeach
         </ol>
         @if ($step !== null)
             @php($played = $book->step($step))
-            @php($place = $played->kind->place()->value)
+            @php($place = $played->place()->value)
             @php($values = $book->values($played))
             @php($countdown = $book->countdown($step))
             @php($command = $played->command === '' ? '' : $values->fill($played->command))
             @php($findings = collect($step->findings ?? []))
             <section class="sheet step" aria-labelledby="step-title">
-                <span class="kind"><x-icon :name="$played->kind->place()->icon()" />
-                    {{ $played->kind->place()->label() }}{{ $played->waitTo !== null && $place !== 'wait' ? ', then a wait' : '' }}</span>
+                <span class="kind"><x-icon :name="$played->place()->icon()" />
+                    {{ $played->place()->label() }}{{ $played->waitTo !== null && $place !== 'wait' ? ', then a wait' : '' }}</span>
                 <h2 id="step-title">{{ $played->title }}</h2>
                 <p>{{ $values->fillText($played->text) }}</p>
                 @if ($command !== '')
@@ -32,6 +32,8 @@
                         <x-slot:where>
                             @if ($place === 'box')
                                 On <b>{{ $run->box->name }}</b>, as <b>{{ $run->box->user }}</b>
+                            @elseif ($place === 'page')
+                                In the <b>browser's address line</b>
                             @elseif ($place === 'router')
                                 On the <b>router's page</b>, under DHCP
                             @else
@@ -40,8 +42,18 @@
                         </x-slot:where>
                     </x-command>
                 @endif
+                @includeWhen($played->more->answers !== [], 'bringup.answers', ['answers' => $played->more->answers])
+                @includeWhen($played->more->cards !== [], 'bringup.cards', ['cards' => $played->more->cards])
+                @if ($played->more->lookIn !== '')
+                    <x-command id="look-in" :text="$values->fill($played->more->lookIn) ?? 'A value is still missing; an earlier step was passed over.'">
+                        <x-slot:where>To look in, on <b>{{ $run->box->name }}</b></x-slot:where>
+                    </x-command>
+                @endif
                 @if ($played->expect !== '')
                     <p><b>You should see</b> {{ $values->fillText($played->expect) }}</p>
+                @endif
+                @if ($played->more->reset !== '')
+                    <p><b>Lost?</b> It is set anew with <code>{{ $values->fill($played->more->reset) ?? $played->more->reset }}</code></p>
                 @endif
                 @if ($played->caution !== '')
                     <div class="finding">@mark('warn')<strong>Careful</strong>{{ $played->caution }}</div>
@@ -57,15 +69,7 @@
                     @csrf
                     <input type="hidden" name="version" value="{{ $step->version }}">
                     @foreach ($played->kind->takes($played, $run->box->on_bench) as $field)
-                        <div class="field-set">
-                            <label for="{{ $field->name }}">{{ $field->label }}</label>
-                            @if ($field->isText)
-                                <textarea id="{{ $field->name }}" name="{{ $field->name }}" class="paste code" rows="4" placeholder="{{ $field->placeholder }}" @if ($findings->contains('field', $field->name)) aria-invalid="true" @endif>{{ old($field->name) ? "\n" . old($field->name) : '' }}</textarea>
-                            @else
-                                <input class="in code" id="{{ $field->name }}" name="{{ $field->name }}" value="{{ old($field->name) }}" autocomplete="off" placeholder="{{ $field->placeholder }}"
-                                    @if ($findings->contains('field', $field->name)) aria-invalid="true" @endif>
-                            @endif
-                        </div>
+                        @include('bringup.given', ['field' => $field, 'holds' => old($field->name) ?? $values->known($field), 'wrong' => $findings->contains('field', $field->name)])
                     @endforeach
                     <div class="row">
                         @if ($played->waitTo !== null && $step->state === 'open')

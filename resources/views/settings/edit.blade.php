@@ -17,6 +17,8 @@
                 <x-field name="country" label="Country of the radios" :value="$typed['country'] ?? ''" :findings="$findings" code maxlength="2"
                     hint="Two capital letters (ISO 3166); it decides the channels, by law." />
                 <x-field name="currency" label="Currency of prices" :value="$typed['currency'] ?? ''" :findings="$findings" code maxlength="3" hint="Three letters (ISO 4217). Nothing is converted." />
+                <x-field name="engine" label="Container engine" :value="$typed['engine'] ?? ''" :findings="$findings" code maxlength="40" placeholder="podman"
+                    hint="Its command, as steps type it; podman where nothing stands here." />
                 <x-field name="ssids" label="Wi-Fi networks, one a line" :value="$typed['ssids'] ?? ''" :findings="$findings" area code
                     hint="Their names only. A card that spells one differently is found before it costs an evening." />
             </div>

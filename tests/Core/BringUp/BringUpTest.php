@@ -3,11 +3,13 @@
 declare(strict_types=1);
 
 use Burrow\BringUp\Countdown;
-use Burrow\BringUp\Playbook\Values;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\HostKeyHistory;
 use Burrow\BringUp\Step\LeaseMatch;
 use Burrow\BringUp\Step\Step;
+use Burrow\BringUp\Step\Values;
+use Burrow\BringUp\Write\Block;
+use Burrow\BringUp\Write\Blocks;
 use Burrow\Household\DoorState;
 use Burrow\Intake\Leases\Lease;
 use Burrow\Net\Hostname;
@@ -32,27 +34,47 @@ test('a playbook has every step once, the cable first and power before any wait'
     }
 });
 
-test('every value a command asks for is one that a run can know', function (): void {
-    $known = [
-        'host',
-        'user',
-        'address',
-        'found',
-        'mac',
-        'fingerprint',
-        'disk',
-        'disk_serial',
-        'disk_bytes',
-        'disk_partition',
-        'store_label',
-        'mount_point',
-        'share',
-        'fstab_line',
-        'smb_share',
+test('every value that a step asks for is known when its turn comes', function (): void {
+    $ofTheRun = ['host', 'user', 'address', 'found', 'mac', 'fingerprint'];
+    $ofTheHouse = ['domain', 'router', 'prefix', 'zone', 'engine', 'compose', 'package_compose'];
+    $byKind = [
+        'which-disk' => ['disk', 'disk_serial', 'disk_bytes', 'disk_partition'],
+        'make-file-system' => ['uuid'],
     ];
-    foreach (everyStep() as $step) {
-        preg_match_all('/\{\{(\w+)\}\}/', $step->command.$step->text.$step->expect, $asked);
-        expect(array_diff($asked[1], $known))->toBe([]);
+    foreach (array_keys(entryFiles('playbook')) as $id) {
+        $job = catalogue('job')[explode('.', $id)[0]];
+        $known = [...$ofTheRun, ...$ofTheHouse];
+        if (($job->askedPort() ?? $job->pagePort()) !== null) {
+            $known[] = 'page_port';
+        }
+        foreach (playbook($id)->list as $step) {
+            $known = [...$known, ...array_keys($step->values)];
+            $blocks = array_filter(
+                Blocks::all(),
+                fn (Block $block): bool => array_diff($block->needs, $known) === [],
+            );
+            $blocks = array_map(fn (Block $block): string => $block->name, $blocks);
+            $texts = [
+                $step->command,
+                $step->text,
+                $step->expect,
+                $step->caution,
+                $step->meanwhile,
+                $step->ifLonger,
+            ];
+            $more = $step->more;
+            $look = $more->look;
+            $texts = [...$texts, $more->lookIn, $more->reset, $more->sees, $more->no, $look?->port, $look?->path];
+            $texts = [...$texts, ...$look->refused ?? [], ...$look->answered ?? [], $look?->local, $look?->shows];
+            foreach ([...$more->answers, ...$more->cards, ...$more->asks] as $told) {
+                $texts = [...$texts, ...array_filter(get_object_vars($told), is_string(...))];
+            }
+            preg_match_all('/\{\{([^}]*)\}\}/', implode("\n", $texts), $asked);
+            $missing = array_values(array_diff(array_unique($asked[1]), $known, $blocks));
+            expect([$id, $step->id, $missing])->toBe([$id, $step->id, []]);
+            $known = [...$known, ...$byKind[$step->kind->name()] ?? []];
+            $known = [...$known, ...array_column($more->asks, 'name'), ...array_column($more->prints, 'name')];
+        }
     }
 });
 

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use Burrow\BringUp\Kind\ByHand;
 use Burrow\BringUp\Kind\StepKinds;
 use Burrow\BringUp\Playbook\PlaybookReader;
 use Burrow\BringUp\Playbook\RunSteps;
-use Burrow\BringUp\Playbook\Values;
+use Burrow\BringUp\Seen\NameAnswer;
+use Burrow\BringUp\Seen\PageSeen;
 use Burrow\BringUp\Step\Asking;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Circumstance;
@@ -17,20 +17,41 @@ use Burrow\BringUp\Step\RunFacts;
 use Burrow\BringUp\Step\Step;
 use Burrow\BringUp\Step\StepField;
 use Burrow\BringUp\Step\StepPlace;
+use Burrow\BringUp\Step\Values;
 use Burrow\Household\DoorState;
 use Burrow\Intake\Intake;
 use Burrow\Judgement\Finding;
 use Burrow\Net\Ipv4;
+use Burrow\Net\Protocol;
 use Burrow\Net\SshPublicKey;
 use Burrow\Quantity\Bytes;
 
 /** A network that answers as it is told. */
-function network(array $doors = [], ?string $leases = null, ?string $key = 'a'): Asking
+function network(array $doors = [], ?string $leases = null, ?string $key = 'a', array $says = []): Asking
 {
-    return new class($doors, $leases, $key) implements Asking
+    return new class($doors, $leases, $key, $says) implements Asking
     {
-        public function __construct(private array $doors, private ?string $leases, private ?string $key)
+        public function __construct(
+            private array $doors,
+            private ?string $leases,
+            private ?string $key,
+            private array $says,
+        ) {
+        }
+
+        public function lookup(Ipv4 $resolver, string $name, Protocol $over): NameAnswer
         {
+            return $this->says["{$over->value} {$name}"] ?? ($this->says[$name] ?? new NameAnswer(null));
+        }
+
+        public function page(Ipv4 $address, int $port, string $path, bool $tls): ?PageSeen
+        {
+            return $this->says["{$port}{$path}"] ?? null;
+        }
+
+        public function greeting(Ipv4 $address, int $port, string $send): ?string
+        {
+            return $this->says[$port] ?? null;
         }
 
         public function door(Ipv4 $address, int $port): DoorState
@@ -261,7 +282,7 @@ test('no kind throws on what is pasted, and each finding points at a field that 
             expect([$name, array_values(array_diff($pointed, $fields))])->toBe([$name, []]);
         }
     }
-    expect(StepKinds::of('nobody knows this'))->toBeInstanceOf(ByHand::class);
+    expect(StepKinds::of('nobody knows this')->name())->toBe('hand');
 });
 
 test(

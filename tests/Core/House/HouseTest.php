@@ -245,7 +245,7 @@ test('every field that a finding points at stands in a form', function (): void 
         '',
         array_map(file_get_contents(...), [
             ...glob('resources/views/*/*.blade.php') ?: [],
-            ...glob('core/BringUp/Kind/*.php') ?: [],
+            ...glob('core/BringUp/Kind/*/*.php') ?: [],
         ]),
     );
     foreach (['core', 'app'] as $folder) {

@@ -86,6 +86,7 @@ final class BenchController
                             'bytes' => $drive->capacity->count,
                             'serial' => 'SEED'.str_pad((string) $box->id, 6, '0', STR_PAD_LEFT),
                         ],
+                'services' => $this->brought($box),
             ]);
             if ($request->boolean('power')) {
                 $this->bench->ask(['do' => 'power', 'board' => 'box-'.$box->id, 'on' => true]);
@@ -104,6 +105,20 @@ final class BenchController
                     ? "The card for {$box->name} is in its board."
                     : "The card is in, and something is wrong with it: {$worst->list[0]->found}",
             );
+    }
+
+    /** @return list<array{port: int, protocol: string}> what listens on a ready-made image as it comes */
+    private function brought(Box $box): array
+    {
+        $brought = [];
+        foreach ($this->catalogue->isReadyMade($box) ? $box->jobs : [] as $held) {
+            $ports = $this->catalogue->job($held->job)?->listeningAt($held->page_port)->ports ?? [];
+            foreach ($ports as $use) {
+                $brought[] = ['port' => $use->port->number, 'protocol' => $use->protocol->value];
+            }
+        }
+
+        return $brought;
     }
 
     public function power(Request $request): RedirectResponse

@@ -14,7 +14,7 @@ use App\Catalogue\Playbooks;
 use App\Models\Box;
 use App\Models\Run;
 use App\Models\RunStep;
-use Burrow\BringUp\Kind\Pasted;
+use Burrow\BringUp\Kind\Base\Pasted;
 use Burrow\BringUp\Step\BenchHelp;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
@@ -83,7 +83,7 @@ final class RunController
             match ($action) {
                 'start' => $this->desk->start($step, $version),
                 'skip' => $this->skip($request, $step, $version),
-                'done' => $played->kind->place() === StepPlace::Check
+                'done' => $played->place() === StepPlace::Check
                     ? throw new StepTold(
                         'This step is over when its check succeeds. Look now, or pass it over with a reason.',
                     )
@@ -113,15 +113,16 @@ final class RunController
     /** @param  array<string, string>  $given */
     private function judge(Run $run, RunBook $book, Step $step, array $given): Outcome
     {
-        return $step->kind->judge(
-            new Judging(
-                $step,
-                $book->facts(),
-                $given,
-                app()->makeWith(Asker::class, ['box' => $run->box]),
-                app(Intake::class),
-            ),
-        );
+        return $book->needsFirst($step) ??
+            $step->kind->judge(
+                new Judging(
+                    $step,
+                    $book->facts(),
+                    $given,
+                    app()->makeWith(Asker::class, ['box' => $run->box]),
+                    app(Intake::class),
+                ),
+            );
     }
 
     private function skip(Request $request, RunStep $step, int $version): void

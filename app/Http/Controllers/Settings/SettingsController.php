@@ -33,6 +33,7 @@ final class SettingsController
         'time_zone',
         'country',
         'currency',
+        'engine',
         'ssids',
     ];
 
@@ -92,6 +93,7 @@ final class SettingsController
             [
                 'wan' => $typed['wan'] ?: null,
                 'currency' => $typed['currency'] ?: null,
+                'engine' => $typed['engine'] ?: null,
                 'name' => $typed['name'] ?: 'The network',
             ] + $typed,
         );
@@ -129,6 +131,11 @@ final class SettingsController
                 ? []
                 : [SettingsFindings::currency($typed['currency'])];
 
-        return [$check, $check->findings->and($country)->and($currency)];
+        $engine =
+            $typed['engine'] === '' || preg_match('/^[a-z][a-z0-9._-]{0,39}$/D', $typed['engine']) === 1
+                ? []
+                : [SettingsFindings::engine($typed['engine'])];
+
+        return [$check, $check->findings->and($country)->and($currency)->and($engine)];
     }
 }

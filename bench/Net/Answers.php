@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench\Net;
+
+use Bench\Services\Door;
+use Closure;
+use React\Dns\Model\Message;
+use React\Dns\Model\Record;
+use React\Dns\Protocol\BinaryDumper;
+use React\Dns\Protocol\Parser;
+use React\Socket\ConnectionInterface;
+use Throwable;
+
+/** How services answer on real sockets: pages, shares, names, greetings. */
+final class Answers
+{
+    /** Stands for the whole world outside (RFC 5737). */
+    private const WORLD = '198.51.100.7';
+
+    private const MOST_BYTES = 70000;
+
+    public static function page(string $title): Closure
+    {
+        $body = "<!doctype html><title>{$title}</title><h1>{$title}</h1>\n";
+        $length = strlen($body);
+
+        return self::once(
+            fn (string $in): ?string => str_contains($in, "\r\n\r\n")
+                ? "HTTP/1.1 200 OK\r\nContent-Type: text/html\r\nContent-Length: {$length}\r\nConnection: close\r\n\r\n{$body}"
+                : null,
+        );
+    }
+
+    public static function line(string $says): Closure
+    {
+        return fn (ConnectionInterface $connection) => $connection->write($says);
+    }
+
+    /** Accepts and hangs up. */
+    public static function cut(): Closure
+    {
+        return fn (ConnectionInterface $connection) => $connection->close();
+    }
+
+    /** The first answer of a share to NEGOTIATE ([MS-SMB2] 2.2.4): its head, and no dialect that would lead on. */
+    public static function share(): Closure
+    {
+        $reply =
+            "\xFESMB".
+            pack('vvVvvVVP', 64, 0, 0, 0, 1, 1, 0, 0).
+            str_repeat("\0", 32).
+            pack('vvvv', 65, 1, 0x0210, 0).
+            str_repeat("\0", 57);
+
+        return self::once(
+            fn (string $in): ?string => str_starts_with(substr($in, 4), "\xFESMB")
+                ? pack('N', strlen($reply)).$reply
+                : null,
+        );
+    }
+
+    /**
+     * @param  list<string>  $refused  with all below them
+     * @param  array<string, string>  $records
+     * @param  bool  $upstream  other names are answered
+     * @return list<Door>
+     */
+    public static function names(array $refused, array $records, bool $upstream, int $port = 53): array
+    {
+        $answer = fn (string $packet): ?string => self::name($packet, $refused, $records, $upstream);
+
+        return [
+            new Door(
+                $port,
+                serve: function (ConnectionInterface $connection) use ($answer): void {
+                    $buffer = '';
+                    $connection->on('data', function (string $data) use (&$buffer, $answer, $connection): void {
+                        $buffer .= $data;
+                        $length = strlen($buffer) < 2 ? null : (ord($buffer[0]) << 8) + ord($buffer[1]);
+                        if ($length !== null && strlen($buffer) >= $length + 2) {
+                            $said = (string) $answer(substr($buffer, 2, $length));
+                            $connection->end(pack('n', strlen($said)).$said);
+                        }
+                    });
+                },
+            ),
+            new Door($port, 'udp', answer: $answer),
+        ];
+    }
+
+    /**
+     * @param  list<string>  $refused
+     * @param  array<string, string>  $records
+     */
+    private static function name(string $packet, array $refused, array $records, bool $upstream): ?string
+    {
+        try {
+            $asked = (new Parser())->parseMessage($packet);
+        } catch (Throwable) {
+            return null;
+        }
+        if (count($asked->questions) !== 1) {
+            return null;
+        }
+        $question = $asked->questions[0];
+        $name = strtolower(rtrim($question->name, '.'));
+        $answer = Message::createResponseWithAnswersForQuery($question, []);
+        $answer->id = $asked->id;
+        $address = $records[$name] ?? null;
+        $isRefused =
+            array_filter($refused, fn (string $one): bool => $name === $one || str_ends_with($name, ".{$one}")) !==
+            [];
+        if ($address === null && ! $isRefused && $upstream) {
+            $address = self::WORLD;
+        }
+        if ($address === null) {
+            $answer->rcode = $isRefused ? Message::RCODE_NAME_ERROR : Message::RCODE_REFUSED;
+        } elseif ($question->type === Message::TYPE_A) {
+            $answer->answers[] = new Record($question->name, Message::TYPE_A, Message::CLASS_IN, 60, $address);
+        }
+
+        return (new BinaryDumper())->toBinary($answer);
+    }
+
+    /** @param  Closure(string): ?string  $answer  null while more must come in */
+    private static function once(Closure $answer): Closure
+    {
+        return function (ConnectionInterface $connection) use ($answer): void {
+            $buffer = '';
+            $connection->on('data', function (string $data) use (&$buffer, $answer, $connection): void {
+                $buffer .= $data;
+                $said = strlen($buffer) > self::MOST_BYTES ? '' : $answer($buffer);
+                if ($said !== null) {
+                    $connection->end($said);
+                }
+            });
+        };
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench\Services;
+
+use Closure;
+use React\Socket\ConnectionInterface;
+
+/** A port that a service holds open, and how it answers there. */
+final readonly class Door
+{
+    /**
+     * @param  ?Closure(ConnectionInterface): mixed  $serve  for TCP; null: it accepts and says nothing
+     * @param  ?Closure(string): ?string  $answer  for UDP; null: it sends back what came
+     */
+    public function __construct(
+        public int $port,
+        public string $protocol = 'tcp',
+        public ?Closure $serve = null,
+        public ?Closure $answer = null,
+        public bool $tls = false,
+    ) {
+    }
+}
