@@ -64,9 +64,7 @@ final class Lab
     {
         array_map($this->cut(...), array_values($this->boards));
         /**
-         * @var array{speed?: int|float, pool?: array{string, string}, router?: array{reservations?: array<string,
-         *         string>, leases?: array<string, array{address: string, name: string, expires: int}>}, boards?:
-         *         list<array<string, mixed>>} $state
+         * @var array{speed?: int|float, pool?: array{string, string}, router?: array{reservations?: array<string, string>, leases?: array<string, array{address: string, name: string, expires: int}>}, boards?: list<array<string, mixed>>} $state
          */
         $this->clock->setSpeed((float) ($state['speed'] ?? 20));
         [$first, $last] = $state['pool'] ?? [self::POOL_FIRST, self::POOL_LAST];

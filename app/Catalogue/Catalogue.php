@@ -199,8 +199,7 @@ final class Catalogue
      * The household's own entries, each read and built once and then kept until one of them changes.
      *
      * @param  list<CatalogueEntry>  $rows
-     * @return array{entries: array<string, array<string, array<string, mixed>>>, unread: list<array{kind: string, id:
-     *         string, found: string}>}
+     * @return array{entries: array<string, array<string, array<string, mixed>>>, unread: list<array{kind: string, id: string, found: string}>}
      */
     private static function ownEntries(array $rows): array
     {
@@ -213,8 +212,7 @@ final class Catalogue
         );
 
         /**
-         * @var array{entries: array<string, array<string, array<string, mixed>>>, unread: list<array{kind: string,
-         *         id: string, found: string}>}
+         * @var array{entries: array<string, array<string, array<string, mixed>>>, unread: list<array{kind: string, id: string, found: string}>}
          */
         return Kept::made('own-entries', $state, function () use ($rows): array {
             $read = ['entries' => [], 'unread' => []];

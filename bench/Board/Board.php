@@ -129,10 +129,7 @@ final class Board
     public static function from(array $state): self
     {
         /**
-         * @var array{id: string, mac: string, class: string, networkAfter: int, files?: array<string, string>, disk?:
-         *         ?array<string, mixed>, services?: list<array{port: int, protocol: string}>, powered?: bool, fault?:
-         *         ?string, name?: string, firstBootDone?: bool, pending?: int, machine?: array<string, mixed>,
-         *         hostKey?: ?string} $state
+         * @var array{id: string, mac: string, class: string, networkAfter: int, files?: array<string, string>, disk?: ?array<string, mixed>, services?: list<array{port: int, protocol: string}>, powered?: bool, fault?: ?string, name?: string, firstBootDone?: bool, pending?: int, machine?: array<string, mixed>, hostKey?: ?string} $state
          */
         $board = new self(
             $state['id'],

@@ -25,6 +25,7 @@ final class Containers implements Program
         return match ($words[0] ?? '') {
             'pull' => $this->pull($call, $words[1] ?? ''),
             'ps' => Said::ok($this->listed($call)),
+            'run' => $this->once($call),
             default => Said::ok(),
         };
     }
@@ -40,6 +41,19 @@ final class Containers implements Program
             "Trying to pull {$image}...\nWriting manifest to image destination",
             hash('sha256', $image)."\n",
         );
+    }
+
+    /** Without rights a container takes no low port. */
+    private function once(Call $call): Said
+    {
+        $port = (int) ($call->option('--publish', '-p') ?? 0);
+
+        return ! $call->root && $port > 0 && $port < 1024
+            ? Said::failed(
+                "Error: rootlessport cannot expose privileged port {$port}, you can add 'net.ipv4.ip_unprivileged_port_start={$port}' to /etc/sysctl.conf (currently 1024), or choose a larger port number (>= 1024): listen tcp 0.0.0.0:{$port}: bind: permission denied",
+                126,
+            )
+            : Said::ok("started\n");
     }
 
     private function listed(Call $call): string

@@ -33,7 +33,7 @@ final readonly class Composed
         }
         $ports = [];
         foreach ((array) ($service['ports'] ?? []) as $pair) {
-            if (is_string($pair) && preg_match('/^(\d+):(\d+)$/', $pair, $match) === 1) {
+            if (is_string($pair) && preg_match('~^(\d+):(\d+)(?:/tcp)?$~', $pair, $match) === 1) {
                 $ports[] = [(int) $match[1], (int) $match[2]];
             }
         }
@@ -50,9 +50,9 @@ final readonly class Composed
         $image = Registry::image($this->image);
         $doors = [];
         foreach ($this->ports as [$outer, $inner]) {
-            if ($image === null || ($inner !== null && $inner !== $image['port'])) {
+            if ($image === null || ($inner !== null && $inner !== $image['port'] && $inner !== $image['names'])) {
                 $doors[] = new Door($outer, serve: Answers::cut());
-            } elseif ($image['serves'] === 'names') {
+            } elseif ($inner !== null && $inner === $image['names']) {
                 $doors = [...$doors, ...Answers::names(Registry::REFUSED, [], true, $outer)];
             } else {
                 $doors[] = new Door($outer, serve: Answers::page($image['title']));

@@ -14,7 +14,7 @@ final class Registry
     public const REFUSED = ['listed.example'];
 
     /**
-     * @var array<string, array{port: int, title: string, folder: string, serves: string}> name without tag =>
+     * @var array<string, array{port: int, title: string, folder: string, names: ?int}> name without tag =>
      * image
      */
     private const IMAGES = [
@@ -22,47 +22,47 @@ final class Registry
             'port' => 8000,
             'title' => 'A page',
             'folder' => '/data',
-            'serves' => 'page',
+            'names' => null,
         ],
         'registry.home.arpa/bench/hub' => [
             'port' => 8000,
             'title' => 'Hub',
             'folder' => '/config',
-            'serves' => 'page',
+            'names' => null,
         ],
         'registry.home.arpa/bench/bridge' => [
             'port' => 8000,
             'title' => 'Bridge',
             'folder' => '/bridge',
-            'serves' => 'page',
+            'names' => null,
         ],
         'registry.home.arpa/bench/library' => [
             'port' => 8000,
             'title' => 'Library',
             'folder' => '/media',
-            'serves' => 'page',
+            'names' => null,
         ],
         'registry.home.arpa/bench/sync' => [
             'port' => 8000,
             'title' => 'Sync',
             'folder' => '/sync',
-            'serves' => 'page',
+            'names' => null,
         ],
         'registry.home.arpa/bench/drive' => [
             'port' => 8000,
             'title' => 'Drive',
             'folder' => '/data',
-            'serves' => 'page',
+            'names' => null,
         ],
         'registry.home.arpa/bench/names' => [
-            'port' => 53,
+            'port' => 8000,
             'title' => 'Names',
             'folder' => '/lists',
-            'serves' => 'names',
+            'names' => 53,
         ],
     ];
 
-    /** @return ?array{port: int, title: string, folder: string, serves: string} */
+    /** @return ?array{port: int, title: string, folder: string, names: ?int} */
     public static function image(string $named): ?array
     {
         return self::IMAGES[(string) preg_replace('/(?::[^:\/]+|@sha256:.*)$/', '', $named)] ?? null;

@@ -25,15 +25,7 @@ final class DetailsReader
     public static function details(array $entry, array $common): Details
     {
         /**
-         * @var array{asks?: list<array{name: string, label: string, kind: string, why: string, default?: string,
-         *         example?: string}>, answers?: list<array{question: string, answer: string, why: string, enter:
-         *         string}>, errors?: list<array{sees: string, found: string, why: string, do: string}>, prints?:
-         *         list<array{name: string, label: string, kind: string, after?: string, until?: string}>, cards?:
-         *         list<array{client: string, type?: string, text: string}>, look?: array{port?: int|string,
-         *         protocol?: string, path?: string, tls?: bool, shows?: string, refused?: list<string>, answered?:
-         *         list<string>, local?: string, greeting?: string}, sees?: string, look_in?: string, reset?: string,
-         *         yes?: string, no?: string, reads?: string, place?: string, needs?: list<string>, releases?:
-         *         list<int>, confirmed?: string, repeatable?: bool} $entry
+         * @var array{asks?: list<array{name: string, label: string, kind: string, why: string, default?: string, example?: string}>, answers?: list<array{question: string, answer: string, why: string, enter: string}>, errors?: list<array{sees: string, found: string, why: string, do: string}>, prints?: list<array{name: string, label: string, kind: string, after?: string, until?: string}>, cards?: list<array{client: string, type?: string, text: string}>, look?: array{port?: int|string, protocol?: string, path?: string, tls?: bool, shows?: string, refused?: list<string>, answered?: list<string>, local?: string, greeting?: string}, sees?: string, look_in?: string, reset?: string, if_yes?: string, if_no?: string, reads?: string, place?: string, needs?: list<string>, releases?: list<int>, confirmed?: string, repeatable?: bool} $entry
          */
         return new Details(
             job: $common['job'],
@@ -79,8 +71,8 @@ final class DetailsReader
             sees: $entry['sees'] ?? '',
             lookIn: rtrim($entry['look_in'] ?? ''),
             reset: rtrim($entry['reset'] ?? ''),
-            yes: $entry['yes'] ?? '',
-            no: $entry['no'] ?? '',
+            yes: $entry['if_yes'] ?? '',
+            no: $entry['if_no'] ?? '',
             reads: $entry['reads'] ?? '',
             place: isset($entry['place']) ? StepPlace::from($entry['place']) : null,
             needs: $entry['needs'] ?? [],
@@ -91,8 +83,7 @@ final class DetailsReader
     }
 
     /**
-     * @param  array{port?: int|string, protocol?: string, path?: string, tls?: bool, shows?: string, refused?:
-     *         list<string>, answered?: list<string>, local?: string, greeting?: string}  $look
+     * @param  array{port?: int|string, protocol?: string, path?: string, tls?: bool, shows?: string, refused?: list<string>, answered?: list<string>, local?: string, greeting?: string}  $look
      */
     private static function look(array $look): Look
     {

@@ -31,9 +31,7 @@ final readonly class PlaybookReader
     public function playbook(array $entry): Playbook
     {
         /**
-         * @var array{id: string, job: string, school: string, releases?: list<int>, confirmed?: string, values?:
-         *         array<string, string>, arrive?: list<string>, again?: list<string>, steps: list<array<string,
-         *         mixed>>, close?: list<string>} $entry
+         * @var array{id: string, job: string, school: string, releases?: list<int>, confirmed?: string, values?: array<string, string>, arrive?: list<string>, again?: list<string>, steps: list<array<string, mixed>>, close?: list<string>} $entry
          */
         if ($entry['id'] !== "{$entry['job']}.{$entry['school']}") {
             throw new InvalidArgumentException(
@@ -128,7 +126,7 @@ final readonly class PlaybookReader
                 fn (array $step): array => $own ? self::renamed($step, $common['job']) : $step,
                 $part['steps'],
             );
-            $steps[] = $this->steps($theirs, $values, $own ? $common : ['job' => ''] + $common);
+            $steps[] = $this->steps($theirs, $values, $common);
         }
 
         return array_merge(...$steps);
@@ -153,9 +151,7 @@ final readonly class PlaybookReader
     private static function step(array $entry, array $values, array $common): Step
     {
         /**
-         * @var array{id: string, kind: string, title: string, text: string, command?: string, expect?: string,
-         *         hands_s: int, wait_s?: array{int, int}, meanwhile?: string, if_longer?: string, caution?: string,
-         *         only?: list<string>, unless?: list<string>} $entry
+         * @var array{id: string, kind: string, title: string, text: string, command?: string, expect?: string, hands_s: int, wait_s?: array{int, int}, meanwhile?: string, if_longer?: string, caution?: string, only?: list<string>, unless?: list<string>} $entry
          */
         return new Step(
             id: $entry['id'],

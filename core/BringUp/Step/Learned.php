@@ -14,8 +14,7 @@ final readonly class Learned
      * @param  bool  $updated  its system was brought up to date
      * @param  array<string, array<string, string>>  $answers  job => value => what was answered; kept with the box's
      *         job
-     * @param  ?array{label: string, mount_point: string, share: string, uuid: string, serial: string, bytes: int}
-     *         $store  a store that it has now
+     * @param  ?array{label: string, mount_point: string, share: string, uuid: string, serial: string, bytes: int}  $store  a store that it has now
      */
     public function __construct(
         public ?string $mac = null,

@@ -40,6 +40,13 @@ final readonly class Values
             fn (string $word): bool => $word !== '',
         );
 
+        // What a playbook fixes may itself be made of what is so of the box.
+        $bare = new self(array_diff_key($words, array_filter($words, fn (string $word): bool => str_contains($word, '{{'))));
+        $words = array_map(
+            fn (string $word): string => str_contains($word, '{{') ? $bare->fillText($word) : $word,
+            $words,
+        );
+
         return new self($words, Blocks::from($words));
     }
 

@@ -32,6 +32,8 @@ enum AskedKind: string
     case TunnelKey = 'tunnel-key';
     /** Where something is fetched from: a scheme, a host, a path. */
     case Source = 'source';
+    /** A private network of 256 addresses (RFC 1918), as 10.77.8.0/24. */
+    case PrivateNet = 'private-net';
     /** A word of letters, digits, dots and dashes. */
     case Word = 'word';
 
@@ -64,6 +66,8 @@ enum AskedKind: string
                 '#^(?:https|git|ssh)://[A-Za-z0-9@._-]{1,120}(?::\d{1,5})?/[A-Za-z0-9._/~+-]{0,200}$#D',
                 $typed,
             ) === 1,
+            self::PrivateNet => preg_match('~^(\d{1,3}(?:\.\d{1,3}){2})\.0/24$~D', $typed, $net) === 1 &&
+                Ipv4::tryParse("{$net[1]}.1")?->isPrivate() === true,
             self::Word => preg_match('/^[A-Za-z0-9][A-Za-z0-9.+_-]{0,60}$/D', $typed) === 1,
         };
 
@@ -85,6 +89,7 @@ enum AskedKind: string
             self::Account => 'an account\'s name: small letters, digits, dashes',
             self::TunnelKey => 'a key of 44 signs that ends in “=”',
             self::Source => 'an address that begins with https://, ssh:// or git://',
+            self::PrivateNet => 'a private network like 10.77.8.0/24',
             self::Word => 'one word of letters, digits, dots and dashes',
         };
     }

@@ -76,6 +76,19 @@ final class Blocks
                 ),
             ),
             new Block(
+                'compose_file_names',
+                ['service', 'image', 'page_port', 'inner_port', 'inner_folder', 'zone'],
+                fn (array $v): ComposeFile => new ComposeFile(
+                    $v['service'],
+                    $v['image'],
+                    $v['zone'],
+                    $v['inner_folder'],
+                    (int) $v['page_port'],
+                    (int) $v['inner_port'],
+                    true,
+                ),
+            ),
+            new Block(
                 'compose_file_host',
                 ['service', 'image', 'inner_folder', 'zone'],
                 fn (array $v): ComposeFile => new ComposeFile(

@@ -15,6 +15,7 @@ final readonly class ComposeFile
 {
     /**
      * @param  ?int  $outer  port on the box; null where the service takes the host's network, as discovery needs it
+     * @param  bool  $names  it answers names as well, on port 53 over both transports
      *
      * @throws InvalidArgumentException for what the file or the engine cannot hold
      */
@@ -25,6 +26,7 @@ final readonly class ComposeFile
         private string $folder,
         private ?int $outer = null,
         private ?int $inner = null,
+        private bool $names = false,
     ) {
         $fits =
             preg_match('/^[a-z][a-z0-9-]{0,39}$/D', $service) === 1 &&
@@ -41,10 +43,14 @@ final readonly class ComposeFile
 
     public function __toString(): string
     {
+        $ports = [
+            ...$this->names ? ['53:53/tcp', '53:53/udp'] : [],
+            ...$this->outer === null ? [] : ["{$this->outer}:{$this->inner}"],
+        ];
         $network =
-            $this->outer === null
+            $ports === []
                 ? '    network_mode: host'
-                : "    ports:\n      - \"{$this->outer}:{$this->inner}\"";
+                : "    ports:\n".implode("\n", array_map(fn (string $port): string => "      - \"{$port}\"", $ports));
 
         return <<<YAML
         services:

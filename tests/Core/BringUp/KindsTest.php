@@ -10,6 +10,7 @@ use Burrow\BringUp\Seen\PageSeen;
 use Burrow\BringUp\Step\Asking;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Circumstance;
+use Burrow\BringUp\Step\Details;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\NotAsked;
 use Burrow\BringUp\Step\Outcome;
@@ -18,6 +19,11 @@ use Burrow\BringUp\Step\Step;
 use Burrow\BringUp\Step\StepField;
 use Burrow\BringUp\Step\StepPlace;
 use Burrow\BringUp\Step\Values;
+use Burrow\BringUp\Told\AskedKind;
+use Burrow\BringUp\Told\AskedValue;
+use Burrow\BringUp\Told\KnownError;
+use Burrow\BringUp\Told\Look;
+use Burrow\BringUp\Told\PrintedValue;
 use Burrow\Household\DoorState;
 use Burrow\Intake\Intake;
 use Burrow\Judgement\Finding;
@@ -25,6 +31,7 @@ use Burrow\Net\Ipv4;
 use Burrow\Net\Protocol;
 use Burrow\Net\SshPublicKey;
 use Burrow\Quantity\Bytes;
+use Burrow\Quantity\Duration;
 
 /** A network that answers as it is told. */
 function network(array $doors = [], ?string $leases = null, ?string $key = 'a', array $says = []): Asking
@@ -81,6 +88,42 @@ function network(array $doors = [], ?string $leases = null, ?string $key = 'a', 
 function judged(string $step, array $given = [], ?Asking $network = null, ?RunFacts $facts = null): Outcome
 {
     $played = playbook()->step($step) ?? throw new LogicException($step);
+
+    return $played->kind->judge(
+        new Judging(
+            $played,
+            $facts ?? new RunFacts('wren', 'warden', Ipv4::parse('172.22.8.16')),
+            $given,
+            $network ?? network(),
+            Intake::standard(),
+        ),
+    );
+}
+
+/** A step of this kind with these details, as a playbook of the DNS filter could hold it. */
+function judgedAs(
+    string $kind,
+    Details $more,
+    array $given = [],
+    ?Asking $network = null,
+    ?RunFacts $facts = null,
+): Outcome {
+    $played = new Step(
+        'x',
+        StepKinds::of($kind),
+        'Is it so?',
+        'x',
+        'true',
+        '',
+        Duration::seconds(1),
+        null,
+        null,
+        '',
+        '',
+        '',
+        [],
+        more: $more,
+    );
 
     return $played->kind->judge(
         new Judging(
@@ -168,11 +211,12 @@ test('every service of the run must answer before it is said to', function (): v
     );
     $ports = array_map(fn ($job): int => $job->servicePort()->port->number, $facts->jobs);
     $open = array_fill_keys(array_map(fn (int $port): string => "172.22.8.16:{$port}", $ports), DoorState::Open);
-    expect(judged('share-answers', [], network($open), $facts)->over)
+    $asked = fn (Asking $network): Outcome => judgedAs('ask-services', new Details(), [], $network, $facts);
+    expect($asked(network($open))->over)
         ->toBeTrue()
-        ->and(judged('share-answers', [], network(array_slice($open, 0, 1)), $facts)->over)
+        ->and($asked(network(array_slice($open, 0, 1)))->over)
         ->toBeFalse()
-        ->and(count(judged('share-answers', [], network($open), $facts)->looked))
+        ->and(count($asked(network($open))->looked))
         ->toBe(count(array_unique($ports)));
 });
 
@@ -371,15 +415,262 @@ test('nothing is typed on a box before somebody is logged in there', function ()
             $in = false;
             foreach (RunSteps::of([$book], false, $so)->list as $step) {
                 $in = $in || str_starts_with($step->command, 'ssh ');
-                expect([$id, $so, $step->id, $step->kind->place() !== StepPlace::Box || $in])->toBe([
-                    $id,
-                    $so,
-                    $step->id,
-                    true,
-                ]);
+                $typed = $step->place() === StepPlace::Box && $step->command !== '';
+                expect([$id, $so, $step->id, ! $typed || $in])->toBe([$id, $so, $step->id, true]);
                 // A restart ends the session.
-                $in = $in && ! ($step->kind->place() === StepPlace::Box && str_contains($step->command, 'reboot'));
+                $in = $in && ! ($typed && str_contains($step->command, 'reboot'));
             }
         }
     }
 });
+
+test(
+    'values are asked once, each by the grammar of the program that reads it, and kept with their job',
+    function (): void {
+        $more = new Details(
+            job: 'dns-filter',
+            asks: [
+                new AskedValue('upstream', 'Resolver', AskedKind::Address, 'why'),
+                new AskedValue('listed', 'Names', AskedKind::Names, 'why'),
+            ],
+        );
+        $wrong = judgedAs('values', $more, ['asked_upstream' => '9.9.9', 'asked_listed' => '']);
+        expect([$wrong->over, $wrong->findings->codes(), $wrong->findings->list[1]->place?->field])->toBe([
+            false,
+            ['bringup.value_not_fit', 'bringup.value_not_fit'],
+            'asked_listed',
+        ]);
+        $right = judgedAs('values', $more, [
+            'asked_upstream' => ' 9.9.9.9',
+            'asked_listed' => "a.example\r\nb.example",
+        ]);
+        expect([$right->over, $right->values, $right->learned->answers])->toBe([
+            true,
+            ['dns-filter:upstream' => '9.9.9.9', 'dns-filter:listed' => "a.example\nb.example"],
+            ['dns-filter' => ['upstream' => '9.9.9.9', 'listed' => "a.example\nb.example"]],
+        ]);
+    },
+);
+
+test('what is typed is taken or refused as its program does', function (
+    string $kind,
+    array $taken,
+    array $refused,
+): void {
+    $asked = AskedKind::from($kind);
+    foreach ($taken as $typed) {
+        expect([$typed, $asked->normal($typed)])->toBe([$typed, $typed]);
+    }
+    foreach ($refused as $typed) {
+        expect([$typed, $asked->normal($typed)])->toBe([$typed, null]);
+    }
+})->with([
+    ['port', ['1', '53', '65535'], ['0', '65536', '519440', '-1', '5x', '']],
+    ['folder', ['/srv', '/srv/a-b/c.d'], ['srv', '/', '/srv/../etc', '/a b', '/srv/', "/a\nb", '/-rf']],
+    ['url-path', ['/', '/admin/', '/a?b=c'], ['admin', '/a b', '//"', "/a\nb"]],
+    [
+        'image',
+        ['a/b:1', 'registry.example:5000/x/y:v1.2', 'a@sha256:'.str_repeat('0', 64)],
+        ['a', 'A/b:1', 'a b:1', '-x:1', 'a:'],
+    ],
+    ['host', ['halt.example.net', '172.22.8.1', 'x'], ['-x', 'a b', 'a..b', '$(id)', str_repeat('a', 64)]],
+    ['names', ["a.example\nb.example"], ['a b', "a\n\nb", str_repeat("a.example\n", 201)]],
+    ['account', ['warden', '_x', 'a-1'], ['Warden', '1a', 'a b', 'a:b']],
+    [
+        'tunnel-key',
+        [base64_encode(str_repeat('k', 32))],
+        [base64_encode(str_repeat('k', 31)), 'abc', str_repeat('=', 44)],
+    ],
+    [
+        'private-net',
+        ['10.77.8.0/24', '192.168.9.0/24'],
+        ['10.77.8.1/24', '203.0.113.0/24', '10.77.8.0/23', '10.777.8.0/24'],
+    ],
+    [
+        'source',
+        ['https://source.home.arpa/a.git', 'ssh://git@a/b'],
+        ['http://a/b', '--upload-pack=x', 'https://a b/', 'https://a/;id'],
+    ],
+    ['word', ['recorder_4.3-1_arm64.deb'], ['a b', '-x', 'a/b', '$(x)']],
+]);
+
+test('a place is written down, never the secret itself', function (): void {
+    $kept = fn (string $where): Outcome => judgedAs('shown-once', new Details(job: 'x'), ['kept_at' => $where]);
+    expect($kept('')->findings->codes())
+        ->toBe(['bringup.where_kept'])
+        ->and($kept('Xk3$9fTq!2')->findings->codes())
+        ->toBe(['bringup.looks_secret'])
+        ->and($kept('hunter2hunter2')->findings->codes())
+        ->toBe(['bringup.looks_secret'])
+        ->and($kept('password manager, entry sieve')->learned->answers)
+        ->toBe(['x' => ['x kept at' => 'password manager, entry sieve']]);
+});
+
+test(
+    'a page is claimed with a password of its own, and a second factor says where its codes lie',
+    function (): void {
+        $claim = fn (array $given): Outcome => judgedAs('claim', new Details(job: 'x'), $given);
+        expect($claim(['owner' => 'warden'])->findings->codes())
+            ->toBe(['bringup.choice_needed'])
+            ->and($claim(['owner' => '', 'second' => 'changed'])->findings->codes())
+            ->toBe(['bringup.value_not_fit'])
+            ->and($claim(['owner' => 'warden', 'second' => 'second-factor'])->findings->codes())
+            ->toBe(['bringup.recovery_where'])
+            ->and($claim(['owner' => 'warden', 'second' => 'changed'])->learned->answers['x']['access'])
+            ->toBe('changed')
+            ->and(
+                $claim(['owner' => 'warden', 'second' => 'second-factor', 'recovery' => 'paper, fuse box'])->learned
+                    ->answers['x'],
+            )
+            ->toBe([
+                'access' => 'second-factor',
+                'owner' => 'warden',
+                'claimed by' => 'your word',
+                'recovery codes' => 'paper, fuse box',
+            ]);
+    },
+);
+
+test('a question leads on from its no, and saved is not applied', function (): void {
+    $more = new Details(yes: 'It is', no: 'Look at {{host}}.');
+    $no = judgedAs('question', $more, ['answer' => 'no']);
+    expect([$no->over, $no->findings->list[0]->do])
+        ->toBe([false, 'Look at wren.'])
+        ->and(judgedAs('question', $more, ['answer' => 'yes'])->over)
+        ->toBeTrue()
+        ->and(judgedAs('question', $more)->findings->codes())
+        ->toBe(['bringup.choice_needed'])
+        ->and(judgedAs('saved-applied', $more, ['buttons' => 'saved'])->findings->codes())
+        ->toBe(['bringup.saved_only'])
+        ->and(judgedAs('saved-applied', $more, ['buttons' => 'applied'])->over)
+        ->toBeTrue();
+});
+
+test(
+    'a pasted text ends a step by its words, teaches values, and is refused by known errors first',
+    function (): void {
+        $more = new Details(
+            job: 'x',
+            errors: [new KnownError('no space left', 'Full.', 'why', 'do')],
+            prints: [new PrintedValue('file', "in '../", "'", AskedKind::Word, 'the file')],
+            sees: 'building package',
+        );
+        $at = fn (string $text): Outcome => judgedAs('detached', $more, ['pasted' => $text]);
+        expect($at('')->findings->codes())
+            ->toBe(['bringup.answer_needed'])
+            ->and($at('still building')->findings->codes())
+            ->toBe(['bringup.not_seen'])
+            ->and($at('cp: No space left on device')->findings->codes())
+            ->toBe(['bringup.known_error'])
+            ->and($at("building package 'a' in 'elsewhere'")->findings->codes())
+            ->toBe(['bringup.value_not_printed'])
+            ->and($at("warden@wren:~$ x\r\n\e[1mbuilding\n package 'a' in '../a_1_arm64.deb'.\e[0m")->values)
+            ->toBe(['x:file' => 'a_1_arm64.deb'])
+            ->and($at("building package 'a' in '../a b.deb'.")->findings->codes())
+            ->toBe(['bringup.value_not_printed']);
+    },
+);
+
+test('an expected error is expected, and a box that answers is not shut down', function (): void {
+    $more = new Details(sees: 'privileged port');
+    expect(judgedAs('expected-error', $more, ['pasted' => "Error: cannot expose\n privileged  port 80"])->over)
+        ->toBeTrue()
+        ->and(judgedAs('expected-error', $more, ['pasted' => 'started'])->findings->codes())
+        ->toBe(['bringup.error_did_not_come'])
+        ->and(
+            judgedAs(
+                'halt',
+                new Details(),
+                [],
+                network(['172.22.8.16:22' => DoorState::Refused]),
+            )->findings->codes(),
+        )
+        ->toBe(['bringup.still_on'])
+        ->and(judgedAs('halt', new Details())->over)
+        ->toBeTrue();
+});
+
+test('names must be refused, answered, and be of this house, over both transports', function (): void {
+    $look = new Look(refused: ['bad.example'], answered: ['good.example'], local: '{{host}}.home.arpa');
+    $says = [
+        'bad.example' => new NameAnswer(3),
+        'good.example' => new NameAnswer(0, ['198.51.100.7']),
+        'wren.home.arpa' => new NameAnswer(0, ['172.22.8.16']),
+    ];
+    $at = fn (array $other): Outcome => judgedAs(
+        'ask-names',
+        new Details(look: $look),
+        [],
+        network(says: [...$says, ...$other]),
+    );
+    expect([$at([])->over, array_keys($at([])->looked)])
+        ->toBe([true, ['udp/53', 'tcp/53']])
+        ->and($at(['tcp good.example' => new NameAnswer(null)])->over)
+        ->toBeFalse()
+        ->and($at(['bad.example' => new NameAnswer(0, ['0.0.0.0'])])->over)
+        ->toBeTrue()
+        ->and($at(['bad.example' => new NameAnswer(0, ['198.51.100.9'])])->over)
+        ->toBeFalse()
+        // A resolver that failed has refused nothing.
+        ->and($at(['bad.example' => new NameAnswer(2)])->over)
+        ->toBeFalse()
+        ->and($at(['wren.home.arpa' => new NameAnswer(0, ['172.22.8.17'])])->over)
+        ->toBeFalse();
+});
+
+test('a page is ready, loading, another one, or none', function (): void {
+    $look = new Look(port: '{{page_port}}', path: '/admin', shows: 'Hub');
+    $facts = new RunFacts(
+        'wren',
+        'warden',
+        Ipv4::parse('172.22.8.16'),
+        jobs: [catalogue('job')['automation-hub']->listeningAt(8085)],
+    );
+    $at = fn (?PageSeen $page, array $doors = []): Outcome => judgedAs(
+        'ask-page',
+        new Details(job: 'automation-hub', look: $look),
+        [],
+        network($doors, says: $page === null ? [] : ['8085/admin' => $page]),
+        $facts,
+    );
+    expect([$at(new PageSeen(200, 'The Hub'))->over, array_keys($at(new PageSeen(200, 'The Hub'))->looked)])
+        ->toBe([true, ['tcp/8085']])
+        ->and($at(new PageSeen(401, '', 'hub'))->over)
+        ->toBeTrue()
+        ->and($at(new PageSeen(200, 'Welcome'))->over)
+        ->toBeFalse()
+        ->and($at(new PageSeen(503, 'Hub'))->over)
+        ->toBeFalse()
+        ->and($at(null)->findings->codes())
+        ->toBe(['bringup.port_silent'])
+        ->and($at(null, ['172.22.8.16:8085' => DoorState::Open])->findings->codes())
+        ->toBe(['bringup.page_otherwise']);
+});
+
+test('a greeting is that of its protocol', function (string $kind, string $right, string $wrong): void {
+    $at = fn (string $said): Outcome => judgedAs(
+        'ask-greeting',
+        new Details(look: new Look(port: '445', greeting: $kind, shows: $kind === 'line' ? 'OK' : '')),
+        [],
+        network(says: [445 => $said]),
+    );
+    expect([$at($right)->over, $at($wrong)->over])->toBe([true, false]);
+})->with([
+    ['smb', "\0\0\0\x40\xFESMB", 'HTTP/1.1 400'],
+    ['nfs', pack('N4', 0x80000018, 0x4B42, 1, 0), pack('N4', 0x80000018, 0x4B42, 1, 1)],
+    ['samples', 'RTL0'.pack('NN', 5, 29), 'RTL'],
+    ['line', 'OK MPD 0.23', 'SSH-2.0'],
+]);
+
+test('a handshake counts when it is fresh', function (string $age, bool $over): void {
+    $text =
+        "interface: wg0\n\npeer: ".base64_encode(str_repeat('k', 32))."\n  allowed ips: 10.77.8.2/32\n{$age}";
+    expect(judgedAs('handshake', new Details(), ['pasted' => $text])->over)->toBe($over);
+})->with([
+    ["  latest handshake: 21 seconds ago\n", true],
+    ["  latest handshake: Now\n", true],
+    ["  latest handshake: 4 minutes, 59 seconds ago\n", true],
+    ["  latest handshake: 5 minutes, 1 second ago\n", false],
+    ["  latest handshake: 2 days, 1 hour ago\n", false],
+    ['', false],
+]);

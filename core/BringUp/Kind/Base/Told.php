@@ -10,7 +10,9 @@ use Burrow\BringUp\Step\Outcome;
 use Burrow\BringUp\Step\Step;
 use Burrow\BringUp\Step\StepKind;
 
-/** What most kinds share: nothing is given back, the bench has nothing to do, and the step is over by the person's word. */
+/**
+ * What most kinds share: nothing is given back, the bench has nothing to do, and the step is over by the person's word.
+ */
 abstract class Told implements StepKind
 {
     public function takes(Step $step, bool $onBench): array
