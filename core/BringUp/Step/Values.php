@@ -41,11 +41,8 @@ final readonly class Values
         );
 
         // What a playbook fixes may itself be made of what is so of the box.
-        $bare = new self(array_diff_key($words, array_filter($words, fn (string $word): bool => str_contains($word, '{{'))));
-        $words = array_map(
-            fn (string $word): string => str_contains($word, '{{') ? $bare->fillText($word) : $word,
-            $words,
-        );
+        $made = array_filter($words, fn (string $word): bool => str_contains($word, '{{'));
+        $words = [...$words, ...array_map((new self(array_diff_key($words, $made)))->fillText(...), $made)];
 
         return new self($words, Blocks::from($words));
     }

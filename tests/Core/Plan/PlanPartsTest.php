@@ -322,7 +322,7 @@ test('a school brings its own memory, disk and time', function (): void {
 // Common practice: an hour to an hour and a quarter of building on a quad-core board.
 test('building on the box goes with its speed', function (): void {
     $on = fn (string $board): InstallTime => InstallTime::of(
-        plan($board, job: 'radio-receiver')->with(schools: new SchoolChoice(['radio-receiver' => 'source'])),
+        plan($board, job: 'tv-recorder')->with(schools: new SchoolChoice(['tv-recorder' => 'source'])),
     );
     expect($on('cobble')->waiting()->seconds / 60)
         ->toBeBetween(60.0, 75.0)
