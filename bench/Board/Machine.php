@@ -10,6 +10,7 @@ final class Machine
     private const FILES = [
         '/etc/fstab' => "UUID=00000000-0000-4000-8000-000000000001 / ext4 defaults 0 1\n",
         '/etc/samba/smb.conf' => "[global]\n   workgroup = WORKGROUP\n",
+        '/etc/os-release' => "PRETTY_NAME=\"Debian GNU/Linux 12 (bookworm)\"\nNAME=\"Debian GNU/Linux\"\nVERSION_ID=\"12\"\nVERSION_CODENAME=bookworm\nID=debian\n",
         '/boot/firmware/cmdline.txt' => "console=tty1 root=PARTUUID=1-02 rootfstype=ext4 rootwait\n",
         '/boot/firmware/config.txt' => "arm_64bit=1\n",
     ];
@@ -36,6 +37,9 @@ final class Machine
 
     /** @var list<string> units that run now */
     public array $active = [];
+
+    /** @var array<string, int> unit => how often it was started; each start reads the files anew */
+    public array $starts = [];
 
     /** @var list<string> accounts with a network password for shares */
     public array $shareUsers = [];
@@ -88,6 +92,7 @@ final class Machine
     public function activate(string $unit): void
     {
         $this->active = array_values(array_unique([...$this->active, $unit]));
+        $this->starts[$unit] = ($this->starts[$unit] ?? 0) + 1;
     }
 
     public function stop(string $unit): void

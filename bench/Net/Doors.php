@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace Bench\Net;
 
+use Bench\Services\Door;
 use InvalidArgumentException;
 use React\EventLoop\Loop;
 use React\Socket\ConnectionInterface;
 use React\Socket\SocketServer;
 use RuntimeException;
 
-/** The listening sockets of one board. Closing them all is what a board without power does. */
+/** The listening sockets of one board. Shutting them all is what a board without power does. */
 final class Doors
 {
+    /** Seconds after which a connection is closed, whatever is still said. */
+    private const LONGEST = 5;
+
     /** @var array<string, SocketServer|resource> */
     private array $open = [];
 
@@ -21,81 +25,88 @@ final class Doors
     }
 
     /**
-     * @param  callable(ConnectionInterface): mixed  $serve
-     * @param  bool  $tls  with a certificate that the bench makes for itself
+     * Opens what is wanted and not open yet, and shuts the rest.
+     *
+     * @param  list<Door>  $wanted
      */
-    public function tcp(string $address, int $port, callable $serve, bool $tls = false): void
+    public function show(string $address, array $wanted): void
     {
-        $key = "tcp {$address} {$port}";
-        if (isset($this->open[$key])) {
-            return;
+        $byKey = [];
+        foreach ($wanted as $door) {
+            $byKey["{$door->protocol} {$address}:{$door->port} {$door->since}"] ??= $door;
         }
-        try {
-            $server = new SocketServer(
-                ($tls ? 'tls' : 'tcp')."://{$address}:".($port + $this->offset),
-                $tls ? ['tls' => ['local_cert' => Certificate::file()]] : [],
-            );
-        } catch (RuntimeException|InvalidArgumentException $problem) {
-            fwrite(STDERR, "bench: {$problem->getMessage()}\n");
-
-            return;
-        }
-        $server->on('connection', function (ConnectionInterface $connection) use ($serve): void {
-            Loop::addTimer(5, $connection->close(...));
-            $serve($connection);
-        });
-        $this->open[$key] = $server;
-    }
-
-    /**
-     * @param  ?callable(string): ?string  $answer  none: every packet comes back with its own content, which is
-     *         enough to
-     *         tell an open port from a closed one
-     */
-    public function udp(string $address, int $port, ?callable $answer = null): void
-    {
-        if (isset($this->open["udp {$address} {$port}"])) {
-            return;
-        }
-        $socket = @stream_socket_server(
-            "udp://{$address}:".($port + $this->offset),
-            $code,
-            $message,
-            STREAM_SERVER_BIND,
-        );
-        if ($socket === false) {
-            fwrite(STDERR, "bench: udp {$address}:{$port}: {$message}\n");
-
-            return;
-        }
-        stream_set_blocking($socket, false);
-        Loop::addReadStream($socket, function ($socket) use ($answer): void {
-            $packet = stream_socket_recvfrom($socket, 1500, 0, $peer);
-            $said = is_string($packet) && $answer !== null ? $answer($packet) : $packet;
-            if (is_string($said) && is_string($peer)) {
-                stream_socket_sendto($socket, $said, 0, $peer);
-            }
-        });
-        $this->open["udp {$address} {$port}"] = $socket;
-    }
-
-    /** @param  list<string>  $wanted  "tcp 127.22.8.16 80"; all others are shut */
-    public function keep(array $wanted): void
-    {
-        foreach (array_diff(array_keys($this->open), $wanted) as $key) {
-            $door = $this->open[$key];
-            if ($door instanceof SocketServer) {
-                $door->close();
-            } else {
-                Loop::removeReadStream($door);
-                fclose($door);
-            }
+        foreach (array_diff_key($this->open, $byKey) as $key => $gone) {
+            $this->shut($gone);
             unset($this->open[$key]);
+        }
+        foreach (array_diff_key($byKey, $this->open) as $key => $door) {
+            $opened = $door->protocol === 'udp' ? $this->udp($address, $door) : $this->tcp($address, $door);
+            if ($opened !== null) {
+                $this->open[$key] = $opened;
+            }
         }
     }
 
     public function close(): void
     {
-        $this->keep([]);
+        array_map($this->shut(...), $this->open);
+        $this->open = [];
+    }
+
+    private function tcp(string $address, Door $door): ?SocketServer
+    {
+        try {
+            $server = new SocketServer(
+                ($door->tls ? 'tls' : 'tcp')."://{$address}:".($door->port + $this->offset),
+                $door->tls ? ['tls' => ['local_cert' => Certificate::file()]] : [],
+            );
+        } catch (RuntimeException|InvalidArgumentException $problem) {
+            fwrite(STDERR, "bench: {$problem->getMessage()}\n");
+
+            return null;
+        }
+        $server->on('connection', function (ConnectionInterface $connection) use ($door): void {
+            Loop::addTimer(self::LONGEST, $connection->close(...));
+            $door->serve === null || ($door->serve)($connection);
+        });
+
+        return $server;
+    }
+
+    /** @return resource|null */
+    private function udp(string $address, Door $door)
+    {
+        $socket = @stream_socket_server(
+            "udp://{$address}:".($door->port + $this->offset),
+            $code,
+            $message,
+            STREAM_SERVER_BIND,
+        );
+        if ($socket === false) {
+            fwrite(STDERR, "bench: udp {$address}:{$door->port}: {$message}\n");
+
+            return null;
+        }
+        stream_set_blocking($socket, false);
+        Loop::addReadStream($socket, function ($socket) use ($door): void {
+            $packet = stream_socket_recvfrom($socket, 1500, 0, $peer);
+            $said = is_string($packet) && $door->answer !== null ? ($door->answer)($packet) : $packet;
+            if (is_string($said) && is_string($peer)) {
+                stream_socket_sendto($socket, $said, 0, $peer);
+            }
+        });
+
+        return $socket;
+    }
+
+    /** @param  SocketServer|resource  $door */
+    private function shut($door): void
+    {
+        if ($door instanceof SocketServer) {
+            $door->close();
+        } else {
+            Loop::removeReadStream($door);
+            fclose($door);
+        }
     }
 }

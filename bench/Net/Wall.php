@@ -30,7 +30,7 @@ final class Wall
         if ($at === null) {
             return false;
         }
-        $this->doorsOf($board)->tcp($at, self::PRESENCE, fn (ConnectionInterface $c) => null);
+        $this->doorsOf($board)->show($at, [new Door(self::PRESENCE)]);
 
         return true;
     }
@@ -61,23 +61,22 @@ final class Wall
         $key = $board->hostKey();
         $login = $board->files === [] || ($board->boot->remoteLogin ?? false);
         $wanted = [
+            new Door(self::PRESENCE),
             ...$login ? [new Door(22, serve: fn (ConnectionInterface $c) => SshDoor::open($c, $key))] : [],
             ...$board->firstBootDone ? Services::doors($board) : [],
             ...$board->firstBootDone || $board->files === [] ? $this->brought($board) : [],
         ];
-        $wanted = array_filter(
-            $wanted,
-            fn (Door $door): bool => $door->protocol === 'udp' || $this->answers($board, $door->port),
+        $doors->show(
+            $at,
+            array_values(
+                array_filter(
+                    $wanted,
+                    fn (Door $door): bool => $door->protocol === 'udp' ||
+                        $door->port === self::PRESENCE ||
+                        $this->answers($board, $door->port),
+                ),
+            ),
         );
-        $doors->keep([
-            "tcp {$at} ".self::PRESENCE,
-            ...array_map(fn (Door $door): string => "{$door->protocol} {$at} {$door->port}", array_values($wanted)),
-        ]);
-        foreach ($wanted as $door) {
-            $door->protocol === 'udp'
-                ? $doors->udp($at, $door->port, $door->answer)
-                : $doors->tcp($at, $door->port, $door->serve ?? fn (ConnectionInterface $c) => null, $door->tls);
-        }
     }
 
     /** @return list<Door> of a board that stood already, or of a ready-made image */

@@ -12,7 +12,7 @@ final class Files implements Program
 {
     public function names(): array
     {
-        return ['tee', 'cat', 'cp', 'mv', 'ln', 'rm', 'ls', 'touch', 'openssl'];
+        return ['tee', 'cat', 'cp', 'mv', 'ln', 'rm', 'ls', 'touch', 'openssl', 'ssh-keygen'];
     }
 
     public function run(Call $call): Said
@@ -23,6 +23,7 @@ final class Files implements Program
             'ls' => $this->ls($call),
             'cp', 'mv', 'ln' => $this->copy($call),
             'openssl' => $this->certificate($call),
+            'ssh-keygen' => $this->key($call),
             default => $this->put($call),
         };
     }
@@ -91,6 +92,19 @@ final class Files implements Program
         }
 
         return Said::noting('-----');
+    }
+
+    /** The secret half is only a mark that it is there; the public half looks like one. */
+    private function key(Call $call): Said
+    {
+        $path = $call->option('-f');
+        if ($path !== null) {
+            $call->board->machine->write($path, "kept on the board\n");
+            $blob = pack('N', 11).'ssh-ed25519'.pack('N', 32).hash('sha256', $call->board->mac, true);
+            $call->board->machine->write("{$path}.pub", 'ssh-ed25519 '.base64_encode($blob)."\n");
+        }
+
+        return Said::ok();
     }
 
     private function put(Call $call): Said

@@ -12,7 +12,7 @@ final class Quiet implements Program
 {
     public function names(): array
     {
-        return ['mkdir', 'chown', 'chmod', 'sync', 'ssh-keygen', 'sysctl', 'nft', 'rsync'];
+        return ['mkdir', 'chown', 'chmod', 'sync', 'sysctl', 'nft', 'rsync'];
     }
 
     public function run(Call $call): Said

@@ -81,7 +81,10 @@ final class Systemctl implements Program
         if ($verb === 'enable' && ! $call->has('--now')) {
             return Said::noting($linked);
         }
-        $problem = $service->problem($call->board);
+        $taken = Services::taken($call->board, $service);
+        $problem =
+            $service->problem($call->board) ??
+            ($taken === null ? null : "bind: listening on 0.0.0.0:{$taken} failed: address already in use");
         if ($problem !== null) {
             $machine->stop($unit);
 
@@ -89,7 +92,9 @@ final class Systemctl implements Program
                 "Job for {$unit} failed because the control process exited with error code.\nSee \"systemctl status {$unit}\" and \"journalctl -xeu {$unit}\" for details.\n{$problem}",
             );
         }
-        $machine->activate($unit);
+        // One that runs already is not started again by “start” or “enable --now”.
+        $runs = $machine->isActive($unit) && in_array($verb, ['start', 'enable'], true);
+        $runs || $machine->activate($unit);
 
         return Said::noting($linked);
     }

@@ -20,6 +20,18 @@ final readonly class Door
         public ?Closure $serve = null,
         public ?Closure $answer = null,
         public bool $tls = false,
+        public int $since = 0,
     ) {
+    }
+
+    /** The same, of that start of its service: with the next one it is opened anew, with the files as they are then. */
+    public function since(int $start): self
+    {
+        return new self($this->port, $this->protocol, $this->serve, $this->answer, $this->tls, $start);
+    }
+
+    public function isAt(self $other): bool
+    {
+        return $this->port === $other->port && $this->protocol === $other->protocol;
     }
 }

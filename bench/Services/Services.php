@@ -61,7 +61,8 @@ final class Services
     {
         $board->machine->active = [];
         foreach ($board->machine->enabled as $unit) {
-            if (self::find($board, $unit)?->problem($board) === null) {
+            $service = self::find($board, $unit);
+            if ($service?->problem($board) === null && ($service === null || self::taken($board, $service) === null)) {
                 $board->machine->activate($unit);
             }
         }
@@ -72,9 +73,28 @@ final class Services
     {
         $doors = [];
         foreach ($board->machine->active as $unit) {
-            $doors = [...$doors, ...self::find($board, $unit)?->doors($board) ?? []];
+            $start = $board->machine->starts[$unit] ?? 0;
+            foreach (self::find($board, $unit)?->doors($board) ?? [] as $door) {
+                $doors[] = $door->since($start);
+            }
         }
 
         return $doors;
+    }
+
+    /** A port that the service wants and another one that runs has; null when none. */
+    public static function taken(Board $board, Service $service): ?int
+    {
+        foreach ($board->machine->active as $unit) {
+            foreach ($unit === $service->unit() ? [] : self::find($board, $unit)?->doors($board) ?? [] as $held) {
+                foreach ($service->doors($board) as $wanted) {
+                    if ($wanted->isAt($held)) {
+                        return $held->port;
+                    }
+                }
+            }
+        }
+
+        return null;
     }
 }

@@ -7,7 +7,11 @@ use App\Models\Box;
 use App\Models\Network;
 use App\Models\Run;
 use App\Models\RunStep;
+use Burrow\Card\Write\DeclarativeWriter;
+use Burrow\Card\Write\FirstBoot;
 use Burrow\Household\Stage;
+use Burrow\Net\Hostname;
+use Burrow\Net\SshPublicKey;
 use Illuminate\Support\Facades\Route;
 
 // Boxes and runs for the tests that need one of their own beside those of the demo.
@@ -69,4 +73,32 @@ function everyPage(): array
     }
 
     return $pages;
+}
+
+/** What the tool writes for a box of this name. */
+function cardFiles(string $name = 'wren', array $packages = ['samba', 'parted']): array
+{
+    $key = SshPublicKey::tryParse(
+        'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk',
+    );
+    $files = [];
+    foreach (
+        (new DeclarativeWriter())->write(
+            new FirstBoot(
+                Hostname::parse($name),
+                'thistledown.home.arpa',
+                "{$name}-1",
+                'warden',
+                $key,
+                null,
+                'Europe/London',
+                'gb',
+                $packages,
+            ),
+        ) as $file
+    ) {
+        $files[$file->name] = $file->text();
+    }
+
+    return $files;
 }

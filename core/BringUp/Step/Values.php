@@ -28,11 +28,11 @@ final readonly class Values
             'found' => $facts->found() === null ? null : (string) $facts->found(),
             'mac' => $facts->mac,
             'fingerprint' => $facts->hostKey,
-            'page_port' => $facts->pagePort($step->more->job),
         ];
         $words = array_filter(
             [
                 ...self::ofTheBox($facts->learned),
+                'page_port' => $facts->pagePort($step->more->job) ?? '',
                 ...$step->values,
                 ...$facts->learnedFor($step->more->job),
                 ...array_filter($box, is_string(...)),

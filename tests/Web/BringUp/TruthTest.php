@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Catalogue\Catalogue;
 use App\BringUp\RunDesk;
+use App\Catalogue\Catalogue;
 use App\Demo\DemoBench;
 use App\Jobs\LookAround;
 use App\Models\Box;

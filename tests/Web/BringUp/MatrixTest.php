@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+use App\BringUp\RunBook;
+use App\BringUp\RunDesk;
+use App\Catalogue\Catalogue;
+use App\Catalogue\Playbooks;
+use App\Models\Box;
+use App\Models\Run;
+use App\Models\RunStep;
+use Burrow\BringUp\Step\BenchHelp;
+use Burrow\BringUp\Step\Step;
+use Burrow\BringUp\Step\StepPlace;
+use Burrow\Catalogue\Part\LinkKind;
+use Burrow\Household\Stage;
+use Tests\Bench\BenchProcess;
+
+// Every job in every school is played on a bench, through the same pages that a person uses.
+
+/** What a person would give back at a step. */
+function givenAt(Step $step, array $pasted): array
+{
+    $given = $pasted;
+    foreach ($step->kind->takes($step, true) as $field) {
+        $given[$field->name] ??= match ($field->name) {
+            'answer' => 'yes',
+            'buttons' => 'applied',
+            'second' => 'changed',
+            'kept_at' => 'password manager, entry wren',
+            'owner' => 'warden',
+            'typed_disk' => 'sda',
+            default => '',
+        };
+    }
+    foreach ($step->more->asks as $asked) {
+        $given["asked_{$asked->name}"] = $asked->example;
+    }
+
+    return $given;
+}
+
+/** Plays one step as a person at the bench does; what the page says when it does not end. */
+function playStep(Run $run, RunStep $step, Step $played): string
+{
+    $act = fn (string $action, array $given = []) => test()->post("/runs/{$run->id}/steps/{$step->id}/{$action}", [
+        'version' => $step->refresh()->version,
+        ...$given,
+    ]);
+    $help = $played->kind->bench();
+    $pasted = [];
+    if ($help === BenchHelp::Power) {
+        $act('power');
+    } elseif ($help === BenchHelp::Reserve) {
+        $act('reserve');
+    } elseif ($help === BenchHelp::Type) {
+        $act('type');
+        $pasted = ['pasted' => session()->getOldInput('pasted') ?? ''];
+        if ($played->more->lookIn !== '') {
+            $command = (new RunBook($run, app(Playbooks::class)))->values($played)->fill($played->more->lookIn);
+            $pasted['pasted'] = app(App\Bench\BenchClient::class)->text('type', 'output', [
+                'board' => "box-{$run->box_id}",
+                'command' => $command,
+            ]);
+        }
+    }
+    if ($played->waitTo !== null && ! $step->refresh()->isFinished()) {
+        $act('start');
+    }
+    $action = $played->place() === StepPlace::Check ? 'check' : 'done';
+    $until = microtime(true) + ($action === 'check' ? 6 : 0);
+    do {
+        $act($action, givenAt($played, $pasted));
+        $step->refresh()->isFinished() || usleep(60_000);
+    } while (! $step->refresh()->isFinished() && microtime(true) < $until);
+
+    return json_encode([$pasted, session('told'), $step->refresh()->findings], JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT);
+}
+
+test('every job plays on the bench to its end, in every school', function (string $id): void {
+    [$job, $school] = explode('.', $id);
+    $bench = new BenchProcess(3000);
+    config(['burrow.bench_socket' => $bench->socket(), 'burrow.bench_offset' => BenchProcess::OFFSET]);
+    $entry = app(Catalogue::class)->job($job);
+    $box = newBox([
+        'name' => 'wren',
+        'address' => '172.22.8.16',
+        'user' => 'warden',
+        'login' => 'key',
+        'on_bench' => true,
+        'image' => $school === 'appliance' ? 'appliance-64' : 'server-64',
+        'link' => $job === 'pocket-computer' ? LinkKind::UsbCable->value : LinkKind::Wired->value,
+    ]);
+    $box->jobs()->update([
+        'job' => $job,
+        'school' => $school,
+        'page_port' => $entry->askedPort() === null ? null : 8085,
+    ]);
+    $board = "box-{$box->id}";
+    $bench->ask([
+        'do' => 'insert',
+        'board' => $board,
+        'mac' => '02:4b:1e:90:00:09',
+        'class' => 'Flint',
+        'network_after' => 20,
+        'files' => (object) cardFiles('wren', [...$entry->packages, 'parted']),
+        'disk' => ['bytes' => 500000000000, 'serial' => 'SEED000009'],
+        'services' => $school === 'appliance'
+            ? array_map(
+                fn ($use): array => ['port' => $use->port->number, 'protocol' => $use->protocol->value],
+                $entry->listeningAt(8085)->ports,
+            )
+            : [],
+    ]);
+
+    $run = app(RunDesk::class)->begin($box->refresh());
+    $this->asKeeper();
+    foreach ($run->steps()->orderBy('position')->get() as $step) {
+        $book = new RunBook($run->refresh()->load(['box.jobs', 'box.network', 'steps']), app(Playbooks::class));
+        $played = $book->step($step);
+        $said = playStep($run, $step, $played);
+        expect([$step->step, $step->state, $step->state === RunStep::DONE ? '' : $said])->toBe([
+            $step->step,
+            RunStep::DONE,
+            '',
+        ]);
+    }
+
+    $box = Box::query()->with(['jobs', 'services'])->findOrFail($box->id);
+    expect($box->stage)->toBe(Stage::InService)->and($box->jobs[0]->finished_at)->not->toBeNull();
+    // What a clean end is worth: the service answers after one more restart, without anybody's hands.
+    $asked = array_filter($book->steps->list, fn (Step $one): bool => str_starts_with($one->kind->name(), 'ask-')
+        && $one->more->look !== null);
+    $last = array_values($asked)[count($asked) - 1] ?? null;
+    if ($last !== null && $school !== 'appliance') {
+        $bench->ask(['do' => 'power', 'board' => $board, 'on' => true]);
+        $bench->until(fn (): bool => $bench->isOpen('127.22.8.16', 22));
+        $judge = fn (): bool => $last->kind->judge(
+            new Burrow\BringUp\Step\Judging(
+                $last,
+                $book->facts(),
+                [],
+                app()->makeWith(App\BringUp\Asker::class, ['box' => $box]),
+                app(Burrow\Intake\Intake::class),
+            ),
+        )->over;
+        $book = new RunBook($run->refresh()->load(['box.jobs', 'box.network', 'steps']), app(Playbooks::class));
+        $bench->until($judge);
+        expect($judge())->toBeTrue();
+    }
+})->with(array_keys(entryFiles('playbook')));
