@@ -12,6 +12,7 @@ use App\Models\Network;
 use App\Models\Run;
 use App\Models\RunStep;
 use Burrow\BringUp\Countdown;
+use Burrow\BringUp\Playbook\HouseWords;
 use Burrow\BringUp\Playbook\Playbook;
 use Burrow\BringUp\Playbook\PlaybookReader;
 use Burrow\BringUp\Playbook\RunSteps;
@@ -136,16 +137,13 @@ final readonly class RunBook
     private function house(): array
     {
         $network = $this->run->box->network;
-        $engine = $network->engine ?: Network::ENGINE;
 
         return [
             'domain' => (string) $network->domain,
             'router' => (string) $network->router,
             'prefix' => (string) $network->prefix,
             'zone' => Network::zone(),
-            'engine' => $engine,
-            'compose' => $engine === Network::ENGINE ? Network::ENGINE.'-compose' : "{$engine} compose",
-            'package_compose' => $engine === Network::ENGINE ? Network::ENGINE.'-compose' : $engine,
+            ...HouseWords::engine($network->engine),
         ];
     }
 

@@ -103,6 +103,7 @@ final class Catalogue
             self::path(
                 match ($kind) {
                     'plan' => 'Plan/schema/plan.schema.json',
+                    'box' => 'BringUp/schema/box.schema.json',
                     'playbook' => 'BringUp/playbooks/playbook.schema.json',
                     default => "Catalogue/schema/{$kind}.schema.json",
                 },

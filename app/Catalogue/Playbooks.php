@@ -7,6 +7,7 @@ namespace App\Catalogue;
 use App\Models\BoxJob;
 use Burrow\BringUp\Playbook\Playbook;
 use Burrow\BringUp\Playbook\PlaybookReader;
+use Burrow\Catalogue\Job\School;
 
 /** The playbooks by job and school, built in and of the household's own. */
 final class Playbooks
@@ -23,12 +24,22 @@ final class Playbooks
     /** The one that a box's job is set up by; null when nobody has written it yet. */
     public function for(BoxJob $held): ?Playbook
     {
-        $school = $held->school ?? $this->usualSchool($held->job);
-        $entry = $school === null ? null : $this->catalogue->entries('playbook')["{$held->job}.{$school}"] ?? null;
+        return $this->of($held->job, $held->school);
+    }
+
+    /** @param  ?string  $school  null, or one that the job is no longer offered in: the first that has a playbook */
+    public function of(string $job, ?string $school): ?Playbook
+    {
+        $offered = array_map(fn (School $one): string => $one->id, $this->catalogue->job($job)->schools ?? []);
+        $school =
+            $school !== null && ($offered === [] || in_array($school, $offered, true))
+                ? $school
+                : $this->schools($job)[0] ?? null;
+        $entry = $school === null ? null : $this->catalogue->entries('playbook')["{$job}.{$school}"] ?? null;
 
         return $entry === null
             ? null
-            : ($this->read["{$held->job}.{$school}"] ??= ($this->reader ??= self::reader())->playbook($entry));
+            : ($this->read["{$job}.{$school}"] ??= ($this->reader ??= self::reader())->playbook($entry));
     }
 
     /** In its place: what every box goes through. */
@@ -37,17 +48,17 @@ final class Playbooks
         return ($this->reader ??= self::reader())->bare($held->job, $held->school ?? '');
     }
 
-    /** Where nobody chose one: the first of the job's schools that has a playbook. */
-    private function usualSchool(string $job): ?string
+    /** @return list<string> the job's schools that have a playbook, in the job's order */
+    public function schools(string $job): array
     {
         $written = $this->catalogue->entries('playbook');
-        foreach ($this->catalogue->job($job)->schools ?? [] as $school) {
-            if (isset($written["{$job}.{$school->id}"])) {
-                return $school->id;
-            }
-        }
 
-        return null;
+        return array_values(
+            array_filter(
+                array_map(fn (School $one): string => $one->id, $this->catalogue->job($job)->schools ?? []),
+                fn (string $school): bool => isset($written["{$job}.{$school}"]),
+            ),
+        );
     }
 
     public static function reader(): PlaybookReader

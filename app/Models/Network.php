@@ -17,9 +17,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 /** The household's network as its router hands it out. */
 class Network extends Model
 {
-    /** The command of the container engine where Settings names no other. */
-    public const ENGINE = 'podman';
-
     protected $guarded = [];
 
     /** @return HasMany<Box, $this> */

@@ -59,18 +59,9 @@ final readonly class Values
     /** The command as it is typed, or null while a value it needs is not known yet. */
     public function fill(string $command): ?string
     {
-        $filled = preg_replace_callback(
-            '/\{\{([a-z_0-9]+)\}\}/',
-            function (array $match): string {
-                $name = $match[1];
+        $filled = $this->fillKnown($command);
 
-                return $this->blocks[$name] ??
-                    (isset($this->words[$name]) ? self::word($this->words[$name]) : $match[0]);
-            },
-            $command,
-        );
-
-        return preg_match('/\{\{[a-z_0-9]+\}\}/', (string) $filled) === 1 ? null : (string) $filled;
+        return preg_match('/\{\{[a-z_0-9]+\}\}/', $filled) === 1 ? null : $filled;
     }
 
     /** What stands in a field at first: what was answered before, else what the step proposes, else nothing. */
@@ -90,6 +81,27 @@ final readonly class Values
         return (string) preg_replace_callback(
             '/\{\{([a-z_0-9]+)\}\}/',
             fn (array $match): string => $this->words[$match[1]] ?? '…',
+            $text,
+        );
+    }
+
+    /** The command as far as its values are known; the others stand as {{name}}. */
+    public function fillKnown(string $command): string
+    {
+        return (string) preg_replace_callback(
+            '/\{\{([a-z_0-9]+)\}\}/',
+            fn (array $match): string => $this->blocks[$match[1]] ??
+                (isset($this->words[$match[1]]) ? self::word($this->words[$match[1]]) : $match[0]),
+            $command,
+        );
+    }
+
+    /** A text as far as its values are known; the others stand as {{name}}. */
+    public function fillTextKnown(string $text): string
+    {
+        return (string) preg_replace_callback(
+            '/\{\{([a-z_0-9]+)\}\}/',
+            fn (array $match): string => $this->words[$match[1]] ?? $match[0],
             $text,
         );
     }
