@@ -5,6 +5,7 @@ PORT="${BURROW_TEST_PORT:-8747}" DATABASE=burrow_live OFFSET="${BURROW_TEST_BENC
 # Ports that a run beside this one holds are stepped over.
 while listening "$PORT" && ! alive nginx; do PORT=$((PORT + 1)); done
 PASSED=0 FAILED=0
+. scripts/userland.sh
 
 check() {
     local name="$1"
@@ -64,13 +65,17 @@ pest() {
 }
 # What needs no database runs beside what does: two lanes for two cores.
 if [ $# -eq 0 ]; then
-    pest apart --testsuite=Core,Outside >"$VAR/log/apart.log" 2>&1 </dev/null &
+    {
+        build_userland >"$VAR/log/userland.log" 2>&1 || tail -n 20 "$VAR/log/userland.log"
+        pest apart --testsuite=Core,Outside
+    } >"$VAR/log/apart.log" 2>&1 </dev/null &
     apart=$!
     pest visited --testsuite=Web,Attack,Bench,Browser
     wait "$apart"
     cat "$VAR/log/apart.log"
     lanes=(apart visited)
 else
+    case "$*" in *Outside*) build_userland >"$VAR/log/userland.log" 2>&1 || tail -n 20 "$VAR/log/userland.log" ;; esac
     pest some "$@"
     lanes=(some)
 fi

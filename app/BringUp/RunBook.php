@@ -209,7 +209,8 @@ final readonly class RunBook
         $hands = $this->steps->handsLeft($finished);
         $waiting = $this->steps->waitLeft($finished);
 
-        return "Step {$step} of {$steps}. {$hands} of your hands left, {$waiting} of waiting.";
+        return "Step {$step} of {$steps}. {$hands} of your hands left, ".
+            ($waiting->seconds < 1 ? 'no waiting.' : "{$waiting} of waiting.");
     }
 
     /** How many steps were passed over. */

@@ -29,6 +29,7 @@ final readonly class Programs
         'aplay' => 'alsa-utils',
         'speaker-test' => 'alsa-utils',
         'git' => 'git',
+        'lsusb' => 'usbutils',
     ];
 
     /** @var array<string, Program> */

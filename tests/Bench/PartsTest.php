@@ -198,7 +198,7 @@ test('a service that was started and not enabled is missing after the next start
 test('a wrong file stops its service with the words of the program', function (): void {
     $board = benchBoard();
     typed($board, 'sudo apt-get --yes install dnsmasq');
-    typed($board, "sudo tee /etc/dnsmasq.d/x.conf <<'C'\nserver=9.9.9.9\nno-resolve\nC");
+    typed($board, "sudo tee /etc/dnsmasq.d/x.conf <<'C'\nserver=203.0.113.53\nno-resolve\nC");
     expect(typed($board, 'sudo systemctl restart dnsmasq'))
         ->toContain('Job for dnsmasq.service failed')
         ->toContain('bad option at line 2')

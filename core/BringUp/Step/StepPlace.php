@@ -19,7 +19,8 @@ enum StepPlace: string
     {
         return match ($this) {
             self::Hand => 'done by hand',
-            self::Desk, self::Router => 'typed at the desk computer',
+            self::Desk => 'at the desk computer',
+            self::Router => 'on the router\'s page',
             self::Box => 'typed on the box',
             self::Page => 'done on its page',
             self::Wait => 'a wait',

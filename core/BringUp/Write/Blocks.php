@@ -146,6 +146,11 @@ final class Blocks
                     $v['player_port'],
                 ),
             ),
+            new Block(
+                'recorder_settings',
+                ['mount_point'],
+                fn (array $v): KeyedSettings => KeyedSettings::recorder($v['mount_point']),
+            ),
             new Block('automatic_updates', [], fn (array $v): KeyedSettings => KeyedSettings::automaticUpdates()),
             new Block(
                 'https_site',

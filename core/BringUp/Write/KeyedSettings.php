@@ -60,6 +60,14 @@ final readonly class KeyedSettings
         ]);
     }
 
+    /** Where the television recorder keeps its recordings (vdr(1), arguments by file). */
+    public static function recorder(string $folder): self
+    {
+        self::folder($folder);
+
+        return new self(['[vdr]', "--video={$folder}"]);
+    }
+
     /** That the package tool looks for updates and installs the security ones by itself (apt.conf(5)). */
     public static function automaticUpdates(): self
     {

@@ -8,13 +8,16 @@
         <x-finding :finding="$missing" />
     @endif
     <div class="three">
-        <ol class="steps" aria-label="Steps">
-            @foreach ($run->steps as $listed)
-                @php($t = $book->step($listed))
-                <li class="{{ $listed->id === $step?->id ? 'now' : $listed->state }}" @if ($listed->id === $step?->id) aria-current="step" @endif data-stop tabindex="-1">
-                    {{ $t->title }}<small>{{ $listed->outcome ?? $t->place()->label() }}</small></li>
-            @endforeach
-        </ol>
+        <div>
+            @php($over = $run->steps->filter(fn($one) => $one->isFinished())->slice(0, -3))
+            @if ($step !== null && $over->count() > 2)
+                <details class="over">
+                    <summary>{{ $over->count() }} steps are over</summary>
+                    @include('bringup.steps', ['listed' => $over])
+                </details>
+            @endif
+            @include('bringup.steps', ['listed' => $step !== null && $over->count() > 2 ? $run->steps->slice($over->count()) : $run->steps])
+        </div>
         @if ($step !== null)
             @php($played = $book->step($step))
             @php($place = $played->place()->value)

@@ -350,7 +350,7 @@ test('steps of several playbooks are played once, and a box in service does not 
     expect($both)
         ->toBe($ids(RunSteps::of([$store])))
         ->and(array_slice($ids(RunSteps::of([$store], inService: true)), 0, 4))
-        ->toBe(['login', 'index', 'upgrade', 'disk-find']);
+        ->toBe(['login', 'index', 'upgrade', 'disk-tools']);
 });
 
 test('a playbook that cannot be played is refused with the reason', function (
@@ -441,13 +441,13 @@ test(
             'asked_listed',
         ]);
         $right = judgedAs('values', $more, [
-            'asked_upstream' => ' 9.9.9.9',
+            'asked_upstream' => ' 203.0.113.53',
             'asked_listed' => "a.example\r\nb.example",
         ]);
         expect([$right->over, $right->values, $right->learned->answers])->toBe([
             true,
-            ['dns-filter:upstream' => '9.9.9.9', 'dns-filter:listed' => "a.example\nb.example"],
-            ['dns-filter' => ['upstream' => '9.9.9.9', 'listed' => "a.example\nb.example"]],
+            ['dns-filter:upstream' => '203.0.113.53', 'dns-filter:listed' => "a.example\nb.example"],
+            ['dns-filter' => ['upstream' => '203.0.113.53', 'listed' => "a.example\nb.example"]],
         ]);
     },
 );

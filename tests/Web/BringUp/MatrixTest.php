@@ -74,7 +74,10 @@ function playStep(Run $run, RunStep $step, Step $played): string
         $step->refresh()->isFinished() || usleep(60_000);
     } while (! $step->refresh()->isFinished() && microtime(true) < $until);
 
-    return json_encode([$pasted, session('told'), $step->refresh()->findings], JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT);
+    return json_encode(
+        [$pasted, session('told'), $step->refresh()->findings],
+        JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT,
+    );
 }
 
 test('every job plays on the bench to its end, in every school', function (string $id): void {
@@ -106,11 +109,11 @@ test('every job plays on the bench to its end, in every school', function (strin
         'files' => (object) cardFiles('wren', [...$entry->packages, 'parted']),
         'disk' => ['bytes' => 500000000000, 'serial' => 'SEED000009'],
         'services' => $school === 'appliance'
-            ? array_map(
-                fn ($use): array => ['port' => $use->port->number, 'protocol' => $use->protocol->value],
-                $entry->listeningAt(8085)->ports,
-            )
-            : [],
+                ? array_map(
+                    fn ($use): array => ['port' => $use->port->number, 'protocol' => $use->protocol->value],
+                    $entry->listeningAt(8085)->ports,
+                )
+                : [],
     ]);
 
     $run = app(RunDesk::class)->begin($box->refresh());
@@ -126,11 +129,15 @@ test('every job plays on the bench to its end, in every school', function (strin
         ]);
     }
 
-    $box = Box::query()->with(['jobs', 'services'])->findOrFail($box->id);
+    $box = Box::query()
+        ->with(['jobs', 'services'])
+        ->findOrFail($box->id);
     expect($box->stage)->toBe(Stage::InService)->and($box->jobs[0]->finished_at)->not->toBeNull();
     // What a clean end is worth: the service answers after one more restart, without anybody's hands.
-    $asked = array_filter($book->steps->list, fn (Step $one): bool => str_starts_with($one->kind->name(), 'ask-')
-        && $one->more->look !== null);
+    $asked = array_filter(
+        $book->steps->list,
+        fn (Step $one): bool => str_starts_with($one->kind->name(), 'ask-') && $one->more->look !== null,
+    );
     $last = array_values($asked)[count($asked) - 1] ?? null;
     if ($last !== null && $school !== 'appliance') {
         $bench->ask(['do' => 'power', 'board' => $board, 'on' => true]);
