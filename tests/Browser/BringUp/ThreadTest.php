@@ -9,11 +9,20 @@ use Tests\Door;
 
 // The whole way of a newcomer, against the copy that ./burrow test has started with its bench.
 
-/** Plays a run to its end on the bench, with a way of pressing buttons. */
-function play(Chrome $chrome, callable $press, callable $fill): void
+/** The good answer to each kind of choice, and how far down its list it stands. */
+const PICKED = ['answer' => 0, 'buttons' => 1, 'second' => 0];
+
+/**
+ * Plays a run to its end on the bench, with ways of pressing buttons, typing into fields and picking one of several.
+ *
+ * @return list<string> titles of the steps that were met
+ */
+function play(Chrome $chrome, callable $press, callable $fill, callable $pick): array
 {
     $typed = '';
-    for ($turn = 0; $turn < 80 && $chrome->has('#step-title'); $turn++) {
+    $met = [];
+    for ($turn = 0; $turn < 160 && $chrome->has('#step-title'); $turn++) {
+        $met[] = $chrome->find('#step-title')->getText();
         $title = $chrome->find('#step-title')->getText();
         $state = $chrome->find('#page')->getText();
         if ($chrome->has("button[formaction$='/reserve']")) {
@@ -28,8 +37,15 @@ function play(Chrome $chrome, callable $press, callable $fill): void
 
             continue;
         } else {
-            if ($chrome->has('#typed_disk')) {
-                $fill('#typed_disk', 'sda');
+            $chrome->has('#typed_disk') && $fill('#typed_disk', 'sda');
+            $chrome->has('#kept_at') && $fill('#kept_at', 'password manager, entry wren');
+            foreach ($chrome->driver->findElements(WebDriverBy::cssSelector('[name^=asked_]')) as $field) {
+                if ((string) $field->getAttribute('value') === '') {
+                    $fill('#'.$field->getAttribute('id'), (string) $field->getAttribute('placeholder'));
+                }
+            }
+            foreach (PICKED as $name => $down) {
+                $chrome->has("input[name={$name}]") && $pick($name, $down);
             }
             $press('[data-done]');
         }
@@ -42,6 +58,38 @@ function play(Chrome $chrome, callable $press, callable $fill): void
         usleep(120000);
     }
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'is in service'));
+
+    return array_values(array_unique($met));
+}
+
+/** By mouse: how buttons are pressed, fields filled, choices picked. */
+function byMouse(Chrome $chrome): array
+{
+    return [
+        fn (string $selector) => $chrome->click($selector),
+        fn (string $selector, string $text) => $chrome->find($selector)->clear()->sendKeys($text),
+        fn (string $name, int $down) => $chrome->driver
+            ->findElements(WebDriverBy::cssSelector("input[name={$name}]"))[$down]->click(),
+    ];
+}
+
+/** From a plan of this job to the first step of its run, the card in the bench board and the power on. */
+function planned(Chrome $chrome, string $plan): void
+{
+    $chrome->go("/plan?{$plan}")->press('Keep this plan');
+    $chrome->until(fn (): bool => $chrome->has('#checks'));
+    $chrome->find('#name')->sendKeys('wren');
+    $chrome->press('Keep both');
+    $chrome->until(fn (): bool => $chrome->has('#public_key'));
+    $chrome->find('#public_key')->sendKeys(newKey());
+    $chrome->press('Make the files');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
+    $chrome->click("form[action$='/bench/card'] button");
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'is in its board'));
+    $chrome->click("form[action$='/bench/power'] button");
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'host key SHA256:'), 25);
+    $chrome->press('Bring it up');
+    $chrome->until(fn (): bool => $chrome->has('#step-title'));
 }
 
 test('the whole thread by mouse', function (): void {
@@ -94,11 +142,7 @@ test('the whole thread by mouse', function (): void {
     $chrome->press('Bring it up');
     $chrome->until(fn (): bool => $chrome->has('#step-title'));
     expect($chrome->violations())->toBe([]);
-    play(
-        $chrome,
-        fn (string $selector) => $chrome->click($selector),
-        fn (string $selector, string $text) => $chrome->find($selector)->clear()->sendKeys($text),
-    );
+    play($chrome, ...byMouse($chrome));
 
     // It stands everywhere.
     expect($chrome->violations())->toBe([]);
@@ -157,6 +201,14 @@ test('the whole thread by keyboard alone', function (): void {
         $keys($text);
     };
 
+    $pick = function (string $name, int $down) use ($tabTo, $keys): void {
+        $tabTo("input[name={$name}]");
+        $keys(' ');
+        for ($i = 0; $i < $down; $i++) {
+            $keys(WebDriverKeys::ARROW_DOWN);
+        }
+    };
+
     $fill('#name', 'warden');
     $fill('#password', 'thistledown-demo');
     $keys(WebDriverKeys::ENTER);
@@ -197,11 +249,12 @@ test('the whole thread by keyboard alone', function (): void {
     play(
         $chrome,
         function (string $selector) use ($chrome, $press, $keys): void {
-            $selector === '[data-done]' && ! $chrome->has('#pasted') && ! $chrome->has('#typed_disk')
+            $selector === '[data-done]' && ! $chrome->has('form .field-set :is(input, textarea)')
                 ? $keys('x')
                 : $press($selector);
         },
         $fill,
+        $pick,
     );
     $chrome->driver->executeScript('document.activeElement.blur()');
     $keys('gp');
@@ -215,6 +268,36 @@ test('the whole thread by keyboard alone', function (): void {
         ->and($chrome->complaints())
         ->toBe([]);
 });
+
+test('a job is played by mouse from its plan to its acceptance', function (string $plan, array $steps): void {
+    resetDemo();
+    $chrome = (new Chrome(base()))->login();
+    planned($chrome, $plan);
+    $met = play($chrome, ...byMouse($chrome));
+    expect(array_values(array_diff($steps, $met)))->toBe([])->and($chrome->complaints())->toBe([]);
+})->with([
+    'a filter with a tunnel' => [
+        'job=filter-and-tunnel&board=flint&disk=none',
+        [
+            'Is port 53 free?',
+            'Names are refused and answered',
+            'The way back, on paper',
+            'Automatic security updates',
+            'One opening in the router',
+            'It came through',
+            'Is a listed name refused through the tunnel?',
+        ],
+    ],
+    'a printer host' => [
+        'job=print-host&school=container&board=flint&disk=none',
+        [
+            'The printer must not feed the board',
+            'The container engine',
+            'Claim it at once',
+            'Does a small part come out whole?',
+        ],
+    ],
+]);
 
 test('a broken card leaves the bench board out of reach, and the tool says why', function (): void {
     resetDemo();
@@ -261,9 +344,12 @@ test('power lost in the middle of a run: it is where it was', function (): void 
     $chrome->press('Make the files');
     $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
     $chrome->press('Bring it up');
-    $chrome->until(fn (): bool => $chrome->has('#step-title'));
-    $chrome->click('[data-done]');
-    $chrome->until(fn (): bool => str_contains($chrome->find('#step-title')->getText(), 'First boot'));
+    foreach (['Parts on the table', 'Card in, cable, power last', 'First boot'] as $at => $title) {
+        $at === 0 || $chrome->click('[data-done]');
+        $chrome->until(
+            fn (): bool => $chrome->has('#step-title') && $chrome->find('#step-title')->getText() === $title,
+        );
+    }
     $chrome->click('[data-done]');
     $chrome->until(fn (): bool => $chrome->has('.dial'));
     $ends = $chrome->find('.dial [data-ends]')->getAttribute('data-ends');
