@@ -10,7 +10,13 @@ use Burrow\Intake\Disks\LsblkReader;
 use Burrow\Intake\Disks\UuidReader;
 use Burrow\Intake\Keys\HostKeyReader;
 use Burrow\Intake\Leases\LeaseReader;
+use Burrow\Intake\System\BootReader;
+use Burrow\Intake\System\ClockReader;
+use Burrow\Intake\System\MachineReader;
+use Burrow\Intake\System\PowerReader;
+use Burrow\Intake\System\UnitsReader;
 use Burrow\Intake\Tunnel\TunnelReader;
+use Burrow\Intake\Updates\UpdatesReader;
 use Burrow\Intake\Updates\UpgradeReader;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
@@ -21,6 +27,9 @@ final readonly class Intake
 {
     /** Largest text taken in, in bytes. */
     public const LIMIT = 4 * 1024 * 1024;
+
+    /** The kind that is found by the looks of the text. */
+    public const AUTO = 'auto';
 
     /** @var array<string, Reader> */
     private array $readers;
@@ -45,6 +54,12 @@ final readonly class Intake
             new DiskutilReader(),
             new GetDiskReader(),
             new TunnelReader(),
+            new UpdatesReader(),
+            new UnitsReader(),
+            new ClockReader(),
+            new BootReader(),
+            new PowerReader(),
+            new MachineReader(),
         );
     }
 
@@ -56,7 +71,7 @@ final readonly class Intake
 
     public function knows(string $kind): bool
     {
-        return isset($this->readers[$kind]);
+        return $kind === self::AUTO || isset($this->readers[$kind]);
     }
 
     public function read(string $kind, string $text): Reading
@@ -72,7 +87,19 @@ final readonly class Intake
             return $this->refused($kind, IntakeFindings::notText());
         }
 
-        return $this->readers[$kind]->read(mb_scrub((string) preg_replace('/^\xEF\xBB\xBF/', '', $text), 'UTF-8'));
+        $text = Paste::clean(mb_scrub((string) preg_replace('/^\xEF\xBB\xBF/', '', $text), 'UTF-8'));
+        if ($kind !== self::AUTO) {
+            return $this->readers[$kind]->read($text);
+        }
+        // The first whose sign is there and that understands something; texts of two kinds in one are told by it.
+        foreach ($this->readers as $reader) {
+            $reading = preg_match($reader->sign(), $text) === 1 ? $reader->read($text) : null;
+            if ($reading !== null && ($reading->facts !== [] || $reading->totals !== [])) {
+                return $reading;
+            }
+        }
+
+        return $this->refused($kind, IntakeFindings::noKindFits(array_keys($this->readers)));
     }
 
     private function refused(string $kind, Finding $finding): Reading

@@ -220,4 +220,25 @@ final class IntakeFindings
             'Type the command with sudo, and paste the whole of what it prints.',
         );
     }
+
+    public static function notThis(string $kind, string $tools): Finding
+    {
+        return Finding::stop(
+            'intake.not_this',
+            "Nothing of the kind “{$kind}” stands in this text.",
+            "It is what these print: {$tools}.",
+            'Paste the whole of what one of them printed.',
+        );
+    }
+
+    /** @param  list<string>  $kinds */
+    public static function noKindFits(array $kinds): Finding
+    {
+        return Finding::stop(
+            'intake.no_kind_fits',
+            'No reader knows this text by its looks.',
+            'Readers: '.implode(', ', $kinds).'.',
+            'Name the kind.',
+        );
+    }
 }

@@ -17,5 +17,8 @@ interface Reader
     /** One line for the list of kinds: which tool prints it. */
     public function summary(): string;
 
+    /** A pattern that texts of this kind match and others do not: how `read auto` tells them apart. */
+    public function sign(): string;
+
     public function read(string $text): Reading;
 }

@@ -10,9 +10,16 @@ use JsonSerializable;
 /** What a reader understood of a text, and findings about what it did not. */
 final readonly class Reading implements JsonSerializable
 {
-    /** @param  list<JsonSerializable>  $facts */
-    public function __construct(public string $kind, public array $facts, public Findings $findings)
-    {
+    /**
+     * @param  list<JsonSerializable>  $facts
+     * @param  array<string, int|float|null>  $totals  of all facts, or what the text itself counts
+     */
+    public function __construct(
+        public string $kind,
+        public array $facts,
+        public Findings $findings,
+        public array $totals = [],
+    ) {
     }
 
     /**
@@ -28,9 +35,14 @@ final readonly class Reading implements JsonSerializable
         return array_values(array_filter($this->facts, fn (JsonSerializable $fact): bool => $fact instanceof $type));
     }
 
-    /** @return array{kind: string, facts: list<JsonSerializable>, findings: Findings} */
+    /** @return array{kind: string, facts: list<JsonSerializable>, totals: object, findings: Findings} */
     public function jsonSerialize(): array
     {
-        return ['kind' => $this->kind, 'facts' => $this->facts, 'findings' => $this->findings];
+        return [
+            'kind' => $this->kind,
+            'facts' => $this->facts,
+            'totals' => (object) $this->totals,
+            'findings' => $this->findings,
+        ];
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use Burrow\Intake\Disks\BlockDevice;
 use Burrow\Intake\Intake;
+use Burrow\Intake\System\MachineFact;
+use Burrow\Intake\Updates\PackageChange;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
 use Burrow\Net\SshPublicKey;
@@ -76,4 +78,78 @@ print(json.dumps(out))';
             ->and(Prefix::tryParse($case) !== null)
             ->toBe($case === $expected[$i][0]);
     }
+});
+
+test('this very machine, as its own tools and Python see it', function (): void {
+    $read = fn (string $command): array => Intake::standard()
+        ->read('machine', run($command)['out'])
+        ->all(MachineFact::class)[0]
+        ->jsonSerialize();
+    $release = json_decode(
+        run(
+            'python3 -c "import platform,json; r=platform.freedesktop_os_release(); print(json.dumps([r[\'ID\'], r[\'VERSION_ID\'], r[\'VERSION_CODENAME\']]))"',
+        )['out'],
+    );
+    $system = json_decode(
+        run(
+            'python3 -c "import os,platform,json; print(json.dumps([platform.machine(), 64 if os.sysconf(\'SC_LONG_BIT\')==64 else 32, os.cpu_count(), os.sysconf(\'SC_PAGE_SIZE\')*os.sysconf(\'SC_PHYS_PAGES\')]))"',
+        )['out'],
+    );
+    expect(
+        array_values(
+            array_intersect_key($read('cat /etc/os-release'), ['id' => 1, 'version' => 1, 'codename' => 1]),
+        ),
+    )
+        ->toBe($release)
+        ->and($read('uname -a')['architecture'])
+        ->toBe($system[0])
+        ->and($read('LC_ALL=C lscpu')['cores'])
+        ->toBe($system[2])
+        ->and($read('LC_ALL=C lscpu --json')['architecture'])
+        ->toBe($system[0])
+        ->and($read('LC_ALL=C lscpu --json')['bits'])
+        ->toBe($system[1]);
+    foreach (['', ' --mebi', ' --bytes', ' --kibi', ' --human'] as $unit) {
+        $memory = $read("LC_ALL=C free{$unit}");
+        expect([$unit, abs($memory['memory_bytes'] / $system[3] - 1) < 0.05, $memory['available_bytes'] > 0])->toBe(
+            [$unit, true, true],
+        );
+    }
+    $since = (float) explode(' ', (string) file_get_contents('/proc/uptime'))[0];
+    foreach (['uptime', 'uptime --pretty'] as $command) {
+        $up = $read("LC_ALL=C {$command}")['uptime_seconds'];
+        // It counts whole minutes.
+        expect([$command, abs($up - $since) < 120])->toBe([$command, true]);
+    }
+    expect($read('LC_ALL=C uptime')['load1'])->toBeFloat();
+});
+
+test('what apt and dpkg say of packages, counted by other programs', function (): void {
+    $text = run('LC_ALL=C apt-get --simulate install build-essential minidlna lightdm 2>/dev/null')['out'];
+    $reading = Intake::standard()->read('updates', $text);
+    $counted = json_decode(
+        run(
+            "python3 -c 'import sys,re,json; m=re.search(r\"(\\d+) upgraded, (\\d+) newly installed, (\\d+) to remove and (\\d+) not\", sys.stdin.read()); print(json.dumps([int(x) for x in m.groups()]))'",
+            $text,
+        )['out'],
+    );
+    expect(array_values($reading->totals))->toBe($counted);
+    $new = array_filter(
+        $reading->all(PackageChange::class),
+        fn (PackageChange $one): bool => $one->change === 'new',
+    );
+    foreach ($new as $one) {
+        expect([
+            $one->package,
+            trim(run("apt-cache policy {$one->package} | awk '/Candidate:/{print \$2}'")['out']),
+        ])->toBe([$one->package, $one->to]);
+        break;
+    }
+    $log = implode("\n", array_slice(explode("\n", (string) file_get_contents('/var/log/dpkg.log')), 0, 4000));
+    $expected = (int) run('awk \'$3=="install"{n[$4]=1} END{print length(n)}\'', $log)['out'];
+    $installed = array_filter(
+        Intake::standard()->read('updates', $log)->all(PackageChange::class),
+        fn (PackageChange $one): bool => $one->change === 'new',
+    );
+    expect(count($installed))->toBe($expected);
 });

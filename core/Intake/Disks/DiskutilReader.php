@@ -30,6 +30,11 @@ final class DiskutilReader implements Reader
         return 'diskutil list -plist';
     }
 
+    public function sign(): string
+    {
+        return '/<key>AllDisks(?:AndPartitions)?<\/key>/';
+    }
+
     public function read(string $text): Reading
     {
         $disks = $infos = [];

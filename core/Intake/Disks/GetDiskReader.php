@@ -35,6 +35,11 @@ final class GetDiskReader implements Reader
         return 'Get-Disk | ConvertTo-Json';
     }
 
+    public function sign(): string
+    {
+        return '/"(?:FriendlyName|BusType|OperationalStatus)" *:/';
+    }
+
     public function read(string $text): Reading
     {
         $from = strcspn($text, '[{');

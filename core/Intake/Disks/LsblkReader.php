@@ -26,6 +26,11 @@ final class LsblkReader implements Reader
         return 'lsblk --json --bytes';
     }
 
+    public function sign(): string
+    {
+        return '/"blockdevices" *:/';
+    }
+
     public function read(string $text): Reading
     {
         $json = json_decode($this->outermostBraces($text), true, 32);

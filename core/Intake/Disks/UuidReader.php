@@ -22,6 +22,11 @@ final class UuidReader implements Reader
         return 'blkid -s UUID -o value DEVICE, after making the file system';
     }
 
+    public function sign(): string
+    {
+        return '/^(?:\s*[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}\s*|.*Filesystem UUID: .*)$/mi';
+    }
+
     public function read(string $text): Reading
     {
         if (preg_match('/^[ \t]*STOPPED: /m', $text) === 1) {

@@ -23,6 +23,11 @@ final class HostKeyReader implements Reader
         return 'ssh-keyscan HOST, or lines of a known_hosts file';
     }
 
+    public function sign(): string
+    {
+        return '/(?:^|\s)(?:ssh-(?:ed25519|rsa|dss)|ecdsa-sha2-\S+) AAAA|SHA256:[A-Za-z0-9+\/]{43}/m';
+    }
+
     public function read(string $text): Reading
     {
         $unread = new UnreadLines($this->kind());

@@ -29,6 +29,11 @@ final class LeaseReader implements Reader
         return 'a router\'s lease file: one line a lease, or lease { … } blocks';
     }
 
+    public function sign(): string
+    {
+        return '/^\d{9,11} (?:[0-9a-f]{2}:){5}[0-9a-f]{2} [\d.]+ |^lease [\d.]+ \{/mi';
+    }
+
     public function read(string $text): Reading
     {
         $unread = new UnreadLines($this->kind());

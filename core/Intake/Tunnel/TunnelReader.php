@@ -26,6 +26,11 @@ final class TunnelReader implements Reader
         return 'devices of a tunnel endpoint, from “wg show”';
     }
 
+    public function sign(): string
+    {
+        return '/^interface: \S+$|^peer: [A-Za-z0-9+\/]{43}=$/m';
+    }
+
     public function read(string $text): Reading
     {
         $peers = [];

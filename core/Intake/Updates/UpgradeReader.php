@@ -23,6 +23,11 @@ final class UpgradeReader implements Reader
         return 'apt-get upgrade, or apt-get full-upgrade';
     }
 
+    public function sign(): string
+    {
+        return '/^\d+ upgraded, \d+ newly installed, \d+ to remove/m';
+    }
+
     public function read(string $text): Reading
     {
         $counted =

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Intake\Intake;
+use Burrow\Intake\Paste;
+
+/** The facts of a text as JSON holds them. */
+function facts(string $kind, string $text): array
+{
+    return json_decode((string) json_encode(Intake::standard()->read($kind, $text)), true);
+}
+
+test('failed units and timers', function (): void {
+    $failed =
+        "  UNIT          LOAD   ACTIVE SUB    DESCRIPTION\n● nginx.service loaded failed failed A high performance web server\n\nLOAD   = Reflects whether the unit definition was properly loaded.\n1 loaded units listed.\n";
+    expect(facts('units', $failed)['facts'])->toBe([
+        ['unit' => 'nginx.service', 'state' => 'failed', 'activates' => null, 'next' => null],
+    ]);
+    $timers =
+        "NEXT                        LEFT          LAST                        PASSED       UNIT                         ACTIVATES\nThu 2026-11-26 06:09:12 UTC 2h 3min left  Wed 2026-11-25 18:00:01 UTC 10h ago      apt-daily.timer              apt-daily.service\n-                           -             -                           -            copy-home.timer              copy-home.service\n\n2 timers listed.\n";
+    expect(facts('units', $timers)['facts'])
+        ->toBe([
+            [
+                'unit' => 'apt-daily.timer',
+                'state' => null,
+                'activates' => 'apt-daily.service',
+                'next' => 1795673352,
+            ],
+            ['unit' => 'copy-home.timer', 'state' => null, 'activates' => 'copy-home.service', 'next' => null],
+        ])
+        ->and(facts('units', "0 loaded units listed.\n"))
+        ->toMatchArray(['facts' => [], 'findings' => []])
+        ->and(facts('units', 'tea')['findings'][0]['code'])
+        ->toBe('intake.not_this');
+});
+
+test('the clock, with its offset', function (string $text, array $fact): void {
+    expect(array_values(facts('clock', $text)['facts'][0]))->toBe($fact);
+})->with([
+    [
+        "               Local time: Wed 2026-11-25 15:00:00 CET\n                Time zone: Europe/Berlin (CET, +0100)\nSystem clock synchronized: yes\n",
+        ['Europe/Berlin', true, 3600],
+    ],
+    [
+        "Time zone: America/St_Johns (NST, -0330)\nSystem clock synchronized: no\n",
+        ['America/St_Johns', false, -12600],
+    ],
+    ["Timezone=Etc/UTC\nNTPSynchronized=yes\n", ['Etc/UTC', true, null]],
+]);
+
+test('how long a start took', function (): void {
+    $text =
+        "Startup finished in 3.102s (kernel) + 1min 2.345s (userspace) = 1min 5.447s\ngraphical.target reached after 21s in userspace.\n";
+    expect(facts('boot', $text)['totals'])
+        ->toBe(['kernel_seconds' => 3.102, 'userspace_seconds' => 62.345, 'total_seconds' => 65.447])
+        ->and(facts('boot', "1min 5.212s apt-daily.service\n      812ms dev-mmcblk0p2.device\n")['facts'])
+        ->toBe([
+            ['unit' => 'apt-daily.service', 'seconds' => 65.212],
+            ['unit' => 'dev-mmcblk0p2.device', 'seconds' => 0.812],
+        ]);
+});
+
+test('the flags of a weak supply', function (string $flags, array $said): void {
+    expect(array_values(facts('power', "throttled={$flags}\n")['facts'][0]))->toBe($said);
+})->with([
+    ['0x0', [false, false, false, false]],
+    ['0x50005', [true, true, true, true]],
+    ['0x10000', [false, true, false, false]],
+    ['0x4', [false, false, true, false]],
+    ['0x40000', [false, false, false, true]],
+]);
+
+test('a paste is made what the tool printed', function (): void {
+    $printed = "Time zone: Europe/Berlin (CET, +0100)\nSystem clock synchronized: yes";
+    $pasted =
+        "warden@wren:~ $ timedatectl\r\n\e[1m".
+        str_replace("\n", "   \r\n", $printed).
+        "\e[0m\r\n\e]0;wren\x07warden@wren:~ $ ";
+    expect(trim(Paste::clean($pasted)))
+        ->toBe($printed)
+        ->and(Paste::clean('{&quot;a&quot;: 1}'))
+        ->toBe('{"a": 1}')
+        ->and(Paste::clean('fish &amp; chips'))
+        ->toBe('fish &amp; chips')
+        ->and(Paste::clean("10%\r55%\r100%"))
+        ->toBe('100%')
+        // The number of a line stays.
+        ->and(substr_count(Paste::clean("PS C:\\Users\\desk> Get-Disk\nx"), "\n"))
+        ->toBe(1);
+});
+
+test('the kind is told by the looks of the text', function (string $kind, string $text): void {
+    expect(facts('auto', $text)['kind'])->toBe($kind);
+})->with([
+    ['leases', "1764000000 02:4b:1e:90:00:07 172.22.8.104 wren *\n"],
+    [
+        'lsblk',
+        '{"blockdevices": [{"name":"sda","size":500,"type":"disk","mountpoints":[null],"ro":false,"rm":false}]}',
+    ],
+    ['tunnel', 'interface: wg0'],
+    ['updates', "openssl/stable-security 3.0.15-1 arm64 [upgradable from: 3.0.14-1]\n"],
+    ['clock', "Time zone: Etc/UTC (UTC, +0000)\n"],
+    ['boot', "Startup finished in 3s (kernel) + 4s (userspace) = 7s\n"],
+    ['power', 'throttled=0x0'],
+    ['machine', "ID=debian\nVERSION_CODENAME=bookworm\nPRETTY_NAME=\"Debian\"\n"],
+    ['auto', 'nothing that anybody prints'],
+]);
+
+test('an upgrade is counted by what it says, a list by its lines', function (): void {
+    $run =
+        "Reading package lists...\nThe following packages have been kept back:\n  linux-image-arm64 podman\nUnpacking openssl (3.0.15-1) over (3.0.14-1) ...\nUnpacking mpc (0.34-1) ...\nRemoving vim (2:9.0) ...\n1 upgraded, 1 newly installed, 1 to remove and 2 not upgraded.\n";
+    $read = facts('updates', $run);
+    expect($read['totals'])
+        ->toBe(['upgraded' => 1, 'installed' => 1, 'removed' => 1, 'held' => 2])
+        ->and(array_map(fn (array $one): string => "{$one['package']} {$one['change']}", $read['facts']))
+        ->toBe(['linux-image-arm64 held', 'podman held', 'openssl upgrade', 'mpc new', 'vim removed']);
+    $list = facts('updates', "Listing...\nopenssl/stable-security 3.0.15-1 arm64 [upgradable from: 3.0.14-1]\n");
+    expect($list['totals']['upgraded'])
+        ->toBe(1)
+        ->and($list['facts'][0])
+        ->toMatchArray(['from' => '3.0.14-1', 'to' => '3.0.15-1', 'security' => true]);
+});
