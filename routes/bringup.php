@@ -21,6 +21,7 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
             'done',
             'check',
             'skip',
+            'doubt',
             'reopen',
             ...array_column(BenchHelp::cases(), 'value'),
         ])

@@ -13,4 +13,5 @@ Route::middleware('auth')->group(function (): void {
 // Keeping.
 Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/boxes/{box}/updated', [UpkeepController::class, 'updated'])->name('box.updated');
+    Route::post('/upkeep/doubts/{doubt}', [UpkeepController::class, 'answered'])->name('doubt.answered');
 });

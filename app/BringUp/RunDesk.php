@@ -11,12 +11,15 @@ use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Run;
 use App\Models\RunStep;
+use App\Models\StepDoubt;
 use App\Models\Store;
 use Burrow\BringUp\Step\Outcome;
 use Burrow\Household\DoorState;
 use Burrow\Household\Stage;
 use Burrow\Intake\Intake;
 use Burrow\Intake\Leases\Lease;
+use DateTimeImmutable;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -107,6 +110,7 @@ final readonly class RunDesk
                     'finished_at' => null,
                     'outcome' => null,
                     'findings' => null,
+                    'due_on' => null,
                     'version' => DB::raw('version + 1'),
                 ]);
             $this->layOut($run);
@@ -146,9 +150,11 @@ final readonly class RunDesk
         });
     }
 
-    public function skip(RunStep $step, int $version, string $reason): void
+    /** @param  ?DateTimeImmutable  $again  day on which it is to be looked at again */
+    public function skip(RunStep $step, int $version, string $reason, ?DateTimeImmutable $again = null): void
     {
-        $this->change($step, $version, function (RunStep $step) use ($reason): void {
+        $this->change($step, $version, function (RunStep $step) use ($reason, $again): void {
+            $step->due_on = $again === null ? null : Carbon::instance($again);
             $step->state = RunStep::SKIPPED;
             $step->outcome = mb_strimwidth('passed over: '.$reason, 0, 190, '…');
             $step->finished_at = now();
@@ -158,6 +164,19 @@ final readonly class RunDesk
                 'Step “'.$this->title($step)."” was passed over: {$reason}",
             );
         });
+    }
+
+    /** It looked different here: the step is marked as stale and seen in Upkeep. The run goes on as it is. */
+    public function doubt(RunStep $step, string $saw): void
+    {
+        $title = $this->title($step);
+        StepDoubt::query()->create([
+            'step' => $step->step,
+            'title' => mb_strimwidth($title, 0, 80, '…'),
+            'box_id' => $step->run->box_id,
+            'saw' => mb_strimwidth($saw, 0, 190, '…'),
+        ]);
+        JournalEntry::write($step->run->box, 'run', "Step “{$title}” looked different: {$saw}");
     }
 
     /** Takes back the step that was over last; what was learned at it stays until it is learned anew. */

@@ -40,6 +40,7 @@ final class Fields
         'file' => 120,
         'typed_name' => 200,
         'engine' => 40,
+        'again' => 10,
         'kept_at' => 120,
         'owner' => 120,
         'recovery' => 120,

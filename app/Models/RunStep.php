@@ -29,6 +29,7 @@ class RunStep extends Model
     protected $casts = [
         'began_at' => 'datetime',
         'finished_at' => 'datetime',
+        'due_on' => 'date',
         'findings' => Rows::class.':severity,code,found,why,do,field',
     ];
 

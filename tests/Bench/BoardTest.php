@@ -38,7 +38,7 @@ beforeEach(function (): void {
 });
 
 test('what the tool writes boots: a lease under its name, and remote login', function (): void {
-    $this->bench->boot(cardFiles());
+    $this->bench->boot(benchCard());
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
     $leases = Intake::standard()
         ->read('leases', $this->bench->ask(['do' => 'leases'])['text'])
@@ -52,14 +52,14 @@ test('what the tool writes boots: a lease under its name, and remote login', fun
 });
 
 test('names of all kinds boot and pass the linter', function (string $name): void {
-    expect((new Linter())->lint(new CardFolder(cardFiles($name)))->codes())->toBe([]);
-    $this->bench->boot(cardFiles($name));
+    expect((new Linter())->lint(new CardFolder(benchCard($name)))->codes())->toBe([]);
+    $this->bench->boot(benchCard($name));
     $this->bench->until(fn () => $this->bench->board()['fingerprint'] !== null);
     expect($this->bench->ask(['do' => 'status'])['leases']['02:4b:1e:90:00:07']['name'])->toBe($name);
 })->with(['on', 'no', '0123a', 'true', 'null', 'a', 'y', '1e3x', str_repeat('k', 63)]);
 
 test('a broken user-data leaves the board out of reach', function (Closure $break): void {
-    $files = cardFiles();
+    $files = benchCard();
     $files['user-data'] = $break($files['user-data']);
     $this->bench->boot($files);
     $this->bench->until(fn () => $this->bench->board()['address'] !== null);
@@ -81,7 +81,7 @@ test('a broken user-data leaves the board out of reach', function (Closure $brea
 ]);
 
 test('a broken network-config leaves it silent', function (): void {
-    $this->bench->boot(['network-config' => "ethernets:\n  wired:\n    dhcp4: true\n"] + cardFiles());
+    $this->bench->boot(['network-config' => "ethernets:\n  wired:\n    dhcp4: true\n"] + benchCard());
     usleep(500000);
     expect($this->bench->board()['address'])
         ->toBeNull()
@@ -101,7 +101,7 @@ test('no card, no life', function (): void {
 });
 
 test('the three states of a door are told apart', function (): void {
-    $this->bench->boot(cardFiles());
+    $this->bench->boot(benchCard());
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
     $states = (new TcpProbe(1))->askAll([
         'login' => target('127.22.8.100', 22),
@@ -118,7 +118,7 @@ test('the three states of a door are told apart', function (): void {
 });
 
 test('real programs meet a real host key', function (): void {
-    $this->bench->boot(cardFiles());
+    $this->bench->boot(benchCard());
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
     $scanned = run('ssh-keyscan -T 3 -t ed25519 -p '.(22 + BenchProcess::OFFSET).' 127.22.8.100');
     $line = preg_replace('/^\[[^ ]+/m', 'host', $scanned['out']);
@@ -140,16 +140,16 @@ test('a new card means a new host key, a restart does not', function (): void {
 
         return $this->bench->board()['fingerprint'];
     };
-    $this->bench->boot(cardFiles());
+    $this->bench->boot(benchCard());
     $first = $boot();
     $this->bench->type('sudo systemctl reboot');
     expect($boot())->toBe($first);
-    $this->bench->boot(cardFiles());
+    $this->bench->boot(benchCard());
     expect($boot())->not->toBe($first);
 });
 
 test('a reservation holds from the next start on', function (): void {
-    $this->bench->boot(cardFiles());
+    $this->bench->boot(benchCard());
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
     $this->bench->ask(['do' => 'reserve', 'mac' => '02:4b:1e:90:00:07', 'address' => '172.22.8.16']);
     expect($this->bench->board()['address'])->toBe('172.22.8.100');
@@ -159,7 +159,7 @@ test('a reservation holds from the next start on', function (): void {
 });
 
 test('the share opens only when disk, mount and share are right', function (): void {
-    $this->bench->boot(cardFiles());
+    $this->bench->boot(benchCard());
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
     $disks = Intake::standard()->read('lsblk', $this->bench->type('lsblk --json --bytes'))->all(BlockDevice::class);
     expect(DiskChoice::among($disks, null)->disk?->name)->toBe('sda');
@@ -188,7 +188,7 @@ test('the share opens only when disk, mount and share are right', function (): v
 });
 
 test('the bench forgets nothing when it is stopped', function (): void {
-    $this->bench->boot(cardFiles());
+    $this->bench->boot(benchCard());
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
     $before = $this->bench->board()['fingerprint'];
     $this->bench->stop();
@@ -200,7 +200,7 @@ test('the bench forgets nothing when it is stopped', function (): void {
 });
 
 test('password hashes of a card do not reach the state file', function (): void {
-    $files = cardFiles();
+    $files = benchCard();
     $files['user-data'] = str_replace(
         'lock_passwd: true',
         "lock_passwd: false\n    hashed_passwd: \"\$6\$saltsalt\$SECRETHASH\"",
@@ -212,7 +212,7 @@ test('password hashes of a card do not reach the state file', function (): void 
 });
 
 test('junk at the door and at the handle does no harm', function (): void {
-    $this->bench->boot(cardFiles());
+    $this->bench->boot(benchCard());
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
     foreach (
         [
@@ -249,10 +249,10 @@ test('the package index is a file that Debian\'s tools could read', function ():
 test('a board takes the address that its card gives, by either school', function (string $school): void {
     $files =
         $school === 'network-config'
-            ? array_replace(cardFiles(), [
+            ? array_replace(benchCard(), [
                 'network-config' => "version: 2\nethernets:\n  wired:\n    match:\n      name: \"e*\"\n    dhcp4: false\n    addresses: [172.22.8.44/24]\n    routes:\n      - to: default\n        via: 172.22.8.1\n",
             ])
-            : cardFiles() + [
+            : benchCard() + [
                 'cmdline.txt' => "console=tty1 root=PARTUUID=1-02 rootwait ip=172.22.8.44::172.22.8.1:255.255.255.0:wren:eth0:off\n",
             ];
     expect((new Linter())->lint(new CardFolder($files))->codes())->toBe([]);
@@ -337,7 +337,7 @@ test('a fault shows from the next start on, and is gone when it is taken out', f
         $this->bench->ask(['do' => 'fault', 'board' => 'b', 'fault' => $fault]);
         $this->bench->ask(['do' => 'power', 'board' => 'b', 'on' => true]);
     };
-    $this->bench->boot(cardFiles());
+    $this->bench->boot(benchCard());
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
 
     $again('no-remote-login');

@@ -76,7 +76,7 @@ function everyPage(): array
 }
 
 /** What the tool writes for a box of this name. */
-function cardFiles(string $name = 'wren', array $packages = ['samba', 'parted']): array
+function benchCard(string $name = 'wren', array $packages = ['samba', 'parted']): array
 {
     $key = SshPublicKey::tryParse(
         'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk',

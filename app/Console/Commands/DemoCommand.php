@@ -21,6 +21,7 @@ final class DemoCommand extends Command
 
     private const TABLES = [
         'journal_entries',
+        'step_doubts',
         'run_steps',
         'runs',
         'stores',

@@ -98,9 +98,25 @@
                         @csrf
                         <input type="hidden" name="version" value="{{ $step->version }}">
                         <div class="field-set"><label for="reason">Because</label><input class="in" id="reason" name="reason" @longest('reason')></div>
+                        <div class="field-set"><label for="again">To be looked at again on</label>
+                            <p class="hint" id="again-why">It stands in Upkeep from then on; leave it empty when it never will be.</p>
+                            <input class="in" id="again" name="again" type="date" min="{{ now()->format('Y-m-d') }}" value="{{ now()->addWeeks(2)->format('Y-m-d') }}" aria-describedby="again-why"></div>
                         <button class="ghost">Pass over, with this reason</button>
                     </form>
                 </details>
+                <details class="working">
+                    <summary><span>It looked different here</span></summary>
+                    <form method="post" action="{{ $act('doubt') }}">
+                        @csrf
+                        <p class="hint">{{ $played->more->releases === [] ? 'It is told for no certain release.' : 'It is known for release ' . implode(', ', $played->more->releases) . '.' }}
+                            {{ $played->more->confirmed === '' ? '' : 'Last gone through in ' . $played->more->confirmed . '.' }} The step is marked as stale; the run goes on.</p>
+                        <div class="field-set"><label for="saw">What you saw instead</label><input class="in" id="saw" name="saw" @longest('saw')></div>
+                        <button class="ghost">Write it down</button>
+                    </form>
+                </details>
+                @foreach ($doubts as $doubt)
+                    <p class="hint">On {{ $doubt->created_at->format('Y-m-d') }} it looked different: {{ $doubt->saw }}</p>
+                @endforeach
             </section>
         @else
             <section class="sheet step">

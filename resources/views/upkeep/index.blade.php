@@ -1,7 +1,29 @@
 <x-page title="Upkeep" place="upkeep">
     <x-slot:say><b>{{ !$told ? 'Which box waits for an update is told to keepers only.' : ($late === 0 ? 'Nothing is overdue.' : ($late === 1 ? 'One update is overdue.' : "{$late} updates are overdue.")) }}</b> Each job has its own cadence; a
         box follows the shortest of its jobs.</x-slot:say>
-    @if ($told && $dues->isEmpty())
+    @if ($again !== [])
+        <section class="sheet">
+            <h2>Passed over until a day</h2>
+            <dl class="facts">
+                @foreach ($again as [$step, $title])
+                    <dt class="mono {{ $step->due_on->isPast() ? 'late' : '' }}">{{ $step->due_on->format('D Y-m-d') }}</dt>
+                    <dd><a href="{{ route('run', $step->run_id) }}" data-stop>{{ $step->run->box->called() }}</a>: {{ $title }}. {{ ucfirst($step->outcome) }}
+                        {{ $step->due_on->isPast() ? 'Its day has come.' : '' }}</dd>
+                @endforeach
+            </dl>
+        </section>
+    @endif
+    @if ($doubts->isNotEmpty())
+        <section class="sheet">
+            <h2>Steps that looked different</h2>
+            @foreach ($doubts as $doubt)
+                <form class="row" method="post" action="{{ route('doubt.answered', $doubt) }}">@csrf<span><b>{{ $doubt->title }}</b>
+                        {{ $doubt->box === null ? '' : 'on ' . $doubt->box->called() }}, {{ $doubt->created_at->format('Y-m-d') }}: {{ $doubt->saw }}</span>
+                    <button class="ghost" data-stop>Looked after</button></form>
+            @endforeach
+        </section>
+    @endif
+    @if ($told && $dues->isEmpty() && $again === [] && $doubts->isEmpty())
         <x-empty title="Nothing to look after yet" href="/plan" link="New box">Due dates appear with the first box in service.</x-empty>
     @else
         <div class="stack">

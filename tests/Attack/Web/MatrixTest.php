@@ -8,6 +8,7 @@ use App\Models\Desk;
 use App\Models\ImageRecord;
 use App\Models\Medium;
 use App\Models\Plan;
+use App\Models\StepDoubt;
 use Illuminate\Routing\Route as OneRoute;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
@@ -34,6 +35,7 @@ function pathOf(OneRoute $route): string
         'record' => ImageRecord::query()->firstOrFail()->id,
         'medium' => Medium::query()->firstOrFail()->id,
         'desk' => Desk::query()->firstOrFail()->id,
+        'doubt' => StepDoubt::query()->firstOrFail()->id,
     ];
 
     return '/'.
@@ -66,6 +68,7 @@ function tableSums(): array
 beforeEach(function (): void {
     newRun();
     Plan::query()->create(['choices' => ['job' => 'file-store']]);
+    StepDoubt::query()->create(['step' => 'x', 'title' => 'X', 'saw' => 'y']);
     CatalogueEntry::query()->create([
         'kind' => 'board',
         'slug' => 'flint-own',

@@ -139,9 +139,15 @@ test('every field that may be left out of an entry has its default', function ()
             $strip = function (array $value, array $of) use (&$strip, $schema): array {
                 $of = $of['else'] ?? $of;
                 $of = isset($of['$ref']) ? $schema['$defs'][basename($of['$ref'])] : $of;
+                $required = $of['required'] ?? [];
+                foreach ($of['allOf'] ?? [] as $one) {
+                    $asked = $one['if']['properties']['kind']['const'] ?? null;
+                    $required =
+                        $asked === ($value['kind'] ?? '') ? [...$required, ...$one['then']['required']] : $required;
+                }
                 $kept = [];
                 foreach ($value as $key => $inner) {
-                    if (is_int($key) || in_array($key, $of['required'] ?? [], true)) {
+                    if (is_int($key) || in_array($key, $required, true)) {
                         $kept[$key] = is_array($inner)
                             ? $strip($inner, is_int($key) ? $of['items'] ?? [] : $of['properties'][$key] ?? [])
                             : $inner;

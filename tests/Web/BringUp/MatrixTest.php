@@ -106,7 +106,7 @@ test('every job plays on the bench to its end, in every school', function (strin
         'mac' => '02:4b:1e:90:00:09',
         'class' => 'Flint',
         'network_after' => 20,
-        'files' => (object) cardFiles('wren', [...$entry->packages, 'parted']),
+        'files' => (object) benchCard('wren', [...$entry->packages, 'parted']),
         'disk' => ['bytes' => 500000000000, 'serial' => 'SEED000009'],
         'services' => $school === 'appliance'
                 ? array_map(

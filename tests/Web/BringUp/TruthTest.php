@@ -10,6 +10,7 @@ use App\Models\Box;
 use App\Models\Network;
 use App\Models\Run;
 use App\Models\RunStep;
+use App\Models\StepDoubt;
 use App\Probe\TcpProbe;
 use Burrow\Household\HearingState;
 use Burrow\Household\Stage;
@@ -287,4 +288,91 @@ test('a box that nobody asked for a while does not answer on any page', function
             ->and(strtolower($html))
             ->toContain('not asked since');
     }
+});
+
+test(
+    'a step that was passed over until a day stands in Upkeep, and one that looked different too',
+    function (): void {
+        $at = runAt('reserve');
+        $this->asKeeper();
+        $act = fn (string $action, array $with) => $this->post("/runs/{$at->run_id}/steps/{$at->id}/{$action}", [
+            'version' => $at->refresh()->version,
+            ...$with,
+        ]);
+        $act('doubt', ['saw' => 'the page has another menu'])->assertSessionHas('told');
+        $this->get("/runs/{$at->run_id}")->assertSee('it looked different: the page has another menu');
+        $this->get('/upkeep')->assertSee('Steps that looked different')->assertSee('the page has another menu');
+        $this->post('/upkeep/doubts/'.StepDoubt::query()->firstOrFail()->id);
+        $this->get('/upkeep')->assertDontSee('the page has another menu');
+
+        foreach (['2026-02-30', 'soon', '2099-01-01'] as $wrong) {
+            $act('skip', ['reason' => 'the router is locked', 'again' => $wrong])->assertSessionHas('told');
+            expect($at->refresh()->state)->toBe(RunStep::OPEN);
+        }
+        $act('skip', ['reason' => 'the router is locked', 'again' => now()->addWeek()->format('Y-m-d')]);
+        expect($at->refresh()->due_on?->format('Y-m-d'))->toBe(now()->addWeek()->format('Y-m-d'));
+        $this->get('/upkeep')
+            ->assertSee('Passed over until a day')
+            ->assertSee('Pin its address in the router')
+            ->assertSee('the router is locked');
+    },
+);
+
+test('what rests on a step that was passed over is not done before it', function (): void {
+    $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'login' => 'key']);
+    $box->jobs()->update(['job' => 'tunnel-endpoint']);
+    $run = app(RunDesk::class)->begin($box->refresh());
+    $outside = $run->steps()->where('step', 'from-outside')->firstOrFail();
+    $run->steps()
+        ->where('position', '<', $outside->position)
+        ->update(['state' => RunStep::DONE]);
+    $run->steps()
+        ->where('step', 'forward')
+        ->update(['state' => RunStep::SKIPPED]);
+    $this->asKeeper()->post("/runs/{$run->id}/steps/{$outside->id}/done", ['version' => $outside->version]);
+    expect([$outside->refresh()->state, array_column($outside->findings, 'code')])->toBe([
+        RunStep::OPEN,
+        ['bringup.needs_first'],
+    ]);
+});
+
+test('what was answered is kept with the job, and stands there when it is asked again', function (): void {
+    $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'login' => 'key']);
+    $box->jobs()->update(['job' => 'dns-filter']);
+    $run = app(RunDesk::class)->begin($box->refresh());
+    $asks = $run->steps()->where('step', 'filter-values')->firstOrFail();
+    $run->steps()
+        ->where('position', '<', $asks->position)
+        ->update(['state' => RunStep::DONE]);
+    $this->asKeeper();
+    $post = fn (array $given) => $this->post("/runs/{$run->id}/steps/{$asks->id}/done", [
+        'version' => $asks->refresh()->version,
+        ...$given,
+    ]);
+    $post(['asked_upstream' => 'nobody', 'asked_listed' => 'a b', 'asked_answered' => 'www.example.org']);
+    // What was typed is kept, and each field says what is wrong with it.
+    $this->get("/runs/{$run->id}")
+        ->assertSee('“nobody” will not do.')
+        ->assertSee('value="nobody"', false)
+        ->assertSee('value="www.example.org"', false);
+    $post([
+        'asked_upstream' => '172.22.8.1',
+        'asked_listed' => "a.example\r\nb.example",
+        'asked_answered' => 'x.example',
+    ]);
+    expect($box->jobs()->firstOrFail()->answers)->toBe([
+        'upstream' => '172.22.8.1',
+        'listed' => "a.example\nb.example",
+        'answered' => 'x.example',
+    ]);
+    $run->delete();
+    $again = app(RunDesk::class)->begin($box->refresh());
+    $position = $again->steps()->where('step', 'filter-values')->value('position');
+    $again
+        ->steps()
+        ->where('position', '<', $position)
+        ->update(['state' => RunStep::DONE]);
+    $this->get("/runs/{$again->id}")
+        ->assertSee('value="x.example"', false)
+        ->assertSee("a.example\nb.example", false);
 });

@@ -14,6 +14,7 @@ use App\Catalogue\Playbooks;
 use App\Models\Box;
 use App\Models\Run;
 use App\Models\RunStep;
+use App\Models\StepDoubt;
 use Burrow\BringUp\Kind\Base\Pasted;
 use Burrow\BringUp\Step\BenchHelp;
 use Burrow\BringUp\Step\Judging;
@@ -21,6 +22,7 @@ use Burrow\BringUp\Step\Outcome;
 use Burrow\BringUp\Step\Step;
 use Burrow\BringUp\Step\StepPlace;
 use Burrow\Intake\Intake;
+use DateTimeImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -66,6 +68,12 @@ final class RunController
             'missing' => $book->missing(),
             'step' => $run->current(),
             'before' => $run->last(),
+            'doubts' => StepDoubt::query()
+                ->where('step', $run->current()->step ?? '')
+                ->whereNull('answered_at')
+                ->latest('id')
+                ->limit(3)
+                ->get(),
             'benchIsThere' => $this->bench->isThere(),
         ]);
     }
@@ -83,6 +91,7 @@ final class RunController
             match ($action) {
                 'start' => $this->desk->start($step, $version),
                 'skip' => $this->skip($request, $step, $version),
+                'doubt' => $this->doubt($request, $step),
                 'done' => $played->place() === StepPlace::Check
                     ? throw new StepTold(
                         'This step is over when its check succeeds. Look now, or pass it over with a reason.',
@@ -125,13 +134,31 @@ final class RunController
             );
     }
 
+    private function doubt(Request $request, RunStep $step): void
+    {
+        $saw = $request->string('saw')->value();
+        if ($saw === '') {
+            throw new StepTold('Say in a few words what you saw instead.');
+        }
+        $this->desk->doubt($step, $saw);
+        session()->flash('told', 'Written down. The step is marked as stale, and stands in Upkeep.');
+    }
+
     private function skip(Request $request, RunStep $step, int $version): void
     {
         $reason = $request->string('reason')->value();
         if ($reason === '') {
             throw new StepTold('Passing over a step wants a reason; it goes into the journal.');
         }
-        $this->desk->skip($step, $version, $reason);
+        $again = $request->string('again')->value();
+        $day = preg_match('/^\d{4}-\d\d-\d\d$/D', $again) === 1
+            ? DateTimeImmutable::createFromFormat('!Y-m-d', $again)
+            : false;
+        $isDay = $day !== false && $day->format('Y-m-d') === $again && $day < new DateTimeImmutable('+5 years');
+        if ($again !== '' && ! $isDay) {
+            throw new StepTold("“{$again}” is no day within the next five years; it is written as 2026-12-24.");
+        }
+        $this->desk->skip($step, $version, $reason, $isDay ? $day : null);
     }
 
     /**

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Upkeep;
 
+use App\BringUp\RunBook;
+use App\Catalogue\Playbooks;
 use App\Models\Box;
 use App\Models\JournalEntry;
+use App\Models\RunStep;
+use App\Models\StepDoubt;
 use App\View\Pages;
 use Burrow\Household\Household;
 use Burrow\Upkeep\Calendar;
@@ -17,6 +21,12 @@ use Illuminate\Http\Request;
 /** What is due, soonest first. */
 final class UpkeepController
 {
+    private const SHOWN = 50;
+
+    public function __construct(private readonly Playbooks $playbooks)
+    {
+    }
+
     public function index(Request $request, Household $house): View
     {
         $told = $request->user()?->isKeeper() === true;
@@ -28,7 +38,38 @@ final class UpkeepController
                 ? count(array_filter(Calendar::of($house), fn (Due $due): bool => $due->isOverdue()))
                 : 0,
             'users' => Box::query()->pluck('user', 'id'),
+            'again' => $told ? $this->again() : [],
+            'doubts' => $told
+                ? StepDoubt::query()->with('box.jobs')->whereNull('answered_at')->latest('id')->limit(self::SHOWN)->get()
+                : collect(),
         ]);
+    }
+
+    /** @return list<array{RunStep, string}> steps that were passed over until a day, with their titles */
+    private function again(): array
+    {
+        $steps = RunStep::query()
+            ->with(['run.box.jobs', 'run.box.network', 'run.steps'])
+            ->where('state', RunStep::SKIPPED)
+            ->whereNotNull('due_on')
+            ->orderBy('due_on')
+            ->limit(self::SHOWN)
+            ->get();
+
+        return array_map(
+            fn (RunStep $step): array => [$step, (new RunBook($step->run, $this->playbooks))->step($step)->title],
+            array_values($steps->all()),
+        );
+    }
+
+    /** Somebody looked after a step that had looked different. */
+    public function answered(StepDoubt $doubt): RedirectResponse
+    {
+        $doubt->update(['answered_at' => now()]);
+
+        return redirect()
+            ->route('upkeep')
+            ->with('told', "“{$doubt->title}”: written down as looked after.");
     }
 
     public function updated(Box $box): RedirectResponse
