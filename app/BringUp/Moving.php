@@ -59,9 +59,12 @@ final readonly class Moving
     private function ports(Run $run, RunBook $book): void
     {
         $looked = is_array($run->learned['looked'] ?? null) ? $run->learned['looked'] : [];
+        $told = [];
         foreach (array_merge(...array_map(fn (Job $job): array => $job->ports, $book->jobs)) as $port) {
             /** @var JobPort $port */
-            $met = $looked["{$port->protocol->value}/{$port->port->number}"] ?? null;
+            $key = "{$port->protocol->value}/{$port->port->number}";
+            $met = $looked[$key] ?? null;
+            $told[$key] = true;
             $service = Service::query()->firstOrNew([
                 'box_id' => $run->box_id,
                 'protocol' => $port->protocol->value,
@@ -71,6 +74,19 @@ final readonly class Moving
             $service
                 ->fill(is_array($met) ? ['state' => $met['state'] ?? null, 'looked_at' => $met['at'] ?? null] : [])
                 ->save();
+        }
+        // A port that a step asked and no job names: it was met, so it is written down.
+        foreach (array_diff_key($looked, $told) as $key => $met) {
+            if (is_array($met) && preg_match('~^(tcp|udp)/(\d{1,5})$~D', (string) $key, $parts) === 1) {
+                Service::query()->firstOrCreate(
+                    ['box_id' => $run->box_id, 'protocol' => $parts[1], 'port' => (int) $parts[2]],
+                    [
+                        'purpose' => 'met when it was brought up',
+                        'state' => $met['state'] ?? null,
+                        'looked_at' => $met['at'] ?? null,
+                    ],
+                );
+            }
         }
     }
 }

@@ -156,3 +156,56 @@ test('every job plays on the bench to its end, in every school', function (strin
         expect($judge())->toBeTrue();
     }
 })->with(array_keys(entryFiles('playbook')));
+
+test('a job that is added later plays only what is new, and both are looked at', function (): void {
+    $bench = new BenchProcess(3000);
+    config(['burrow.bench_socket' => $bench->socket(), 'burrow.bench_offset' => BenchProcess::OFFSET]);
+    $box = newBox([
+        'name' => 'wren',
+        'address' => '172.22.8.16',
+        'user' => 'warden',
+        'login' => 'key',
+        'on_bench' => true,
+        'image' => 'server-64',
+    ]);
+    $box->jobs()->update(['job' => 'dns-filter', 'school' => 'package']);
+    $bench->ask([
+        'do' => 'insert',
+        'board' => "box-{$box->id}",
+        'mac' => '02:4b:1e:90:00:09',
+        'class' => 'Flint',
+        'network_after' => 20,
+        'files' => (object) benchCard('wren', []),
+        'disk' => null,
+    ]);
+    $this->asKeeper();
+    $play = function (Run $run): array {
+        $ids = [];
+        foreach ($run->steps()->orderBy('position')->get() as $step) {
+            $book = new RunBook($run->refresh()->load(['box.jobs', 'box.network', 'steps']), app(Playbooks::class));
+            $said = playStep($run, $step, $book->step($step));
+            expect([$step->step, $step->state, $step->state === RunStep::DONE ? '' : $said])->toBe([
+                $step->step,
+                RunStep::DONE,
+                '',
+            ]);
+            $ids[] = $step->step;
+        }
+
+        return $ids;
+    };
+    $first = $play(app(RunDesk::class)->begin($box->refresh()));
+    $later = $play(
+        app(RunDesk::class)->add($box->refresh(), [
+            ['job' => 'audio-player', 'school' => 'package', 'page_port' => null],
+        ]),
+    );
+    expect(array_values(array_intersect($later, $first)))
+        ->toBe(['login', 'index', 'upgrade', 'logins'])
+        ->and($later)
+        ->toContain('player-answers')
+        ->and($box->refresh()->stage)
+        ->toBe(Stage::InService)
+        ->and($box->services()->where('state', 'open')->pluck('port')->sort()->values()->all())
+        ->toBe([22, 53, 53, 6600]);
+});

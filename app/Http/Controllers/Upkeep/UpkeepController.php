@@ -40,7 +40,12 @@ final class UpkeepController
             'users' => Box::query()->pluck('user', 'id'),
             'again' => $told ? $this->again() : [],
             'doubts' => $told
-                ? StepDoubt::query()->with('box.jobs')->whereNull('answered_at')->latest('id')->limit(self::SHOWN)->get()
+                ? StepDoubt::query()
+                    ->with('box.jobs')
+                    ->whereNull('answered_at')
+                    ->latest('id')
+                    ->limit(self::SHOWN)
+                    ->get()
                 : collect(),
         ]);
     }
