@@ -9,6 +9,10 @@ use Illuminate\Support\Facades\Route;
 // Looking.
 Route::middleware('auth')->group(function (): void {
     Route::get('/runs/{run}', [RunController::class, 'show'])->name('run');
+    Route::get('/runs/{run}/paper', [RunController::class, 'paper'])->name('run.paper');
+    Route::get('/runs/{run}/steps.{form}', [RunController::class, 'take'])
+        ->whereIn('form', ['md', 'sh'])
+        ->name('run.take');
 });
 
 // Keeping.

@@ -12,6 +12,8 @@ use App\Models\Network;
 use App\Models\Run;
 use App\Models\RunStep;
 use Burrow\BringUp\Countdown;
+use Burrow\BringUp\Playbook\FilledPlaybook;
+use Burrow\BringUp\Playbook\FilledStep;
 use Burrow\BringUp\Playbook\HouseWords;
 use Burrow\BringUp\Playbook\Playbook;
 use Burrow\BringUp\Playbook\PlaybookReader;
@@ -161,6 +163,15 @@ final readonly class RunBook
     public function values(Step $step): Values
     {
         return Values::of($this->facts(), $step);
+    }
+
+    /** All of its steps with what is known by now. */
+    public function filled(): FilledPlaybook
+    {
+        return FilledPlaybook::underWay(
+            $this->jobs,
+            array_map(fn (Step $step): FilledStep => FilledStep::of($step, $this->values($step)), $this->steps->list),
+        );
     }
 
     /** Null for a step that does not wait or has not begun. */

@@ -68,6 +68,7 @@ function everyPage(): array
                     '{run}' => (string) $run?->id,
                     '{kind}' => 'board',
                     '{id}' => 'flint',
+                    '{form}' => 'md',
                 ]);
         }
     }

@@ -69,6 +69,17 @@ final readonly class FilledPlaybook implements JsonSerializable
         );
     }
 
+    /**
+     * Of a run that is under way, with what it has learned.
+     *
+     * @param  list<Job>  $jobs
+     * @param  list<FilledStep>  $steps
+     */
+    public static function underWay(array $jobs, array $steps): self
+    {
+        return new self($jobs, [], $steps);
+    }
+
     public function title(): string
     {
         return ucfirst(implode(', ', array_map(fn (Job $job): string => $job->label, $this->jobs)));

@@ -157,6 +157,7 @@
                     <dd>{{ $run->box->login === 'key' ? 'key only' : 'password' }}</dd>
                 </dl>
             </div>
+            <p class="soft"><a href="{{ route('run.paper', $run) }}">All steps on paper</a></p>
             @if ($run->box->on_bench)
                 <p class="soft">Its board stands on the <a href="/bench">bench</a>.</p>
             @endif

@@ -29,6 +29,7 @@ function pathOf(OneRoute $route): string
         'run' => $run->id,
         'step' => $run->steps()->firstOrFail()->id,
         'action' => 'done',
+        'form' => 'sh',
         'kind' => 'board',
         'id' => 'flint-own',
         'plan' => Plan::query()->firstOrFail()->id,

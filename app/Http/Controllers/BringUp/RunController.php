@@ -16,6 +16,8 @@ use App\Models\Run;
 use App\Models\RunStep;
 use App\Models\StepDoubt;
 use Burrow\BringUp\Kind\Base\Pasted;
+use Burrow\BringUp\Paper\Markdown;
+use Burrow\BringUp\Paper\ShellScript;
 use Burrow\BringUp\Step\BenchHelp;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
@@ -26,6 +28,7 @@ use DateTimeImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 
 /** A run of a playbook: one step at a time, each typed, waited for or checked. */
 final class RunController
@@ -76,6 +79,29 @@ final class RunController
                 ->get(),
             'benchIsThere' => $this->bench->isThere(),
         ]);
+    }
+
+    /** All steps on paper, with boxes to tick. */
+    public function paper(Run $run): View
+    {
+        return view('bringup.paper', ['run' => $run, 'book' => $this->book($run)]);
+    }
+
+    /** The same as a text or a script, to take along. */
+    public function take(Run $run, string $form): Response
+    {
+        $filled = $this->book($run)->filled();
+        $name = ($run->box->name ?? 'box').'-steps.'.$form;
+
+        return response((string) ($form === 'sh' ? new ShellScript($filled) : new Markdown($filled)), 200, [
+            'Content-Type' => 'text/plain; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"{$name}\"",
+        ]);
+    }
+
+    private function book(Run $run): RunBook
+    {
+        return new RunBook($run->load(['box.jobs', 'box.network', 'steps']), $this->playbooks);
     }
 
     public function act(Request $request, Run $run, RunStep $step, string $action): RedirectResponse
