@@ -12,7 +12,6 @@ use Bench\Faults\Faults;
 use Bench\Net\PackageIndex;
 use Bench\Net\Router;
 use Bench\Net\SshDoor;
-use Bench\Net\Wall;
 use Bench\Programs\Programs;
 use Bench\Services\Services;
 use Bench\Shell\Shell;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bench\Net;
 
-use Bench\Services\Door;
 use Closure;
 use React\Dns\Model\Message;
 use React\Dns\Model\Record;

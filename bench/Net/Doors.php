@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bench\Net;
 
-use Bench\Services\Door;
 use InvalidArgumentException;
 use React\EventLoop\Loop;
 use React\Socket\ConnectionInterface;

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Bench\Programs;
 
-use Bench\Shell\Call;
-use Bench\Shell\Said;
-
 /** Accounts and groups: a group counts from the next login, and without the append flag it replaces all others. */
 final class Accounts implements Program
 {

@@ -6,8 +6,6 @@ namespace Bench\Programs;
 
 use Bench\Net\PackageIndex;
 use Bench\Services\Services;
-use Bench\Shell\Call;
-use Bench\Shell\Said;
 
 /** The package index, bringing the system up to it, and installing from it. */
 final readonly class AptGet implements Program

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Bench\Programs;
 
 use Bench\Services\Services;
-use Bench\Shell\Call;
-use Bench\Shell\Said;
 
 /** Configurations looked over before their service starts, ports and clocks asked after. */
 final class Checks implements Program

@@ -7,8 +7,6 @@ namespace Bench\Programs;
 use Bench\Services\FileUnit;
 use Bench\Services\Registry;
 use Bench\Services\Services;
-use Bench\Shell\Call;
-use Bench\Shell\Said;
 
 /** The container engine: images fetched from the bench's own registry, containers listed. */
 final class Containers implements Program

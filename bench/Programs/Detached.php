@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Bench\Programs;
 
-use Bench\Shell\Call;
-use Bench\Shell\Said;
-
 /** Long jobs that run on by themselves, and their words in the journal. On the bench they are over at once. */
 final class Detached implements Program
 {

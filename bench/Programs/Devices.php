@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Bench\Programs;
 
-use Bench\Shell\Call;
-use Bench\Shell\Said;
-
 /** What is plugged in, and what the system says of itself. */
 final class Devices implements Program
 {

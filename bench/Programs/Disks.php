@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Bench\Programs;
 
 use Bench\Board\Board;
-use Bench\Shell\Call;
-use Bench\Shell\Said;
 
 /** Disks: listed, partitioned, given a file system. */
 final class Disks implements Program

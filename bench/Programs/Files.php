@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Bench\Programs;
 
-use Bench\Shell\Call;
-use Bench\Shell\Said;
-
 /** Files put, shown, copied and removed. */
 final class Files implements Program
 {

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Bench\Programs;
 
-use Bench\Shell\Call;
-use Bench\Shell\Said;
-
 /** Mounting by /etc/fstab, what is mounted, how full it is. */
 final class Mounts implements Program
 {

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Bench\Programs;
 
 use Bench\Net\PackageIndex;
-use Bench\Shell\Call;
-use Bench\Shell\Said;
 
 /** Every program that a board has. A new one is one class and one line here. */
 final readonly class Programs

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Bench\Programs;
 
-use Bench\Shell\Call;
-use Bench\Shell\Said;
-
 /** The file share's own tools: its configuration looked over, its passwords. */
 final class Samba implements Program
 {

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Bench\Programs;
 
 use Bench\Services\Services;
-use Bench\Shell\Call;
-use Bench\Shell\Said;
 
 /** Units: enabled, started, asked after; the restart and the halt of the whole system. */
 final class Systemctl implements Program

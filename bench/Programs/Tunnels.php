@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Bench\Programs;
 
 use Bench\Services\Tunnel;
-use Bench\Shell\Call;
-use Bench\Shell\Said;
 
 /** The tunnel's tools. Its keys are made up from the board's hardware address; no real one is ever kept. */
 final class Tunnels implements Program

@@ -6,6 +6,7 @@ namespace Bench\Services;
 
 use Bench\Board\Board;
 use Bench\Net\Answers;
+use Bench\Net\Door;
 
 /** The audio player: greets with its protocol's version. */
 final class AudioPlayer implements Service

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bench\Services;
 
 use Bench\Net\Answers;
+use Bench\Net\Door;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
 

@@ -6,6 +6,7 @@ namespace Bench\Services;
 
 use Bench\Board\Board;
 use Bench\Net\Answers;
+use Bench\Net\Door;
 
 /** smbd: answers when a share lies on the mounted disk. */
 final class FileShare implements Service

@@ -6,6 +6,7 @@ namespace Bench\Services;
 
 use Bench\Board\Board;
 use Bench\Net\Answers;
+use Bench\Net\Door;
 
 /** A unit from a file of the household's: what its program is decides where it answers. */
 final readonly class FileUnit implements Service

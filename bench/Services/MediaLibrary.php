@@ -6,6 +6,7 @@ namespace Bench\Services;
 
 use Bench\Board\Board;
 use Bench\Net\Answers;
+use Bench\Net\Door;
 
 /** The media library: its folders must be there. */
 final class MediaLibrary implements Service

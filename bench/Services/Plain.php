@@ -6,6 +6,7 @@ namespace Bench\Services;
 
 use Bench\Board\Board;
 use Bench\Net\Answers;
+use Bench\Net\Door;
 
 /** A service that starts as it is, with a page or without. */
 final readonly class Plain implements Service

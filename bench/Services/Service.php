@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bench\Services;
 
 use Bench\Board\Board;
+use Bench\Net\Door;
 
 /** A service of the distribution: its unit, what keeps it from starting, and where it answers while it runs. */
 interface Service

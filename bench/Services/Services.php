@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bench\Services;
 
 use Bench\Board\Board;
+use Bench\Net\Door;
 
 /** Every service that a board can have. A new one is one class and one line here; own units come from their files. */
 final class Services

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bench\Services;
 
 use Bench\Board\Board;
+use Bench\Net\Door;
 
 /** The tunnel endpoint: its file and its key must be there. */
 final class Tunnel implements Service

@@ -6,6 +6,7 @@ namespace Bench\Services;
 
 use Bench\Board\Board;
 use Bench\Net\Answers;
+use Bench\Net\Door;
 
 /** nginx: its sites, those with TLS only when their certificate is there. */
 final class Web implements Service

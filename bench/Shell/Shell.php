@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Bench\Shell;
 
 use Bench\Board\Board;
+use Bench\Programs\Call;
 use Bench\Programs\Programs;
+use Bench\Programs\Said;
 
 /**
  * What a board answers to commands. The part of a shell that is there: lists with && and ||, pipes, redirections,

@@ -35,8 +35,11 @@ final class Page extends Component
         $this->run = Run::inProgress();
         $step = $this->run?->current();
         $this->stepNumber = ($step->position ?? 0) + 1;
+        // Only what was begun has a countdown; without one no page has to read a playbook for its head.
         $this->countdown =
-            $this->run === null || $step === null ? null : (new RunBook($this->run, $playbooks))->countdown($step);
+            $this->run === null || $step?->began_at === null
+                ? null
+                : (new RunBook($this->run, $playbooks))->countdown($step);
     }
 
     public function render(): View

@@ -5,36 +5,24 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Typed;
 
 use Burrow\BringUp\Kind\Base\Pasted;
-use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Step\BenchHelp;
+use Burrow\BringUp\Kind\Base\ReadOnTheBox;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
 use Burrow\BringUp\Step\Step;
 use Burrow\BringUp\Step\StepField;
-use Burrow\BringUp\Step\StepPlace;
 
 /** A command that must fail, in just these words: that shows that a guard works. */
-final class ExpectedError extends Told
+final class ExpectedError extends ReadOnTheBox
 {
     public function name(): string
     {
         return 'expected-error';
     }
 
-    public function place(): StepPlace
-    {
-        return StepPlace::Box;
-    }
-
     public function takes(Step $step, bool $onBench): array
     {
         return [StepField::text(Pasted::FIELD, 'The error, as it stands there')];
-    }
-
-    public function bench(): BenchHelp
-    {
-        return BenchHelp::Type;
     }
 
     public function judge(Judging $at): Outcome

@@ -5,30 +5,24 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Typed;
 
 use Burrow\BringUp\Kind\Base\Door;
-use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Step\BenchHelp;
+use Burrow\BringUp\Kind\Base\ReadOnTheBox;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
-use Burrow\BringUp\Step\StepPlace;
+use Burrow\BringUp\Step\Step;
 use Burrow\Household\DoorState;
 
 /** A clean shut-down before the power is pulled: over when nothing of the box answers any more. */
-final class Halt extends Told
+final class Halt extends ReadOnTheBox
 {
     public function name(): string
     {
         return 'halt';
     }
 
-    public function place(): StepPlace
+    public function takes(Step $step, bool $onBench): array
     {
-        return StepPlace::Box;
-    }
-
-    public function bench(): BenchHelp
-    {
-        return BenchHelp::Type;
+        return [];
     }
 
     public function judge(Judging $at): Outcome

@@ -5,19 +5,16 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Typed;
 
 use Burrow\BringUp\Kind\Base\Pasted;
-use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Step\BenchHelp;
+use Burrow\BringUp\Kind\Base\ReadOnTheBox;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
-use Burrow\BringUp\Step\Step;
-use Burrow\BringUp\Step\StepPlace;
 use Burrow\Intake\Tunnel\TunnelPeer;
 use Burrow\Judgement\Findings;
 use Burrow\Quantity\Duration;
 
 /** The endpoint's own list of peers shows that one of them has come through just now. */
-final class Handshake extends Told
+final class Handshake extends ReadOnTheBox
 {
     /** Seconds; keys are made anew after 120 (REKEY_AFTER_TIME of the protocol), and a person needs some to paste. */
     private const FRESH = 300;
@@ -25,21 +22,6 @@ final class Handshake extends Told
     public function name(): string
     {
         return 'handshake';
-    }
-
-    public function place(): StepPlace
-    {
-        return StepPlace::Box;
-    }
-
-    public function takes(Step $step, bool $onBench): array
-    {
-        return [Pasted::answer()];
-    }
-
-    public function bench(): BenchHelp
-    {
-        return BenchHelp::Type;
     }
 
     public function judge(Judging $at): Outcome

@@ -5,35 +5,17 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Typed;
 
 use Burrow\BringUp\Kind\Base\Pasted;
-use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Step\BenchHelp;
+use Burrow\BringUp\Kind\Base\ReadOnTheBox;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
-use Burrow\BringUp\Step\Step;
-use Burrow\BringUp\Step\StepPlace;
 use Burrow\Intake\Disks\FileSystemId;
 
 /** A file system is made; its UUID is what later commands go by. */
-final class MakeFileSystem extends Told
+final class MakeFileSystem extends ReadOnTheBox
 {
     public function name(): string
     {
         return 'make-file-system';
-    }
-
-    public function place(): StepPlace
-    {
-        return StepPlace::Box;
-    }
-
-    public function takes(Step $step, bool $onBench): array
-    {
-        return [Pasted::answer()];
-    }
-
-    public function bench(): BenchHelp
-    {
-        return BenchHelp::Type;
     }
 
     public function judge(Judging $at): Outcome

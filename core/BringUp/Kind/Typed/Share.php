@@ -5,35 +5,23 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Typed;
 
 use Burrow\BringUp\Kind\Base\Pasted;
-use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Step\BenchHelp;
+use Burrow\BringUp\Kind\Base\ReadOnTheBox;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Learned;
 use Burrow\BringUp\Step\Outcome;
 use Burrow\BringUp\Step\Step;
-use Burrow\BringUp\Step\StepPlace;
 
 /** The store is offered on the network; from now on it belongs to the box's record. */
-final class Share extends Told
+final class Share extends ReadOnTheBox
 {
     public function name(): string
     {
         return 'share';
     }
 
-    public function place(): StepPlace
-    {
-        return StepPlace::Box;
-    }
-
     public function takes(Step $step, bool $onBench): array
     {
         return [Pasted::ifOtherwise()];
-    }
-
-    public function bench(): BenchHelp
-    {
-        return BenchHelp::Type;
     }
 
     public function judge(Judging $at): Outcome

@@ -5,36 +5,18 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Typed;
 
 use Burrow\BringUp\Kind\Base\Pasted;
-use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Step\BenchHelp;
+use Burrow\BringUp\Kind\Base\ReadOnTheBox;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Learned;
 use Burrow\BringUp\Step\Outcome;
-use Burrow\BringUp\Step\Step;
-use Burrow\BringUp\Step\StepPlace;
 use Burrow\Intake\Updates\UpgradeSummary;
 
 /** The system is brought up to date; from what was printed, how many packages that were. */
-final class Upgrade extends Told
+final class Upgrade extends ReadOnTheBox
 {
     public function name(): string
     {
         return 'upgrade';
-    }
-
-    public function place(): StepPlace
-    {
-        return StepPlace::Box;
-    }
-
-    public function takes(Step $step, bool $onBench): array
-    {
-        return [Pasted::answer()];
-    }
-
-    public function bench(): BenchHelp
-    {
-        return BenchHelp::Type;
     }
 
     public function judge(Judging $at): Outcome

@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Typed;
 
 use Burrow\BringUp\Kind\Base\Pasted;
-use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Step\BenchHelp;
+use Burrow\BringUp\Kind\Base\ReadOnTheBox;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
 use Burrow\BringUp\Step\Step;
 use Burrow\BringUp\Step\StepField;
-use Burrow\BringUp\Step\StepPlace;
 use Burrow\Intake\Disks\BlockDevice;
 use Burrow\Judgement\Findings;
 use Burrow\Stores\DiskChoice;
@@ -21,7 +19,7 @@ use Burrow\Stores\DiskChoice;
  * The box's list of disks tells the store's from the one it runs on; the person types its name before anything is
  * wiped.
  */
-final class WhichDisk extends Told
+final class WhichDisk extends ReadOnTheBox
 {
     private const TYPED = 'typed_disk';
 
@@ -30,22 +28,12 @@ final class WhichDisk extends Told
         return 'which-disk';
     }
 
-    public function place(): StepPlace
-    {
-        return StepPlace::Box;
-    }
-
     public function takes(Step $step, bool $onBench): array
     {
         return [
             Pasted::answer(),
             StepField::line(self::TYPED, 'Name of the disk that may be wiped', 'as in the list'),
         ];
-    }
-
-    public function bench(): BenchHelp
-    {
-        return BenchHelp::Type;
     }
 
     public function judge(Judging $at): Outcome

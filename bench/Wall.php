@@ -2,10 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Bench\Net;
+namespace Bench;
 
 use Bench\Board\Board;
-use Bench\Services\Door;
+use Bench\Net\Answers;
+use Bench\Net\Door;
+use Bench\Net\Doors;
+use Bench\Net\SshDoor;
 use Bench\Services\Registry;
 use Bench\Services\Services;
 use React\Socket\ConnectionInterface;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bench\Shell;
+namespace Bench\Programs;
 
 /** What a program printed, and how it ended. */
 final readonly class Said

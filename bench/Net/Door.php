@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bench\Services;
+namespace Bench\Net;
 
 use Closure;
 use React\Socket\ConnectionInterface;

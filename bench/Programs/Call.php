@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bench\Shell;
+namespace Bench\Programs;
 
 use Bench\Board\Board;
 
