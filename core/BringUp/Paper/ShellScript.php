@@ -24,7 +24,7 @@ final readonly class ShellScript
                 $this->book->title(),
             )}\n# Typed on the box. It stops at the first command that fails; read what it says, then run it again from there.",
             'set -euo pipefail',
-            "by_hand() {\n    printf '\\n%s\\n' \"\$1\"\n    read -r -p 'Enter when it is done, Ctrl-C to stop: ' _ </dev/tty\n}",
+            "by_hand() {\n    printf '\\n'\n    cat\n    read -r -p 'Enter when it is done, Ctrl-C to stop: ' _ </dev/tty\n}",
         ];
         foreach ($this->book->steps as $number => $step) {
             $parts[] = $this->step($number + 1, $step);
@@ -43,17 +43,19 @@ final readonly class ShellScript
         }
         $ends = preg_match('/^(?:exit$|sudo systemctl (?:reboot|poweroff))/m', $step->command) === 1;
         if ($filled->where() !== 'box' || $filled->command === '' || $ends) {
-            return "{$head}\nby_hand {$this->word(
+            return "{$head}\nby_hand {$this->document(
                 trim("{$title}\n{$filled->told($step->text)}\n{$filled->commandAsFarAsKnown()}"),
             )}";
         }
         if ($filled->command === null) {
-            return "{$head}\nby_hand {$this->word(
+            return "{$head}\nby_hand {$this->document(
                 "{$title}\nA value is not known yet. Fill it in and type:\n{$filled->commandAsFarAsKnown()}",
             )}";
         }
         $prompt =
-            $step->expect === '' ? '' : "\nby_hand {$this->word("You should see: {$filled->told($step->expect)}")}";
+            $step->expect === ''
+                ? ''
+                : "\nby_hand {$this->document("You should see: {$filled->told($step->expect)}")}";
 
         return "{$head}\n{$filled->command}{$prompt}";
     }
@@ -64,8 +66,15 @@ final readonly class ShellScript
         return trim((string) preg_replace('/[\x00-\x1f\x7f]+/', ' ', $text));
     }
 
-    private function word(string $text): string
+    /** A text as it is, in a here-document whose end stands nowhere in it. */
+    private function document(string $text): string
     {
-        return "'".str_replace("'", "'\\''", $text)."'";
+        $text = str_replace("\r", '', $text);
+        $end = 'STEP';
+        while (preg_match("/^{$end}$/m", $text) === 1) {
+            $end .= 'S';
+        }
+
+        return "<<'{$end}'\n{$text}\n{$end}";
     }
 }

@@ -2,7 +2,7 @@
     <x-slot:say><b>{{ !$told ? 'Which box waits for an update is told to keepers only.' : ($late === 0 ? 'Nothing is overdue.' : ($late === 1 ? 'One update is overdue.' : "{$late} updates are overdue.")) }}</b> Each job has its own cadence; a
         box follows the shortest of its jobs.</x-slot:say>
     @if ($again !== [])
-        <section class="sheet">
+        <section class="sheet below">
             <h2>Passed over until a day</h2>
             <dl class="facts">
                 @foreach ($again as [$step, $title])
@@ -14,7 +14,7 @@
         </section>
     @endif
     @if ($doubts->isNotEmpty())
-        <section class="sheet">
+        <section class="sheet below">
             <h2>Steps that looked different</h2>
             @foreach ($doubts as $doubt)
                 <form class="row" method="post" action="{{ route('doubt.answered', $doubt) }}">@csrf<span><b>{{ $doubt->title }}</b>
