@@ -14,4 +14,5 @@ Route::middleware('auth')->group(function (): void {
 Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/boxes/{box}/updated', [UpkeepController::class, 'updated'])->name('box.updated');
     Route::post('/upkeep/doubts/{doubt}', [UpkeepController::class, 'answered'])->name('doubt.answered');
+    Route::post('/upkeep/steps/{step}', [UpkeepController::class, 'again'])->name('step.again');
 });

@@ -127,7 +127,7 @@ final readonly class RunBook
     {
         $answers = [];
         foreach ($this->run->box->jobs as $held) {
-            foreach ($held->answers ?? [] as $name => $value) {
+            foreach ($held->answers as $name => $value) {
                 $answers["{$held->job}:{$name}"] = $value;
             }
         }

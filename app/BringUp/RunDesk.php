@@ -230,6 +230,8 @@ final readonly class RunDesk
                 return;
             }
             $step->state = RunStep::DONE;
+            $days = (new RunBook($step->run, $this->playbooks))->step($step)->more->dueDays;
+            $step->due_on = $days === null ? null : now()->addDays($days);
             $step->outcome = mb_strimwidth($outcome->words, 0, 190, '…');
             $step->finished_at = now();
             $this->learn($step->run, $outcome);
@@ -317,7 +319,7 @@ final readonly class RunDesk
         $box->save();
         foreach ($learned->answers as $job => $answers) {
             $held = $box->jobs->firstWhere('job', $job);
-            $held?->update(['answers' => [...$held->answers ?? [], ...$answers]]);
+            $held?->update(['answers' => [...$held->answers, ...$answers]]);
         }
         if ($learned->store !== null) {
             Store::query()->firstOrCreate(

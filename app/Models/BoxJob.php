@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Cast\NamedTexts;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -12,7 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property string $job
  * @property Box $box
- * @property ?array<string, string> $answers  value => what the person answered when it was asked
+ * @property array<string, string> $answers  value => what the person answered when it was asked
  */
 class BoxJob extends Model
 {
@@ -20,7 +21,7 @@ class BoxJob extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['finished_at' => 'datetime', 'page_port' => 'integer', 'answers' => 'array'];
+    protected $casts = ['finished_at' => 'datetime', 'page_port' => 'integer', 'answers' => NamedTexts::class];
 
     /** @return BelongsTo<Box, $this> */
     public function box(): BelongsTo

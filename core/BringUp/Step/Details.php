@@ -31,6 +31,7 @@ final readonly class Details
      * @param  list<int>  $releases  of the system for which it is known
      * @param  string  $confirmed  month in which it was last gone through, as 2026-11
      * @param  bool  $repeatable  typing it twice does no harm
+     * @param  ?int  $dueDays  days after which what it is about is due again; null when never
      */
     public function __construct(
         public string $job = '',
@@ -51,6 +52,7 @@ final readonly class Details
         public array $releases = [],
         public string $confirmed = '',
         public bool $repeatable = true,
+        public ?int $dueDays = null,
     ) {
     }
 

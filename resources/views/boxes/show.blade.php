@@ -130,6 +130,22 @@
                     <dd>{{ $box->dependencies->map(fn($d) => "{$d->provider->name} for {$d->what}")->implode(', ') ?: 'no other box' }}</dd>
                 </dl>
             </section>
+            @php($answered = auth()->user()->isKeeper() ? $box->jobs->filter(fn($job) => $job->answers !== []) : collect())
+            @if ($answered->isNotEmpty())
+                <section class="sheet">
+                    <h2>Answered when it was set up</h2>
+                    @foreach ($answered as $job)
+                        <h3>{{ ucfirst($job->called()) }}</h3>
+                        <dl class="facts">
+                            @foreach ($job->answers as $name => $value)
+                                <dt>{{ str_replace(['_', '-'], ' ', $name) }}</dt>
+                                <dd>{!! nl2br(e($value)) !!}</dd>
+                            @endforeach
+                        </dl>
+                    @endforeach
+                    <p class="hint">What steps asked, for the day it is set up anew. Secrets are never among it.</p>
+                </section>
+            @endif
             <section class="sheet">
                 <h2>Updates</h2>
                 @if ($due)

@@ -3,14 +3,13 @@
         box follows the shortest of its jobs.</x-slot:say>
     @if ($again !== [])
         <section class="sheet below">
-            <h2>Passed over until a day</h2>
-            <dl class="facts">
-                @foreach ($again as [$step, $title])
-                    <dt class="mono {{ $step->due_on->isPast() ? 'late' : '' }}">{{ $step->due_on->format('D Y-m-d') }}</dt>
-                    <dd><a href="{{ route('run', $step->run_id) }}" data-stop>{{ $step->run->box->called() }}</a>: {{ $title }}. {{ ucfirst($step->outcome) }}
-                        {{ $step->due_on->isPast() ? 'Its day has come.' : '' }}</dd>
-                @endforeach
-            </dl>
+            <h2>Steps with a day</h2>
+            @foreach ($again as [$step, $title])
+                <form class="row" method="post" action="{{ route('step.again', $step) }}">@csrf<time class="mono" datetime="{{ $step->due_on->format('Y-m-d') }}">{{ $step->due_on->format('D Y-m-d') }}</time>
+                    <span><a href="{{ route('run', $step->run_id) }}" data-stop>{{ $step->run->box->called() }}</a>: {{ $title }}. {{ ucfirst((string) $step->outcome) }}.
+                        <b>{{ $step->due_on->isPast() ? 'Its day has come.' : '' }}</b></span>
+                    <button class="ghost">Looked after</button></form>
+            @endforeach
         </section>
     @endif
     @if ($doubts->isNotEmpty())

@@ -267,6 +267,12 @@ test('the pages survive whatever a run, a box or a plan holds', function (Closur
         ]),
     ],
     'learned nothing' => [fn (Run $run) => DB::table('runs')->update(['learned' => '[]'])],
+    'answers that are no list' => [
+        fn (Run $run) => DB::table('box_jobs')->update(['answers' => '[3, {"a": []}, "x"]']),
+    ],
+    'answers of many kinds' => [
+        fn (Run $run) => DB::table('box_jobs')->update(['answers' => '{"upstream": [], "listed": 3, "device": "<b>"}']),
+    ],
     'no steps' => [fn (Run $run) => DB::table('run_steps')->delete()],
     'an address that is none' => [
         fn (Run $run) => DB::table('boxes')

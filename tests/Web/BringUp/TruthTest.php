@@ -312,7 +312,7 @@ test(
         $act('skip', ['reason' => 'the router is locked', 'again' => now()->addWeek()->format('Y-m-d')]);
         expect($at->refresh()->due_on?->format('Y-m-d'))->toBe(now()->addWeek()->format('Y-m-d'));
         $this->get('/upkeep')
-            ->assertSee('Passed over until a day')
+            ->assertSee('Steps with a day')
             ->assertSee('Pin its address in the router')
             ->assertSee('the router is locked');
     },
@@ -365,6 +365,9 @@ test('what was answered is kept with the job, and stands there when it is asked 
         'listed' => "a.example\nb.example",
         'answered' => 'x.example',
     ]);
+    $this->get("/boxes/{$box->id}")->assertSee('Answered when it was set up')->assertSee('x.example');
+    $this->asGuest()->get("/boxes/{$box->id}")->assertDontSee('x.example');
+    $this->asKeeper();
     $run->delete();
     $again = app(RunDesk::class)->begin($box->refresh());
     $position = $again->steps()->where('step', 'filter-values')->value('position');

@@ -38,7 +38,7 @@ final class UpkeepController
                 ? count(array_filter(Calendar::of($house), fn (Due $due): bool => $due->isOverdue()))
                 : 0,
             'users' => Box::query()->pluck('user', 'id'),
-            'again' => $told ? $this->again() : [],
+            'again' => $told ? $this->dated() : [],
             'doubts' => $told
                 ? StepDoubt::query()
                     ->with('box.jobs')
@@ -50,12 +50,15 @@ final class UpkeepController
         ]);
     }
 
-    /** @return list<array{RunStep, string}> steps that were passed over until a day, with their titles */
-    private function again(): array
+    /**
+     * @return list<array{RunStep, string}> steps that have a day: passed over until then, or due again; with their
+     *         titles
+     */
+    private function dated(): array
     {
         $steps = RunStep::query()
             ->with(['run.box.jobs', 'run.box.network', 'run.steps'])
-            ->where('state', RunStep::SKIPPED)
+            ->whereIn('state', [RunStep::SKIPPED, RunStep::DONE])
             ->whereNotNull('due_on')
             ->orderBy('due_on')
             ->limit(self::SHOWN)
@@ -65,6 +68,19 @@ final class UpkeepController
             fn (RunStep $step): array => [$step, (new RunBook($step->run, $this->playbooks))->step($step)->title],
             array_values($steps->all()),
         );
+    }
+
+    /** Somebody looked after a step whose day has come: it has its next one, or none. */
+    public function again(RunStep $step): RedirectResponse
+    {
+        $played = (new RunBook($step->run->load(['box.jobs', 'box.network', 'steps']), $this->playbooks))->step($step);
+        $days = $step->state === RunStep::DONE ? $played->more->dueDays : null;
+        $step->update(['due_on' => $days === null ? null : now()->addDays($days)]);
+        JournalEntry::write($step->run->box, 'update', "“{$played->title}” was looked after.");
+
+        return redirect()
+            ->route('upkeep')
+            ->with('told', "“{$played->title}”: written down as looked after.");
     }
 
     /** Somebody looked after a step that had looked different. */
