@@ -334,6 +334,26 @@ test('what rests on a step that was passed over is not done before it', function
         RunStep::OPEN,
         ['bringup.needs_first'],
     ]);
+    $this->post("/upkeep/steps/{$at->id}");
+    expect($at->refresh()->due_on)->toBeNull();
+    $this->get('/upkeep')->assertDontSee('the router is locked');
+});
+
+test('what was built from source is due again, and once more after it was looked after', function (): void {
+    $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'login' => 'key']);
+    $box->jobs()->update(['job' => 'tv-recorder', 'school' => 'source']);
+    $run = app(RunDesk::class)->begin($box->refresh());
+    $due = $run->steps()->where('step', 'rebuild-due')->firstOrFail();
+    $run->steps()
+        ->where('position', '<', $due->position)
+        ->update(['state' => RunStep::DONE]);
+    $this->asKeeper()->post("/runs/{$run->id}/steps/{$due->id}/done", ['version' => $due->version]);
+    expect($due->refresh()->due_on?->format('Y-m-d'))->toBe(now()->addDays(90)->format('Y-m-d'));
+    $this->get('/upkeep')->assertSee('Its updates are builds');
+    $this->travel(100)->days();
+    $this->get('/upkeep')->assertSee('Its day has come.');
+    $this->post("/upkeep/steps/{$due->id}");
+    expect($due->refresh()->due_on?->format('Y-m-d'))->toBe(now()->addDays(90)->format('Y-m-d'));
 });
 
 test('what was answered is kept with the job, and stands there when it is asked again', function (): void {
