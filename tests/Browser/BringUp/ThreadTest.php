@@ -288,6 +288,10 @@ test('a job is played by mouse from its plan to its acceptance', function (strin
             'Is a listed name refused through the tunnel?',
         ],
     ],
+    'a hub that starts from a drive' => [
+        'job=automation-hub&school=container&board=flint&disk=ssd-500&start=drive',
+        ['The radio stick, on a lead', 'What its documentation says', 'Claim it at once', 'Does a device obey?'],
+    ],
     'a printer host' => [
         'job=print-host&school=container&board=flint&disk=none',
         [
