@@ -75,6 +75,7 @@ test('what a tool printed becomes facts', function (): void {
             'facts' => [
                 ['address' => '172.22.8.131', 'mac' => '02:4b:1e:90:00:07', 'name' => 'wren', 'expires' => null],
             ],
+            'totals' => [],
             'findings' => [],
         ])
         ->and(burrowCommand('read tea -', '')['exit'])

@@ -9,6 +9,9 @@
                 <x-field name="router" label="Router" :value="$typed['router']" :findings="$findings" code />
                 <x-field name="domain" label="Local domain" :value="$typed['domain']" :findings="$findings" code hint="home.arpa is set aside for homes (RFC 8375)." />
                 <x-field name="time_zone" label="Time zone" :value="$typed['time_zone']" :findings="$findings" code />
+                <x-field name="currency" label="Currency of prices" :value="$typed['currency'] ?? ''" :findings="$findings" code maxlength="3" hint="Three letters (ISO 4217). Nothing is converted." />
+                <x-field name="engine" label="Container engine" :value="$typed['engine'] ?? ''" :findings="$findings" code maxlength="40" placeholder="podman"
+                    hint="Its command, as steps type it; podman where nothing stands here." />
             </div>
             <div>
                 <x-field name="pool_first" label="Handed out from" :value="$typed['pool_first']" :findings="$findings" code />
@@ -16,9 +19,6 @@
                 <x-field name="wan" label="Address outside" :value="$typed['wan'] ?? ''" :findings="$findings" code />
                 <x-field name="country" label="Country of the radios" :value="$typed['country'] ?? ''" :findings="$findings" code maxlength="2"
                     hint="Two capital letters (ISO 3166); it decides the channels, by law." />
-                <x-field name="currency" label="Currency of prices" :value="$typed['currency'] ?? ''" :findings="$findings" code maxlength="3" hint="Three letters (ISO 4217). Nothing is converted." />
-                <x-field name="engine" label="Container engine" :value="$typed['engine'] ?? ''" :findings="$findings" code maxlength="40" placeholder="podman"
-                    hint="Its command, as steps type it; podman where nothing stands here." />
                 <x-field name="ssids" label="Wi-Fi networks, one a line" :value="$typed['ssids'] ?? ''" :findings="$findings" area code
                     hint="Their names only. A card that spells one differently is found before it costs an evening." />
             </div>
