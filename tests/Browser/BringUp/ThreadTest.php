@@ -277,7 +277,7 @@ test('a job is played by mouse from its plan to its acceptance', function (strin
     expect(array_values(array_diff($steps, $met)))->toBe([])->and($chrome->complaints())->toBe([]);
 })->with([
     'a filter with a tunnel' => [
-        'job=filter-and-tunnel&board=flint&disk=none',
+        'job=filter-and-tunnel&board=flint&drive=none',
         [
             'Is port 53 free?',
             'Names are refused and answered',
@@ -289,11 +289,11 @@ test('a job is played by mouse from its plan to its acceptance', function (strin
         ],
     ],
     'a hub that starts from a drive' => [
-        'job=automation-hub&school=container&board=flint&disk=ssd-500&start=drive',
+        'job=automation-hub&school=container&board=flint&drive=ssd-500&start=drive',
         ['The radio stick, on a lead', 'What its documentation says', 'Claim it at once', 'Does a device obey?'],
     ],
     'a printer host' => [
-        'job=print-host&school=container&board=flint&disk=none',
+        'job=print-host&school=container&board=flint&drive=none',
         [
             'The printer must not feed the board',
             'The container engine',
