@@ -88,10 +88,10 @@ function userland(): string
     $folder = getcwd().'/'.USERLAND.'/layer-'.bin2hex(random_bytes(4));
     $base = getcwd().'/'.USERLAND.'/base';
     $made = run(
-        "mkdir -p {$folder}/{up,work,root} && mount -t overlay overlay -o lowerdir={$base},upperdir={$folder}/up,workdir={$folder}/work {$folder}/root && mount -t proc proc {$folder}/root/proc && mount --bind /dev {$folder}/root/dev",
+        "mkdir -p {$folder}/{up,work,root} && mount -t overlay overlay -o lowerdir={$base},upperdir={$folder}/up,workdir={$folder}/work {$folder}/root && mount -t proc proc {$folder}/root/proc",
     );
     register_shutdown_function(
-        fn () => exec("umount {$folder}/root/dev {$folder}/root/proc {$folder}/root 2>/dev/null; rm -rf {$folder}"),
+        fn () => exec("umount {$folder}/root/proc {$folder}/root 2>/dev/null; rm -rf {$folder}"),
     );
     $made['exit'] === 0 || throw new RuntimeException($made['all']);
 
