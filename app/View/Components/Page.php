@@ -33,13 +33,13 @@ final class Page extends Component
         $theme = $request->cookie('theme');
         $this->theme = in_array($theme, ['chalk', 'den'], true) ? $theme : '';
         $this->run = Run::inProgress();
-        $step = $this->run?->current();
+        $step = $this->run?->nextStep();
         $this->stepNumber = ($step->position ?? 0) + 1;
         // Only what was begun has a countdown; without one no page has to read a playbook for its head.
         $this->countdown =
             $this->run === null || $step?->began_at === null
                 ? null
-                : (new RunBook($this->run, $playbooks))->countdown($step);
+                : (new RunBook($this->run->load(['box.network', 'steps']), $playbooks))->countdown($step);
     }
 
     public function render(): View

@@ -286,6 +286,16 @@ test('a hub has as many sockets as it has', function (): void {
         range(1, 9),
     );
     expect(PlanAnswer::to(plan()->with(plugged: $plugged))->findings->codes())->toContain('plan.hub_sockets');
+    // As many as it has is not one too many: the disk of this plan hangs on it, too.
+    foreach (range(1, 9) as $count) {
+        $plan = plan()->with(plugged: array_slice($plugged, 0, $count));
+        $hub = $plan->hub();
+        $tooMany = $hub !== null && $hub->sockets > 0 && $count + 1 > $hub->sockets;
+        expect([$count, in_array('plan.hub_sockets', PlanAnswer::to($plan)->findings->codes(), true)])->toBe([
+            $count,
+            $tooMany,
+        ]);
+    }
 });
 
 test('nobody said from what: nothing is wrong with that; a desktop and a phone have a browser', function (): void {
