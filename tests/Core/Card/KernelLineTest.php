@@ -27,7 +27,10 @@ test('the netmask of every length decides who is inside', function (): void {
         $mask = long2ip((0xFFFFFFFF << (32 - $length)) & 0xFFFFFFFF);
         $network = ip2long('172.22.0.0');
         $last = $network + 2 ** (32 - $length) - 1;
-        $field = fn (int $address, int $gateway): string => long2ip($address).'::'.long2ip($gateway).":{$mask}:wren:eth0:off";
+        $field = fn (int $address, int $gateway): string => long2ip($address).
+            '::'.
+            long2ip($gateway).
+            ":{$mask}:wren:eth0:off";
         expect([$length, kernelSays($field($network + 2, $last - 1))])
             ->toBe([$length, []])
             ->and([$length, kernelSays($field($network + 2, $last + 2))])
@@ -40,7 +43,18 @@ test('the netmask of every length decides who is inside', function (): void {
 });
 
 test('an address field has four to ten fields', function (): void {
-    $fields = ['172.22.8.20', '', '172.22.8.1', '255.255.255.0', 'wren', 'eth0', 'off', '172.22.8.1', '172.22.8.2', '172.22.8.3'];
+    $fields = [
+        '172.22.8.20',
+        '',
+        '172.22.8.1',
+        '255.255.255.0',
+        'wren',
+        'eth0',
+        'off',
+        '172.22.8.1',
+        '172.22.8.2',
+        '172.22.8.3',
+    ];
     for ($count = 4; $count <= 10; $count++) {
         expect([$count, kernelSays(implode(':', array_slice($fields, 0, $count)))])->toBe([$count, []]);
     }

@@ -370,9 +370,7 @@ test('a first copy over the line, a battery, and a subscription that ends', func
                 ->code,
         )
         ->toBe('plan.never_pays')
-        ->and(
-            PayBack::of(plan()->with(circumstances: new Circumstances(subscription: Money::of(0.5))))?->figures(),
-        )
+        ->and(PayBack::of(plan()->with(circumstances: new Circumstances(subscription: Money::of(0.5))))?->figures())
         ->toBe(['pay_back_months' => null])
         ->and(PayBack::of($plan)?->figures()['pay_back_months'])
         ->toEqualWithDelta(PayBack::of($plan)?->months(), 0.005)
