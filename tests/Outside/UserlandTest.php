@@ -2,7 +2,15 @@
 
 declare(strict_types=1);
 
+use App\Probe\GreetingProbe;
+use App\Probe\NameProbe;
+use App\Probe\Target;
+use Burrow\BringUp\Seen\Greeting;
 use Burrow\BringUp\Step\StepPlace;
+use Burrow\Filter\DnsmasqList;
+use Burrow\Filter\DnsmasqSettings;
+use Burrow\Net\Protocol;
+use Burrow\Stores\SmbShare;
 use Symfony\Component\Yaml\Yaml;
 
 // Every command and file of every playbook that is typed on a plain system, tried in a Debian 12 userland.
@@ -48,12 +56,12 @@ BASH;
  * network.
  */
 const COMPOSED = <<<'BASH'
-    printf '#!/bin/sh\necho "$@" >>/tmp/engine.log\ncase "$1" in --version) echo podman version 4.3.1 ;; esac\n' >/tmp/engine
-    chmod 755 /tmp/engine
-    cd "$(dirname FILE)"
-    podman-compose --podman-path /tmp/engine up --detach >/tmp/composed 2>&1 || { cat /tmp/composed; exit 1; }
-    grep '^run ' /tmp/engine.log | grep -- "-v $PWD/data:/" | grep -- '--restart unless-stopped registry.home.arpa/bench/' | grep -Eq -- '-p [0-9]+:[0-9]+|--network host|--net host|--net=host' || { cat /tmp/engine.log; exit 1; }
-    BASH;
+printf '#!/bin/sh\necho "$@" >>/tmp/engine.log\ncase "$1" in --version) echo podman version 4.3.1 ;; esac\n' >/tmp/engine
+chmod 755 /tmp/engine
+cd "$(dirname FILE)"
+podman-compose --podman-path /tmp/engine up --detach >/tmp/composed 2>&1 || { cat /tmp/composed; exit 1; }
+grep '^run ' /tmp/engine.log | grep -- "-v $PWD/data:/" | grep -- '--restart unless-stopped registry.home.arpa/bench/' | grep -Eq -- '-p [0-9]+:[0-9]+|--network host|--net host|--net=host' || { cat /tmp/engine.log; exit 1; }
+BASH;
 
 /** @return array<string, string> everything that the steps of a playbook ask, read or learn */
 function sampleValues(string $id): array
@@ -91,7 +99,7 @@ function userland(): string
         "mkdir -p {$folder}/{up,work,root} && mount -t overlay overlay -o lowerdir={$base},upperdir={$folder}/up,workdir={$folder}/work {$folder}/root && mount -t proc proc {$folder}/root/proc",
     );
     register_shutdown_function(
-        fn () => exec("umount {$folder}/root/proc {$folder}/root 2>/dev/null; rm -rf {$folder}"),
+        fn () => exec("umount --lazy {$folder}/root/proc {$folder}/root 2>/dev/null; rm -rf {$folder}"),
     );
     $made['exit'] === 0 || throw new RuntimeException($made['all']);
 
@@ -180,3 +188,58 @@ test('every command and file of it works on a plain Debian 12', function (string
         }
     }
 })->with('plain');
+
+/** Where a probe asks, on loopback. */
+function loopback(int $port): Target
+{
+    $class = new ReflectionClass(Target::class);
+    $target = $class->newInstanceWithoutConstructor();
+    $class->getMethod('__construct')->invoke($target, '127.0.0.1', $port);
+
+    return $target;
+}
+
+test('what the probes ask is understood by the real services', function (): void {
+    $root = userland();
+    file_put_contents(
+        "{$root}/etc/samba/smb.conf",
+        "[global]\ninterfaces = 127.0.0.1\nbind interfaces only = yes\nsmb ports = 44517\ndisable netbios = yes\n".
+            new SmbShare('store', '/srv', 'warden').
+            "\n",
+    );
+    // The upstream is a port of this machine where nobody answers: nothing leaves it.
+    $settings = new DnsmasqSettings('sieve', 'thistledown.home.arpa', '172.22.8.53', '127.0.0.9');
+    file_put_contents("{$root}/etc/dnsmasq.d/house.conf", "{$settings}\n");
+    file_put_contents("{$root}/etc/dnsmasq.d/list.conf", DnsmasqList::of("listed.example\nads.example.net")."\n");
+    $quiet = array_fill(0, 3, ['file', '/dev/null', 'r+']);
+    $services = array_map(
+        fn (array $command) => proc_open(['timeout', '30', 'chroot', $root, ...$command], $quiet, $pipes),
+        [
+            ['smbd', '--foreground', '--no-process-group'],
+            [
+                'dnsmasq',
+                '--keep-in-foreground',
+                '--port=45317',
+                '--listen-address=127.0.0.1',
+                '--conf-dir=/etc/dnsmasq.d,*.conf',
+            ],
+        ],
+    );
+    $ask = fn (string $name, Protocol $over) => (new NameProbe(2))->ask(loopback(45317), $name, $over);
+    $until = microtime(true) + 15;
+    do {
+        usleep(200_000);
+        $said = (new GreetingProbe(2))->ask(loopback(44517), Greeting::Smb->opening());
+    } while (($said === null || $ask('listed.example', Protocol::Udp)->isSilent()) && microtime(true) < $until);
+    expect(Greeting::Smb->fits((string) $said, ''))->toBeTrue();
+    foreach ([Protocol::Udp, Protocol::Tcp] as $over) {
+        foreach (['listed.example', 'below.listed.example', 'ADS.example.net'] as $name) {
+            expect([$name, $over, $ask($name, $over)->isRefused()])->toBe([$name, $over, true]);
+        }
+        expect($ask('sieve.thistledown.home.arpa', $over)->addresses)->toBe(['172.22.8.53']);
+        // One that is on no list is asked of the upstream, and that is silent here: that is no refusal.
+        expect($ask('notlisted.example', $over)->isRefused())->toBeFalse();
+    }
+    array_map(proc_terminate(...), $services);
+    array_map(proc_close(...), $services);
+});
