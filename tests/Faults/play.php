@@ -167,7 +167,10 @@ try {
                     if ($visitor->has(">{$button}<")) {
                         return $visitor->press(
                             $button,
-                            $visitor->has('id="typed_disk"') ? ['typed_disk' => 'sda'] : [],
+                            [
+                                ...$visitor->has('id="typed_disk"') ? ['typed_disk' => 'sda'] : [],
+                                ...$visitor->has('name="answer"') ? ['answer' => 'yes'] : [],
+                            ],
                         );
                     }
                 }
