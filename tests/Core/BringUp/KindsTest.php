@@ -618,6 +618,18 @@ test('names must be refused, answered, and be of this house, over both transport
         ->toBeFalse();
 });
 
+test('where nobody answers a name, one question over each transport is enough', function (): void {
+    $network = Mockery::mock(Asking::class);
+    $network->shouldReceive('lookup')->twice()->andReturn(new NameAnswer(null));
+    $look = new Look(refused: ["a.example\nb.example\nc.example"], answered: ['d.example'], local: 'e.example');
+    $outcome = judgedAs('ask-names', new Details(look: $look), [], $network);
+    expect([$outcome->over, $outcome->looked])->toBe([
+        false,
+        ['udp/53' => DoorState::Silent, 'tcp/53' => DoorState::Silent],
+    ]);
+    Mockery::close();
+});
+
 test('a page is ready, loading, another one, or none', function (): void {
     $look = new Look(port: '{{page_port}}', path: '/admin', shows: 'Hub');
     $facts = new RunFacts(

@@ -60,6 +60,10 @@ final class AskNames extends Told
                 } elseif ($protocol === Protocol::Udp) {
                     $findings[] = BringUpFindings::namesAnswered($name, $answer->words());
                 }
+                // Where nobody answers the first, the others would only be waited for.
+                if ($answer->isSilent()) {
+                    break;
+                }
             }
         }
         $list = Findings::of(...$findings);
