@@ -87,19 +87,85 @@ final readonly class Intake
             return $this->refused($kind, IntakeFindings::notText());
         }
 
-        $text = Paste::clean(mb_scrub((string) preg_replace('/^\xEF\xBB\xBF/', '', $text), 'UTF-8'));
+        $paste = Paste::of(mb_scrub((string) preg_replace('/^\xEF\xBB\xBF/', '', $text), 'UTF-8'));
         if ($kind !== self::AUTO) {
-            return $this->readers[$kind]->read($text);
+            return $this->best($this->readers[$kind], $paste);
         }
-        // The first whose sign is there and that understands something; texts of two kinds in one are told by it.
-        foreach ($this->readers as $reader) {
-            $reading = preg_match($reader->sign(), $text) === 1 ? $reader->read($text) : null;
-            if ($reading !== null && ($reading->facts !== [] || $reading->totals !== [])) {
-                return $reading;
+        $found = $this->found($paste);
+
+        return $found === []
+            ? $this->refused($kind, IntakeFindings::noKindFits(array_keys($this->readers)))
+            : $found[0]->with(array_slice($found, 1));
+    }
+
+    /** The text as it came; joined at the edge of a terminal where the reader makes more of that. */
+    private function best(Reader $reader, Paste $paste): Reading
+    {
+        $asItCame = $reader->read($paste->text());
+        $unwrapped = $paste->unwrapped();
+        $joined = $unwrapped === null ? null : $reader->read($unwrapped->text());
+
+        return $joined !== null && $joined->beats($asItCame) ? $joined : $asItCame;
+    }
+
+    /**
+     * What readers understand of a text by its looks, one reading a kind. Each part between prompts belongs to the
+     * first reader that has its sign and understands it; where no prompts stand and that one passes lines over, the
+     * others are asked, too.
+     *
+     * @return list<Reading>
+     */
+    private function found(Paste $paste): array
+    {
+        $parts = $paste->parts();
+        if (count($parts) === 1) {
+            $readings = [];
+            foreach ($this->signed($paste) as $reader) {
+                $reading = $this->best($reader, $paste);
+                if ($reading->understood()) {
+                    $readings[] = $reading;
+                }
+                if ($readings !== [] && $readings[0]->unread === 0) {
+                    break;
+                }
+            }
+
+            return $readings;
+        }
+        $lines = [];
+        foreach ($parts as $part) {
+            $own = Paste::of($part);
+            foreach ($this->signed($own) as $reader) {
+                if ($this->best($reader, $own)->understood()) {
+                    foreach (explode("\n", $part) as $at => $line) {
+                        $lines[$reader->kind()][$at] = ($lines[$reader->kind()][$at] ?? '').$line;
+                    }
+                    break;
+                }
             }
         }
 
-        return $this->refused($kind, IntakeFindings::noKindFits(array_keys($this->readers)));
+        return array_map(
+            fn (string $kind): Reading => $this->best(
+                $this->readers[$kind],
+                Paste::of(implode("\n", $lines[$kind])),
+            ),
+            array_keys($lines),
+        );
+    }
+
+    /** @return list<Reader> whose sign is in the text */
+    private function signed(Paste $paste): array
+    {
+        $text = ($paste->unwrapped() ?? $paste)->text();
+
+        return array_values(
+            array_filter(
+                $this->readers,
+                fn (Reader $reader): bool => preg_match($reader->sign(), $text) === 1 ||
+                    preg_match($reader->sign(), $paste->text()) === 1,
+            ),
+        );
     }
 
     private function refused(string $kind, Finding $finding): Reading

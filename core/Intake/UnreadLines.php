@@ -31,6 +31,11 @@ final class UnreadLines
         $this->findings[] = IntakeFindings::lineNotRead($this->kind, $line, $why);
     }
 
+    public function count(): int
+    {
+        return count($this->findings) + $this->more;
+    }
+
     public function findings(): Findings
     {
         $all = Findings::of(...$this->findings);

@@ -121,3 +121,76 @@ test('an upgrade is counted by what it says, a list by its lines', function (): 
         ->and($list['facts'][0])
         ->toMatchArray(['from' => '3.0.14-1', 'to' => '3.0.15-1', 'security' => true]);
 });
+
+/** What a terminal of so many columns leaves of a text when it is copied line by line. */
+function brokenAt(int $columns, string $text): string
+{
+    return implode(
+        "\n",
+        array_merge(
+            ...array_map(
+                fn (string $line): array => $line === ''
+                    ? ['']
+                    : array_map(rtrim(...), mb_str_split($line, $columns)),
+                explode("\n", $text),
+            ),
+        ),
+    );
+}
+
+test('lines that a terminal broke at its edge are joined', function (
+    string $kind,
+    string $text,
+    int $columns,
+): void {
+    $whole = facts($kind, $text);
+    expect($whole['facts'])
+        ->not->toBe([])
+        ->and(facts($kind, brokenAt($columns, $text))['facts'])
+        ->toBe($whole['facts'])
+        ->and(facts('auto', "warden@wren:~ $ x\n".brokenAt($columns, $text))['facts'])
+        ->toBe($whole['facts']);
+})
+    ->with([
+        'host key' => [
+            'hostkeys',
+            'wren.home.arpa ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIIm2uMmTbnZDDQWTzCGGYZKbEUHWO6c2bUtC0Dm1UuYx',
+        ],
+        'lease with a long client id' => [
+            'leases',
+            "1795673352 02:4b:1e:90:00:07 192.168.20.17 a-rather-long-name-of-a-box ff:1e:90:00:07:00:01:00:01:2c:11\n".
+            '1795673353 02:4b:1e:90:00:08 192.168.20.18 wren *',
+        ],
+        'json on one line' => [
+            'lsblk',
+            '{"blockdevices": [{"name":"sda","size":128035676160,"type":"disk","model":"a model with blanks","tran":"usb","rm":true,"ro":false}]}',
+        ],
+        'packages' => [
+            'updates',
+            "linux-image-arm64-with-a-long-name/stable-security,stable-updates 6.1.119-1 arm64 [upgradable from: 6.1.115-1]\n".
+            'openssl/stable-security 3.0.15-1 arm64 [upgradable from: 3.0.14-1]',
+        ],
+    ])
+    ->with([80, 100]);
+
+test('lines that end at the edge by themselves stay', function (): void {
+    $name = str_repeat('n', 80 - strlen('1795673352 02:4b:1e:90:00:07 192.168.20.17  *'));
+    $text =
+        "1795673352 02:4b:1e:90:00:07 192.168.20.17 {$name} *\n".
+        '1795673353 02:4b:1e:90:00:08 192.168.20.18 wren *';
+    expect(facts('leases', $text)['facts'])->toHaveCount(2);
+});
+
+test('texts of two kinds in one paste are both read', function (): void {
+    $read = facts(
+        'auto',
+        "warden@wren:~ $ systemctl --failed\n0 loaded units listed.\nwarden@wren:~ $ timedatectl\nTime zone: Etc/UTC (UTC, +0000)\n".
+            "root@wren:~# cat /etc/os-release\nID=debian\nVERSION_CODENAME=bookworm\n",
+    );
+    expect($read['kind'])
+        ->toBe('clock')
+        ->and($read['also'][0]['kind'])
+        ->toBe('machine')
+        ->and($read['also'][0]['facts'][0]['codename'])
+        ->toBe('bookworm');
+});
