@@ -13,6 +13,7 @@ use App\Probe\NameProbe;
 use App\Probe\PageProbe;
 use App\Probe\Target;
 use App\Probe\TcpProbe;
+use Burrow\BringUp\Seen\Greeting;
 use Burrow\BringUp\Seen\NameAnswer;
 use Burrow\BringUp\Seen\PageSeen;
 use Burrow\BringUp\Step\Asking;
@@ -69,10 +70,10 @@ final readonly class Asker implements Asking
             : null;
     }
 
-    public function greeting(Ipv4 $address, int $port, string $send): ?string
+    public function greeting(Ipv4 $address, int $port, Greeting $greeting, string $path): ?string
     {
         return $this->door($address, $port) === DoorState::Open
-            ? $this->greetings->ask(Target::of($this->box, $address, $port), $send)
+            ? $this->greetings->ask(Target::of($this->box, $address, $port), $greeting, $path)
             : null;
     }
 }

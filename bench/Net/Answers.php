@@ -26,15 +26,44 @@ final class Answers
         $length = strlen($body);
 
         return self::once(
-            fn (string $in): ?string => str_contains($in, "\r\n\r\n")
-                ? "HTTP/1.1 200 OK\r\nContent-Type: text/html\r\nContent-Length: {$length}\r\nConnection: close\r\n\r\n{$body}"
-                : null,
+            fn (string $in): ?string => ! str_contains($in, "\r\n\r\n")
+                ? null
+                : (str_starts_with($in, 'GET /camera')
+                    ? self::picture()
+                    : "HTTP/1.1 200 OK\r\nContent-Type: text/html\r\nContent-Length: {$length}\r\nConnection: close\r\n\r\n{$body}"),
         );
+    }
+
+    /** The first picture of a camera's endless stream: a JPEG's head, its comment, its end. */
+    private static function picture(): string
+    {
+        return "HTTP/1.1 200 OK\r\nContent-Type: multipart/x-mixed-replace; boundary=next\r\nConnection: close\r\n\r\n".
+            "--next\r\nContent-Type: image/jpeg\r\n\r\n\xFF\xD8\xFF\xFE\0\x05bed\xFF\xD9\r\n--next\r\n";
     }
 
     public static function line(string $says): Closure
     {
         return fn (ConnectionInterface $connection) => $connection->write($says);
+    }
+
+    /** An audio player in the middle of an album: greets, and answers each command. */
+    public static function player(): Closure
+    {
+        return function (ConnectionInterface $connection): void {
+            $connection->write("OK MPD 0.23.5\n");
+            $buffer = '';
+            $connection->on('data', function (string $data) use (&$buffer, $connection): void {
+                $buffer = substr($buffer.$data, -self::MOST_BYTES);
+                while (($end = strpos($buffer, "\n")) !== false) {
+                    match (substr($buffer, 0, $end)) {
+                        'status' => $connection->write("volume: 40\nrepeat: 0\nstate: play\nsong: 3\nOK\n"),
+                        'close' => $connection->end(),
+                        default => $connection->write("ACK [5@0] {} unknown command\n"),
+                    };
+                    $buffer = substr($buffer, $end + 1);
+                }
+            });
+        };
     }
 
     /** Accepts and hangs up. */

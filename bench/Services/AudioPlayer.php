@@ -35,7 +35,7 @@ final class AudioPlayer implements Service
     public function doors(Board $board): array
     {
         return preg_match('/^port "(\d+)"$/m', $board->machine->read(self::FILE) ?? '', $match) === 1
-            ? [new Door((int) $match[1], serve: Answers::line("OK MPD 0.23.5\n"))]
+            ? [new Door((int) $match[1], serve: Answers::player())]
             : [];
     }
 }

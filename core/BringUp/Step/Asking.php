@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp\Step;
 
+use Burrow\BringUp\Seen\Greeting;
 use Burrow\BringUp\Seen\NameAnswer;
 use Burrow\BringUp\Seen\PageSeen;
 use Burrow\Household\DoorState;
@@ -33,10 +34,10 @@ interface Asking
     public function page(Ipv4 $address, int $port, string $path, bool $tls): ?PageSeen;
 
     /**
-     * The first bytes that a TCP service says, after these were sent to it; null when nobody answered.
+     * The first bytes that a TCP service says to this greeting; null when nobody answered.
      *
-     * @param  string  $send  may be empty where the service speaks first
-     * @return ?string at most 256 bytes
+     * @param  string  $path  of a picture; others have none
+     * @return ?string at most 4096 bytes
      */
-    public function greeting(Ipv4 $address, int $port, string $send): ?string;
+    public function greeting(Ipv4 $address, int $port, Greeting $greeting, string $path): ?string;
 }

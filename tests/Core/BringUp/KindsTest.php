@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Burrow\BringUp\Kind\StepKinds;
 use Burrow\BringUp\Playbook\PlaybookReader;
 use Burrow\BringUp\Playbook\RunSteps;
+use Burrow\BringUp\Seen\Greeting;
 use Burrow\BringUp\Seen\NameAnswer;
 use Burrow\BringUp\Seen\PageSeen;
 use Burrow\BringUp\Step\Asking;
@@ -56,7 +57,7 @@ function network(array $doors = [], ?string $leases = null, ?string $key = 'a', 
             return $this->says["{$port}{$path}"] ?? null;
         }
 
-        public function greeting(Ipv4 $address, int $port, string $send): ?string
+        public function greeting(Ipv4 $address, int $port, Greeting $greeting, string $path): ?string
         {
             return $this->says[$port] ?? null;
         }
@@ -672,6 +673,8 @@ test('a greeting is that of its protocol', function (string $kind, string $right
     ['nfs', pack('N4', 0x80000018, 0x4B42, 1, 0), pack('N4', 0x80000018, 0x4B42, 1, 1)],
     ['samples', 'RTL0'.pack('NN', 5, 29), 'RTL'],
     ['line', 'OK MPD 0.23', 'SSH-2.0'],
+    ['playing', "OK MPD 0.23.5\nvolume: 40\nstate: play\nOK\n", "OK MPD 0.23.5\nvolume: 40\nstate: pause\nOK\n"],
+    ['picture', "HTTP/1.1 200 OK\r\nContent-Type: image/jpeg\r\n\r\n\xFF\xD8\xFF\xE0", "HTTP/1.1 200 OK\r\n\r\n<title>No camera</title>"],
 ]);
 
 test('a handshake counts when it is fresh', function (string $age, bool $over): void {

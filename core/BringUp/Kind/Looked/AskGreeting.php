@@ -39,7 +39,7 @@ final class AskGreeting extends Told
             );
         }
         $kind = Greeting::tryFrom($look->greeting) ?? Greeting::Line;
-        $said = $at->network->greeting($address, $port, $kind->opening());
+        $said = $at->network->greeting($address, $port, $kind, $at->filled($look->path));
         if ($said === null) {
             return Door::ask($at, $address, $port)->instead(BringUpFindings::greetingOther($port, $kind->label()));
         }
