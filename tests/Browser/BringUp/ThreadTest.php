@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Tests\Browser\Chrome;
+use Tests\Browser\Keyboard;
 use Tests\Door;
 
 // The whole way of a newcomer, against the copy that ./burrow test has started with its bench.
@@ -74,21 +75,22 @@ function byMouse(Chrome $chrome): array
 }
 
 /** From a plan of this job to the first step of its run, the card in the bench board and the power on. */
-function planned(Chrome $chrome, string $plan): void
+function planned(Chrome $chrome, string $plan, callable $press, callable $fill): void
 {
-    $chrome->go("/plan?{$plan}")->press('Keep this plan');
+    $chrome->go("/plan?{$plan}");
+    $press('button[form=keep]');
     $chrome->until(fn (): bool => $chrome->has('#checks'));
-    $chrome->find('#name')->sendKeys('wren');
-    $chrome->press('Keep both');
+    $fill('#name', 'wren');
+    $press('form:has(#name) button:not([type=button])');
     $chrome->until(fn (): bool => $chrome->has('#public_key'));
-    $chrome->find('#public_key')->sendKeys(newKey());
-    $chrome->press('Make the files');
+    $fill('#public_key', newKey());
+    $press('[data-done]');
     $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
-    $chrome->click("form[action$='/bench/card'] button");
+    $press("form[action$='/bench/card'] button");
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'is in its board'));
-    $chrome->click("form[action$='/bench/power'] button");
+    $press("form[action$='/bench/power'] button");
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'host key SHA256:'), 25);
-    $chrome->press('Bring it up');
+    $press("form[action$='/run'] button");
     $chrome->until(fn (): bool => $chrome->has('#step-title'));
 }
 
@@ -175,108 +177,69 @@ test('the whole thread by mouse', function (): void {
 test('the whole thread by keyboard alone', function (): void {
     resetDemo();
     $chrome = (new Chrome(base()))->go('/login');
-    $keys = fn (string $keys) => $chrome->driver->getKeyboard()->sendKeys($keys);
-    $focused = fn (string $selector): bool => $chrome->driver->executeScript(
-        'return document.activeElement.matches(arguments[0])',
-        [$selector],
-    );
-    $tabTo = function (string $selector) use ($chrome, $keys, $focused): void {
-        for ($i = 0; $i < 120 && ! $focused($selector); $i++) {
-            $keys(WebDriverKeys::TAB);
-        }
-        $focused($selector) ||
-            throw new RuntimeException("Tab never reached {$selector} at ".$chrome->driver->getCurrentURL());
-        $outline = $chrome->driver->executeScript(
-            'return getComputedStyle(document.activeElement).outlineStyle + getComputedStyle(document.activeElement).boxShadow',
-        );
-        expect($outline)->not->toBe('nonenone');
-    };
-    $press = function (string $selector) use ($tabTo, $keys): void {
-        $tabTo($selector);
-        $keys(WebDriverKeys::ENTER);
-    };
-    $fill = function (string $selector, string $text) use ($chrome, $tabTo, $keys): void {
-        $tabTo($selector);
-        $chrome->driver->executeScript('document.activeElement.select()');
-        $keys($text);
-    };
+    $board = new Keyboard($chrome);
 
-    $pick = function (string $name, int $down) use ($tabTo, $keys): void {
-        $tabTo("input[name={$name}]");
-        $keys(' ');
-        for ($i = 0; $i < $down; $i++) {
-            $keys(WebDriverKeys::ARROW_DOWN);
-        }
-    };
-
-    $fill('#name', 'warden');
-    $fill('#password', 'thistledown-demo');
-    $keys(WebDriverKeys::ENTER);
+    $board->fill('#name', 'warden');
+    $board->fill('#password', 'thistledown-demo');
+    $board->keys(WebDriverKeys::ENTER);
     $chrome->until(fn (): bool => $chrome->has('.rail'));
-    $keys('n');
+    $board->keys('n');
     $chrome->until(fn (): bool => $chrome->has('#plan'));
-    $tabTo('#board');
-    $keys('Cob');
+    $board->tabTo('#board');
+    $board->keys('Cob');
     $chrome->until(fn (): bool => str_contains($chrome->text(), '11.8 MB/s'));
     // The browser takes letters typed within a second for one word.
     usleep(1300000);
-    $keys('Flint:');
+    $board->keys('Flint:');
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'Fits, with 94 %'));
-    $press('button[form=keep]');
+    $board->press('button[form=keep]');
     $chrome->until(fn (): bool => $chrome->has('#checks'));
-    $fill('#name', 'wren');
+    $board->fill('#name', 'wren');
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'Nothing so far'));
-    $keys(WebDriverKeys::ENTER);
+    $board->keys(WebDriverKeys::ENTER);
     $chrome->until(fn (): bool => $chrome->has('#public_key'));
-    $fill('#public_key', newKey());
-    $press('[data-done]');
+    $board->fill('#public_key', newKey());
+    $board->press('[data-done]');
     $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
-    $tabTo("form[action$='/bench/card'] button");
-    $keys(WebDriverKeys::ENTER);
+    $board->tabTo("form[action$='/bench/card'] button");
+    $board->keys(WebDriverKeys::ENTER);
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'is in its board'));
-    $press("form[action$='/bench/power'] button");
+    $board->press("form[action$='/bench/power'] button");
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'host key SHA256:'), 25);
 
     // "/" finds the box, its page leads on.
     $chrome->driver->executeScript('document.activeElement.blur()');
-    $keys('/');
-    $keys('wren');
+    $board->keys('/');
+    $board->keys('wren');
     $chrome->until(fn (): bool => $chrome->has('#found a'));
-    $press('#found a');
+    $board->press('#found a');
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'Not in service yet'));
-    $press("form[action$='/run'] button");
+    $board->press("form[action$='/run'] button");
     $chrome->until(fn (): bool => $chrome->has('#step-title'));
-    play(
-        $chrome,
-        function (string $selector) use ($chrome, $press, $keys): void {
-            $selector === '[data-done]' && ! $chrome->has('form .field-set :is(input, textarea)')
-                ? $keys('x')
-                : $press($selector);
-        },
-        $fill,
-        $pick,
-    );
+    play($chrome, ...$board->ways());
     $chrome->driver->executeScript('document.activeElement.blur()');
-    $keys('gp');
+    $board->keys('gp');
     $chrome->until(fn (): bool => str_ends_with($chrome->driver->getCurrentURL(), '/ports'));
     expect($chrome->text())->toContain('172.22.8.16');
-    $keys('j');
-    expect($focused('[data-stop]'))->toBeTrue();
-    $keys('?');
+    $board->keys('j');
+    expect($board->isAt('[data-stop]'))->toBeTrue();
+    $board->keys('?');
     expect($chrome->find('#keys')->getAttribute('open'))
         ->not->toBeNull()
         ->and($chrome->complaints())
         ->toBe([]);
 });
 
-test('a job is played by mouse from its plan to its acceptance', function (string $plan, array $steps): void {
+test('a job is played from its plan to its acceptance', function (string $by, string $plan, array $steps): void {
     resetDemo();
     $chrome = (new Chrome(base()))->login();
-    planned($chrome, $plan);
-    $met = play($chrome, ...byMouse($chrome));
+    [$press, $fill, $pick] = $by === 'keyboard' ? (new Keyboard($chrome))->ways() : byMouse($chrome);
+    planned($chrome, $plan, $press, $fill);
+    $met = play($chrome, $press, $fill, $pick);
     expect(array_values(array_diff($steps, $met)))->toBe([])->and($chrome->complaints())->toBe([]);
 })->with([
     'a filter with a tunnel' => [
+        'keyboard',
         'job=filter-and-tunnel&board=flint&drive=none',
         [
             'Is port 53 free?',
@@ -289,10 +252,12 @@ test('a job is played by mouse from its plan to its acceptance', function (strin
         ],
     ],
     'a hub that starts from a drive' => [
+        'mouse',
         'job=automation-hub&school=container&board=flint&drive=ssd-500&start=drive',
         ['The radio stick, on a lead', 'What its documentation says', 'Claim it at once', 'Does a device obey?'],
     ],
     'a printer host' => [
+        'mouse',
         'job=print-host&school=container&board=flint&drive=none',
         [
             'The printer must not feed the board',
