@@ -27,6 +27,7 @@ use Burrow\BringUp\Step\Values;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
 use Burrow\Net\Ipv4;
 use DateTimeImmutable;
 
@@ -48,7 +49,7 @@ final readonly class RunBook
     /** @var list<string> ids of the run's jobs whose playbook nobody has written yet */
     private array $without;
 
-    public function __construct(public Run $run, Playbooks $playbooks)
+    public function __construct(public Run $run, private Playbooks $playbooks)
     {
         $this->catalogue = $catalogue = $playbooks->catalogue;
         $held = ($run->adds === null ? $run->box->jobs : $run->box->jobs->whereIn('job', $run->adds))->values();
@@ -247,6 +248,23 @@ final readonly class RunBook
         );
 
         return $labels === [] ? null : BringUpFindings::noPlaybook($labels);
+    }
+
+    /** Jobs that were planned in a school which the catalogue no longer has; said as long as the run goes on. */
+    public function schoolsGone(): Findings
+    {
+        $findings = [];
+        foreach ($this->run->box->jobs as $held) {
+            $gone = $this->playbooks->instead($held->job, $held->school);
+            $gone === null ||
+                ($findings[] = BringUpFindings::schoolGone(
+                    $this->catalogue->job($held->job)->label ?? $held->job,
+                    $held->school ?? '',
+                    $gone ?: null,
+                ));
+        }
+
+        return Findings::of(...$findings);
     }
 
     private function speed(): float

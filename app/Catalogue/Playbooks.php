@@ -30,16 +30,25 @@ final class Playbooks
     /** @param  ?string  $school  null, or one that the job is no longer offered in: the first that has a playbook */
     public function of(string $job, ?string $school): ?Playbook
     {
-        $offered = array_map(fn (School $one): string => $one->id, $this->catalogue->job($job)->schools ?? []);
-        $school =
-            $school !== null && ($offered === [] || in_array($school, $offered, true))
-                ? $school
-                : $this->schools($job)[0] ?? null;
+        $school = $this->instead($job, $school) ?: $school ?? $this->schools($job)[0] ?? null;
         $entry = $school === null ? null : $this->catalogue->entries('playbook')["{$job}.{$school}"] ?? null;
 
         return $entry === null
             ? null
             : ($this->read["{$job}.{$school}"] ??= ($this->reader ??= self::reader())->playbook($entry));
+    }
+
+    /**
+     * The school whose steps are taken in place of one that the job is no longer offered in; null when it is offered
+     * or none was named, empty when nothing stands in.
+     */
+    public function instead(string $job, ?string $school): ?string
+    {
+        $offered = array_map(fn (School $one): string => $one->id, $this->catalogue->job($job)->schools ?? []);
+
+        return $school === null || $offered === [] || in_array($school, $offered, true)
+            ? null
+            : $this->schools($job)[0] ?? '';
     }
 
     /** In its place: what every box goes through. */

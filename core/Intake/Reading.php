@@ -50,7 +50,7 @@ final readonly class Reading implements JsonSerializable
         return new self($this->kind, $this->facts, $this->findings, $this->totals, $this->unread, $others);
     }
 
-    /** Whether this reading of a text made more of it than another one: fewer refusals, fewer lines passed over, more values. */
+    /** Whether it made more of a text than another reading: fewer refusals, fewer lines passed over, more values. */
     public function beats(self $other): bool
     {
         $mine = [$other->findings->blocks(), $other->unread, $this->values()];

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Symfony\Component\Yaml\Yaml;
+
 // The playbooks at the terminal's door.
 
 const LARDER = "host: larder\nuser: warden\naddress: 172.22.8.10\nrouter: 172.22.8.1\nprefix: 172.22.8.0/24\ndomain: thistledown.home.arpa\nzone: Europe/London\n";
@@ -111,3 +113,18 @@ test('a wrong call says what would be right, and never a trace', function (
     ['dns-filter', "host: [\n", 1, 'box.yaml'],
     ['dns-filter', "page_ports: {dns-filter: 70000}\n", 1, 'page_ports'],
 ]);
+
+test('what a plan says of hands and waiting is what the steps add up to', function (string $id): void {
+    [$job, $school] = explode('.', $id);
+    $steps = json_decode(playbookOf("{$job} --school {$school} --json")['out'], true)['steps'];
+    $minutes = fn (array $seconds): float => array_sum($seconds) / 60;
+    $hands = $minutes(array_column($steps, 'hands_s'));
+    $waits = array_filter(array_column($steps, 'wait_s'));
+    $said = array_column(Yaml::parseFile(entryFiles('job')[$job])['schools'], null, 'id')[$school];
+
+    expect(abs($said['hands_min'] - $hands))
+        ->toBeLessThanOrEqual(max(5, 0.15 * $hands), "{$id}: {$said['hands_min']} for {$hands}")
+        ->and($said['wait_min'])
+        ->toBeGreaterThanOrEqual(floor($minutes(array_column($waits, 0))))
+        ->toBeLessThanOrEqual(ceil($minutes(array_column($waits, 1))));
+})->with(array_keys(entryFiles('playbook')));

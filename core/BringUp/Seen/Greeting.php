@@ -20,7 +20,7 @@ enum Greeting: string
     case Samples = 'samples';
     /** An audio player that plays now: its status says so (the protocol of mpd, “Querying MPD's status”). */
     case Playing = 'playing';
-    /** A camera's first picture: a JPEG in the answer to a page's path, alone or in a stream of many (ISO 10918-1 B.1). */
+    /** A camera's first picture: a JPEG in the answer to a page's path, alone or first of many (ISO 10918-1 B.1). */
     case Picture = 'picture';
 
     public function label(): string

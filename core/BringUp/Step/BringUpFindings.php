@@ -216,6 +216,16 @@ final class BringUpFindings
         );
     }
 
+    public static function schoolGone(string $job, string $school, ?string $instead): Finding
+    {
+        return Finding::warn(
+            'bringup.school_gone',
+            "{$job}: there is no school “{$school}” any more.",
+            $instead === null ? 'So it has no steps.' : "Its steps are those of the school “{$instead}”.",
+            'Choose a school in its plan if you want another one.',
+        );
+    }
+
     /** @param  positive-int  $open  steps that were passed over and jobs whose playbook was not played to its end */
     public static function unfinished(string $box, int $open): Finding
     {

@@ -7,6 +7,9 @@
     @if ($missing !== null)
         <x-finding :finding="$missing" />
     @endif
+    @foreach ($book->schoolsGone() as $gone)
+        <x-finding :finding="$gone" />
+    @endforeach
     <div class="three">
         <div>
             @php($over = $run->steps->filter(fn($one) => $one->isFinished())->slice(0, -3))

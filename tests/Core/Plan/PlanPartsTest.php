@@ -312,7 +312,7 @@ test('a school brings its own memory, disk and time', function (): void {
     expect(MemoryFit::of($with('container'))->needed()->count - MemoryFit::of($with('package'))->needed()->count)
         ->toBe(60 * 1024 ** 2)
         ->and(InstallTime::of($with('package'))->hands()->seconds)
-        ->toBe(25 * 60.0)
+        ->toBe(30 * 60.0)
         ->and(InstallTime::of($with('container'))->waiting()->seconds)
         ->toBe(20 * 60.0)
         ->and($with('no such school')->school($with('package')->jobs[0])->id)

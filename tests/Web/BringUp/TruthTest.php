@@ -399,3 +399,14 @@ test('what was answered is kept with the job, and stands there when it is asked 
         ->assertSee('value="x.example"', false)
         ->assertSee("a.example\nb.example", false);
 });
+
+test('a school that the catalogue no longer has is said, with the one that stands in for it', function (): void {
+    $run = newRun();
+    $run->box->jobs()->update(['job' => 'audio-player', 'school' => 'wax-cylinder']);
+    $this->asKeeper()
+        ->get("/runs/{$run->id}")
+        ->assertSee('there is no school “wax-cylinder” any more')
+        ->assertSee('Its steps are those of the school “appliance”.');
+    $run->box->jobs()->update(['school' => 'package']);
+    $this->get("/runs/{$run->id}")->assertDontSee('no school');
+});
