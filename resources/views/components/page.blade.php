@@ -25,7 +25,7 @@
                 <div id="found" class="found" aria-live="polite"></div>
             </form>
             @if ($run !== null)
-                <a class="pill" href="{{ route('run', $run) }}">
+                <a class="pill" href="{{ route('run', $run) }}" @if (request()->is("runs/{$run->id}")) aria-current="page" @endif>
                     @if ($countdown !== null && !$countdown->isOver())
                         <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden="true">
                             <circle class="ring-back" cx="15" cy="15" r="12" />
