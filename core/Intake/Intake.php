@@ -10,6 +10,10 @@ use Burrow\Intake\Disks\LsblkReader;
 use Burrow\Intake\Disks\UuidReader;
 use Burrow\Intake\Keys\HostKeyReader;
 use Burrow\Intake\Leases\LeaseReader;
+use Burrow\Intake\Lookup\LookupReader;
+use Burrow\Intake\Neighbours\NeighbourReader;
+use Burrow\Intake\Own\OwnAddressReader;
+use Burrow\Intake\Reach\ReachReader;
 use Burrow\Intake\System\BootReader;
 use Burrow\Intake\System\ClockReader;
 use Burrow\Intake\System\MachineReader;
@@ -26,10 +30,13 @@ use Burrow\Text\TextBudget;
 final readonly class Intake
 {
     /** Largest text taken in, in bytes. */
-    public const LIMIT = 4 * 1024 * 1024;
+    public const LIMIT = 16 * 1024 * 1024;
 
     /** The kind that is found by the looks of the text. */
     public const AUTO = 'auto';
+
+    /** Kinds that are tried on a text with no sign of any. */
+    private const WITHOUT_SIGN = ['leases', 'lookup'];
 
     /** @var array<string, Reader> */
     private array $readers;
@@ -46,9 +53,13 @@ final readonly class Intake
     public static function standard(): self
     {
         return new self(
+            new NeighbourReader(),
             new LeaseReader(),
             new LsblkReader(),
             new HostKeyReader(),
+            new OwnAddressReader(),
+            new LookupReader(),
+            new ReachReader(),
             new UpgradeReader(),
             new UuidReader(),
             new DiskutilReader(),
@@ -87,11 +98,12 @@ final readonly class Intake
             return $this->refused($kind, IntakeFindings::notText());
         }
 
-        $paste = Paste::of(mb_scrub((string) preg_replace('/^\xEF\xBB\xBF/', '', $text), 'UTF-8'));
+        $text = (string) preg_replace('/^\xEF\xBB\xBF/', '', $text);
+        $paste = Paste::of(mb_check_encoding($text, 'UTF-8') ? $text : mb_scrub($text, 'UTF-8'));
         if ($kind !== self::AUTO) {
             return $this->best($this->readers[$kind], $paste);
         }
-        $found = $this->found($paste);
+        $found = $this->found($paste) ?: $this->unsigned($paste);
 
         return $found === []
             ? $this->refused($kind, IntakeFindings::noKindFits(array_keys($this->readers)))
@@ -152,6 +164,23 @@ final readonly class Intake
             ),
             array_keys($lines),
         );
+    }
+
+    /**
+     * A text without any sign: cells of a page that were copied one below the other, or addresses alone.
+     *
+     * @return list<Reading>
+     */
+    private function unsigned(Paste $paste): array
+    {
+        foreach (self::WITHOUT_SIGN as $kind) {
+            $reading = isset($this->readers[$kind]) ? $this->best($this->readers[$kind], $paste) : null;
+            if ($reading !== null && $reading->understood() && $reading->unread === 0) {
+                return [$reading];
+            }
+        }
+
+        return [];
     }
 
     /** @return list<Reader> whose sign is in the text */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Intake;
 
+use Burrow\Intake\Keys\KeySeen;
 use Burrow\Intake\Updates\UpgradeSummary;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
@@ -61,6 +62,28 @@ final class IntakeFindings
             'No host key was found.',
             'Either nothing answered on port 22, or only the error was pasted.',
             'Run ssh-keyscan again and paste all of it.',
+        );
+    }
+
+    public static function hostKeyChanged(KeySeen $seen): Finding
+    {
+        return Finding::warn(
+            'intake.host_key_changed',
+            ($seen->host ?? 'The host').
+                ' shows another key than before'.
+                ($seen->line === null ? '.' : ": line {$seen->line} of {$seen->file} holds the old one."),
+            'That is so when its card was written anew, and also when somebody else answers in its place.',
+            'Was its card written anew since? Then remove that one entry. If not: stop, and look who answers.',
+        );
+    }
+
+    public static function noLease(string $address, string $interface): Finding
+    {
+        return Finding::warn(
+            'intake.no_lease',
+            "{$interface} gave itself {$address}: no lease came.",
+            'An address that begins with 169.254 is taken by the machine when nobody hands one out (RFC 3927).',
+            'Look at the cable, the radio\'s passphrase and the router; then ask for a lease again.',
         );
     }
 

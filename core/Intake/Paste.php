@@ -11,7 +11,7 @@ namespace Burrow\Intake;
 final readonly class Paste
 {
     /** "warden@wren:~ $ df -h", "root@wren:/# ", "PS C:\Users\desk> ", "desk@mac ~ % ". */
-    private const PROMPT = '/^(?:\[?[\w.-]{1,32}@[\w.-]{1,64}[: ][^\n$#%>]{0,80}\]?\s?[$#%]|PS [A-Za-z]:\\\\[^\n>]{0,120}>|[A-Z]:\\\\[^\n>]{0,120}>)(?:[^\n]*)?$/';
+    private const PROMPT = '/^(?:\[?[\w.-]{1,32}@[\w.-]{1,64}[: ][^\n$#%>]{0,80}\]?\s?[$#%]|PS [A-Za-z]:\\\\[^\n>]{0,120}>|[A-Z]:\\\\[^\n>]{0,120}>)[^\n]*$/m';
 
     private const ENTITIES = [
         '&quot;' => '"',
@@ -31,35 +31,35 @@ final readonly class Paste
     /** Widths that terminals are opened with. */
     private const USUAL = [80, 100, 120, 132, 160];
 
+    /** Texts between prompts that are told apart. */
+    private const PARTS = 100;
+
     /** Nobody copies more than this out of a terminal's window, in bytes. */
     private const WINDOW = 64 * 1024;
 
-    /** @param  list<string>  $lines  as they came, without what a terminal hides */
-    private function __construct(private array $lines)
+    /** @param  string  $text  as it came, without what a terminal hides */
+    private function __construct(private string $text)
     {
     }
 
     public static function of(string $text): self
     {
-        // Colours, titles of the window, and other sequences of a terminal (ECMA-48).
-        $text = (string) preg_replace(
-            '/\e(?:\[[0-9;?]{0,16}[ -\/]?[@-~]|\][^\x07\e]{0,200}(?:\x07|\e\\\\)|[@-Z\\\\^_])/',
-            '',
-            $text,
-        );
+        if (str_contains($text, "\e")) {
+            // Colours, titles of the window, and other sequences of a terminal (ECMA-48).
+            $text = (string) preg_replace(
+                '/\e(?:\[[0-9;?]{0,16}[ -\/]?[@-~]|\][^\x07\e]{0,200}(?:\x07|\e\\\\)|[@-Z\\\\^_])/',
+                '',
+                $text,
+            );
+        }
         $text = str_replace(["\r\n", "\u{00A0}"], ["\n", ' '], $text);
         if (preg_match('/&(?:quot|lt|gt|#39|#x27);/', $text) === 1) {
             $text = strtr($text, self::ENTITIES);
         }
+        $text = (string) preg_replace('/[ \t\r]+$/m', '', $text);
 
-        return new self(
-            array_map(function (string $line): string {
-                // What a progress bar wrote over is gone on the screen, too.
-                $at = strrpos(rtrim($line, "\r"), "\r");
-
-                return rtrim($at === false ? rtrim($line, "\r") : substr(rtrim($line, "\r"), $at + 1));
-            }, explode("\n", $text)),
-        );
+        // What a progress bar wrote over is gone on the screen, too.
+        return new self(str_contains($text, "\r") ? (string) preg_replace('/^[^\n]*\r/m', '', $text) : $text);
     }
 
     /** The text that the tool printed, if no terminal broke its lines. */
@@ -70,10 +70,7 @@ final readonly class Paste
 
     public function text(): string
     {
-        return implode(
-            "\n",
-            array_map(fn (string $line): string => preg_match(self::PROMPT, $line) === 1 ? '' : $line, $this->lines),
-        );
+        return (string) preg_replace(self::PROMPT, '', $this->text);
     }
 
     /**
@@ -82,17 +79,17 @@ final readonly class Paste
      */
     public function unwrapped(): ?self
     {
-        $widths = array_map(mb_strlen(...), $this->lines);
-        $edge = max([0, ...$widths]);
-        if ($edge > self::WIDEST || array_sum($widths) > self::WINDOW) {
+        if (strlen($this->text) > self::WINDOW) {
             return null;
         }
+        $joined = explode("\n", $this->text);
+        $widths = array_map(mb_strlen(...), $joined);
+        $edge = max($widths);
         // A blank at the edge is lost on the way, so the longest line may be one shorter than the window.
         $edge = in_array($edge + 1, self::USUAL, true) ? $edge + 1 : $edge;
-        if ($edge < self::NARROWEST) {
+        if ($edge < self::NARROWEST || $edge > self::WIDEST) {
             return null;
         }
-        $joined = $this->lines;
         $into = null;
         $changed = false;
         foreach ($joined as $at => $line) {
@@ -109,7 +106,7 @@ final readonly class Paste
                     : null;
         }
 
-        return $changed ? new self(array_values($joined)) : null;
+        return $changed ? new self(implode("\n", $joined)) : null;
     }
 
     /**
@@ -120,17 +117,17 @@ final readonly class Paste
      */
     public function parts(): array
     {
+        if (preg_match_all(self::PROMPT, $this->text, $prompts, PREG_OFFSET_CAPTURE) === 0) {
+            return [$this->text];
+        }
         $parts = [];
         $from = 0;
-        $prompts = array_keys(
-            array_filter($this->lines, fn (string $line): bool => preg_match(self::PROMPT, $line) === 1),
-        );
-        foreach (array_slice([...$prompts, count($this->lines)], 0, 100) as $end) {
-            $lines = array_slice($this->lines, $from, $end - $from);
-            if (trim(implode('', $lines)) !== '') {
-                $parts[] = str_repeat("\n", $from).implode("\n", $lines);
+        foreach ([...array_slice($prompts[0], 0, self::PARTS), [null, strlen($this->text)]] as [$prompt, $at]) {
+            $part = substr($this->text, $from, $at - $from);
+            if (trim($part) !== '') {
+                $parts[] = str_repeat("\n", substr_count($this->text, "\n", 0, $from)).$part;
             }
-            $from = $end + 1;
+            $from = $at + strlen($prompt ?? '');
         }
 
         return count($parts) > 1 ? $parts : [$this->text()];

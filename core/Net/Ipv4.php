@@ -26,21 +26,16 @@ final readonly class Ipv4
         return new self($number);
     }
 
+    /** Whether it is four decimal parts without leading zeros; as inet_pton(3), which takes nothing else. */
+    public static function isOne(string $text): bool
+    {
+        return ! isset($text[15]) && ! str_contains($text, "\0") && ip2long($text) !== false;
+    }
+
     /** Four decimal parts without leading zeros (some programs read those as octal); null for anything else. */
     public static function tryParse(string $text): ?self
     {
-        if (preg_match('/^(?:(?:0|[1-9]\d{0,2})\.){3}(?:0|[1-9]\d{0,2})$/D', $text) !== 1) {
-            return null;
-        }
-        $number = 0;
-        foreach (explode('.', $text) as $part) {
-            if ((int) $part > 255) {
-                return null;
-            }
-            $number = ($number << 8) | (int) $part;
-        }
-
-        return new self($number);
+        return self::isOne($text) ? new self((int) ip2long($text)) : null;
     }
 
     /** @throws InvalidArgumentException when the text is no IPv4 address */
@@ -49,9 +44,9 @@ final readonly class Ipv4
         return self::tryParse($text) ?? throw new InvalidArgumentException("Not an IPv4 address: {$text}.");
     }
 
-    public function equals(self $other): bool
+    public function equals(self|Ipv6 $other): bool
     {
-        return $this->number === $other->number;
+        return $other instanceof self && $this->number === $other->number;
     }
 
     /** The address some places further on, or back. */
@@ -66,16 +61,22 @@ final readonly class Ipv4
         return new self((127 << 24) | ($this->number & 0xFFFFFF));
     }
 
+    /** 169.254.0.0/16: no lease came, and the machine took one for itself (RFC 3927). */
+    public function isLinkLocal(): bool
+    {
+        return $this->number >> 16 === 0xA9FE;
+    }
+
+    /** 100.64.0.0/10: between a provider's translator and its customers (RFC 6598). */
+    public function isCarrier(): bool
+    {
+        return $this->number >> 22 === 401;
+    }
+
     /** RFC 1918. */
     public function isPrivate(): bool
     {
-        foreach (self::PRIVATE_RANGES as $range) {
-            if (Prefix::parse($range)->contains($this)) {
-                return true;
-            }
-        }
-
-        return false;
+        return $this->number >> 24 === 10 || $this->number >> 20 === 0xAC1 || $this->number >> 16 === 0xC0A8;
     }
 
     public function __toString(): string

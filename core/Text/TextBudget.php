@@ -36,12 +36,12 @@ final readonly class TextBudget
     }
 
     /**
-     * What a tool printed: a lease list of a big network is a few hundred kilobytes. JSON of a tool may stand on one
-     * line.
+     * What a tool printed: a lease list of a hundred thousand machines is seven megabytes. JSON of a tool may stand on
+     * one line.
      */
     public static function paste(): self
     {
-        return new self(4 * 1024 * 1024, 200_000, 1024 * 1024, 1000);
+        return new self(16 * 1024 * 1024, 200_000, 1024 * 1024, 1000);
     }
 
     /** In words what is too much, with its line where it has one; null when all is within. */

@@ -13,8 +13,8 @@ use Burrow\Household\DoorState;
 use Burrow\Intake\Disks\BlockDevice;
 use Burrow\Intake\Disks\FileSystemId;
 use Burrow\Intake\Intake;
+use Burrow\Intake\Keys\KeySeen;
 use Burrow\Intake\Leases\Lease;
-use Burrow\Net\SshPublicKey;
 use Burrow\Stores\DiskChoice;
 use Burrow\Stores\FstabLine;
 use Burrow\Stores\SmbShare;
@@ -122,7 +122,7 @@ test('real programs meet a real host key', function (): void {
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
     $scanned = run('ssh-keyscan -T 3 -t ed25519 -p '.(22 + BenchProcess::OFFSET).' 127.22.8.100');
     $line = preg_replace('/^\[[^ ]+/m', 'host', $scanned['out']);
-    $key = Intake::standard()->read('hostkeys', (string) $line)->all(SshPublicKey::class)[0];
+    $key = Intake::standard()->read('hostkeys', (string) $line)->all(KeySeen::class)[0]->key;
     $probed = (new HostKeyProbe())->ask(target('127.22.8.100', 22));
     expect(run('ssh-keygen -l -f -', "{$key}\n")['out'])
         ->toContain($key->fingerprint())

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 use Burrow\Intake\Disks\BlockDevice;
 use Burrow\Intake\Intake;
+use Burrow\Intake\Keys\KeySeen;
 use Burrow\Intake\System\MachineFact;
 use Burrow\Intake\Updates\PackageChange;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
-use Burrow\Net\SshPublicKey;
 
 // Real tools print, our readers read.
 
@@ -33,12 +33,16 @@ test('keys as ssh-keygen writes them', function (): void {
     );
     $keys = Intake::standard()
         ->read('hostkeys', (string) file_get_contents("{$folder}/known_hosts"))
-        ->all(SshPublicKey::class);
+        ->all(KeySeen::class);
     // Hashing writes a line for each of the two names.
     expect(count($keys))
         ->toBe(2)
         ->and(run("ssh-keygen -l -f {$folder}/key.pub")['out'])
-        ->toContain($keys[0]->fingerprint());
+        ->toContain($keys[0]->sha256)
+        ->and([$keys[0]->isFor('larder'), $keys[0]->isFor('172.22.8.11'), $keys[1]->isFor('larder')])
+        ->toBe([true, false, false])
+        ->and($keys[1]->isFor('172.22.8.11'))
+        ->toBeTrue();
 });
 
 test('apt\'s own simulation of an upgrade', function (): void {

@@ -21,9 +21,11 @@ final readonly class LeaseMatch
      */
     public static function find(Hostname $name, array $leases, array $before): self
     {
-        $new = array_values(
-            array_filter($leases, fn (Lease $lease): bool => ! in_array((string) $lease->mac, $before, true)),
+        // A run goes on by IPv4, and what the list says is over is nobody's.
+        $leases = array_values(
+            array_filter($leases, fn (Lease $one): bool => $one->mac !== null && $one->isIpv4() && $one->holds()),
         );
+        $new = array_values(array_filter($leases, fn (Lease $lease): bool => ! in_array($lease->mac, $before, true)));
         $named = array_values(
             array_filter($leases, fn (Lease $lease): bool => strtolower($lease->name ?? '') === $name->label),
         );

@@ -19,7 +19,7 @@ use Burrow\Net\SshPublicKey;
 
 function lease(string $mac, string $address, ?string $name): Lease
 {
-    return new Lease(Ipv4::parse($address), Mac::parse($mac), $name, null);
+    return new Lease($address, $mac, $name, null);
 }
 
 test('a playbook has every step once, the cable first and power before any wait', function (): void {
@@ -182,7 +182,7 @@ test('a box is singled out in the router\'s list', function (
     string $code,
 ): void {
     $match = LeaseMatch::find(Hostname::parse('wren'), $leases, $before);
-    expect($match->lease === null ? null : (string) $match->lease->address)
+    expect($match->lease?->address)
         ->toBe($address)
         ->and($match->findings->list[0]->code)
         ->toBe($code);

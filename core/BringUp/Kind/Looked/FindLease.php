@@ -60,7 +60,7 @@ final class FindLease extends Told
         return Outcome::over(
             "at {$match->lease->address}",
             $findings,
-            ['found' => (string) $match->lease->address, 'mac' => $mac],
+            ['found' => $match->lease->address, 'mac' => $mac],
             new Learned(mac: $mac),
         );
     }
