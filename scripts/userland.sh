@@ -5,9 +5,12 @@ USERLAND="$ROOT/var/userland"
 # What a server image of that release brings beside the smallest base.
 USERLAND_BASE="systemd systemd-sysv dbus sudo procps iproute2 iputils-ping openssh-client ca-certificates util-linux fdisk nano less"
 
+# Servers and clients of addresses and names, whose files are written and read.
+USERLAND_NETWORK="kea-dhcp4-server isc-dhcp-server isc-dhcp-client dnsmasq-base unbound bind9-utils bind9-dnsutils net-tools arping"
+
 # What the playbooks install, but for desktops and compilers: those are only looked up.
 playbook_packages() {
-    echo podman podman-compose
+    echo podman podman-compose $USERLAND_NETWORK
     grep -rhoE 'apt-get --yes install [a-z0-9 .+-]+' "$ROOT/core/BringUp/playbooks" |
         sed 's/^apt-get --yes install//' | tr ' ' '\n' |
         grep -E '^[a-z0-9]' | grep -vE '^(lightdm|xfce4.*|build-essential|devscripts)$' | sort -u

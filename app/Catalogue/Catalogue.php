@@ -104,6 +104,7 @@ final class Catalogue
                 match ($kind) {
                     'plan' => 'Plan/schema/plan.schema.json',
                     'box' => 'BringUp/schema/box.schema.json',
+                    'network' => 'Addresses/schema/network.schema.json',
                     'playbook' => 'BringUp/playbooks/playbook.schema.json',
                     default => "Catalogue/schema/{$kind}.schema.json",
                 },
