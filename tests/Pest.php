@@ -20,6 +20,7 @@ use Tests\TestCase;
 require __DIR__.'/Support/boxes.php';
 require __DIR__.'/Support/house.php';
 require __DIR__.'/Support/browser.php';
+require __DIR__.'/Support/userland.php';
 
 pest()
     ->extend(TestCase::class)

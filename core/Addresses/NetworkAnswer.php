@@ -13,7 +13,7 @@ use Burrow\Net\AddressRange;
 use Burrow\Net\Prefix;
 use JsonSerializable;
 
-/** What is to be said of described networks: figures, what is free, what speaks against them, and split or joined prefixes. */
+/** What is to be said of described networks: figures, what is free, what speaks against them, parts and joins. */
 final readonly class NetworkAnswer implements JsonSerializable
 {
     /** Gaps that are listed; the figures count all. */

@@ -13,8 +13,13 @@ use Burrow\Net\Prefix;
 /** What there is to say of whole networks; what concerns one address alone says AddressFindings. */
 final class NetworkFindings
 {
-    public static function overlap(string $one, Prefix $first, string $other, Prefix $second, ?Place $place): Finding
-    {
+    public static function overlap(
+        string $one,
+        Prefix $first,
+        string $other,
+        Prefix $second,
+        ?Place $place,
+    ): Finding {
         return Finding::stop(
             'addresses.networks_overlap',
             "{$one} ({$first}) and {$other} ({$second}) overlap.",
@@ -34,6 +39,8 @@ final class NetworkFindings
                 'prefix' => 'Write network address and length, with no host bits set: 172.22.8.0/24 (RFC 4632).',
                 'hardware address' => 'Six pairs of hexadecimal digits with colons between.',
                 'IPv6 prefix' => 'Write it as fd4b:1e90:7:8::/64 (RFC 4291).',
+                'IPv6 address' => 'Write it as fd4b:1e90:7:8::16 (RFC 4291).',
+                'host key' => 'Type and key as ssh-keyscan prints them: ssh-ed25519 AAAA….',
                 default => 'Four numbers from 0 to 255 with dots between, without leading zeros.',
             },
             $place,
@@ -73,25 +80,35 @@ final class NetworkFindings
         );
     }
 
-    public static function twice(string $what, string $value, string $one, string $other, ?Place $place): Finding
+    public static function addressTwice(string $value, string $one, string $other, ?Place $place): Finding
     {
         return Finding::stop(
-            "addresses.{$what}_twice",
-            match ($what) {
-                'mac' => "{$one} and {$other} have the same hardware address {$value}.",
-                'name' => "Two machines are called {$value}.",
-                default => "{$one} and {$other} both have {$value}.",
-            },
-            match ($what) {
-                'mac' => 'A hardware address is one machine\'s; the router would hand both the same place.',
-                'name' => 'The later one in the list answers, or both in turns.',
-                default => 'Two machines with one address answer in turns, and both seem broken (RFC 5227).',
-            },
-            match ($what) {
-                'mac' => 'Is it one machine that was written down twice?',
-                'name' => 'Give one of them another name.',
-                default => 'Give one of them another address.',
-            },
+            'addresses.address_twice',
+            "{$one} and {$other} both have {$value}.",
+            'Two machines with one address answer in turns, and both seem broken (RFC 5227).',
+            'Give one of them another address.',
+            $place,
+        );
+    }
+
+    public static function macTwice(string $value, string $one, string $other, ?Place $place): Finding
+    {
+        return Finding::stop(
+            'addresses.mac_twice',
+            "{$one} and {$other} have the same hardware address {$value}.",
+            'A hardware address is one machine\'s; the router would hand both the same place.',
+            'Is it one machine that was written down twice?',
+            $place,
+        );
+    }
+
+    public static function nameTwice(string $value, ?Place $place): Finding
+    {
+        return Finding::stop(
+            'addresses.name_twice',
+            "Two machines are called {$value}.",
+            'The later one in the list answers, or both in turns.',
+            'Give one of them another name.',
             $place,
         );
     }
@@ -219,8 +236,14 @@ final class NetworkFindings
         );
     }
 
-    public static function againstScheme(string $name, Ipv4 $address, string $kind, AddressRange $range, ?Ipv4 $next, ?Place $place): Finding
-    {
+    public static function againstScheme(
+        string $name,
+        Ipv4 $address,
+        string $kind,
+        AddressRange $range,
+        ?Ipv4 $next,
+        ?Place $place,
+    ): Finding {
         return Finding::note(
             'addresses.against_scheme',
             "{$name} at {$address} stands outside of “{$kind}” ({$range}).",
@@ -238,6 +261,38 @@ final class NetworkFindings
             'A kind is the name of a range of the scheme.',
             'Name a range, or leave it out.',
             $place,
+        );
+    }
+
+    public static function notCarried(string $what, string $value, string $why, ?Place $place): Finding
+    {
+        return Finding::stop(
+            'addresses.not_carried',
+            "The file cannot hold the {$what} “{$value}”.",
+            $why,
+            'Correct it; nothing was written.',
+            $place,
+        );
+    }
+
+    public static function missing(string $what, string $for, ?Place $place): Finding
+    {
+        return Finding::note(
+            'addresses.left_out',
+            "{$for} is left out: it has no {$what}.",
+            'The file is made of what is known.',
+            "Add the {$what} and write it again.",
+            $place,
+        );
+    }
+
+    public static function nothingToWrite(string $kind): Finding
+    {
+        return Finding::stop(
+            'addresses.nothing_to_write',
+            "Nothing of this description belongs into a file of the kind {$kind}.",
+            'It is made of the networks and their hosts.',
+            'Describe a network with a host that has an address.',
         );
     }
 

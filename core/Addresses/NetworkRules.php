@@ -13,7 +13,6 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Net\AddressFindings;
-use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Ipv6;
 use Burrow\Net\Prefix;
@@ -24,9 +23,21 @@ final class NetworkRules
 {
     /** Prefixes that routers come with, so that half of all homes have one of them. */
     private const COMMON = [
-        '192.168.0.0/24', '192.168.1.0/24', '192.168.2.0/24', '192.168.8.0/24', '192.168.10.0/24', '192.168.100.0/24',
-        '192.168.178.0/24', '10.0.0.0/24', '10.0.1.0/24', '10.1.1.0/24', '10.10.10.0/24', '172.16.0.0/24',
-        '192.168.0.0/16', '10.0.0.0/8', '172.16.0.0/12',
+        '192.168.0.0/24',
+        '192.168.1.0/24',
+        '192.168.2.0/24',
+        '192.168.8.0/24',
+        '192.168.10.0/24',
+        '192.168.100.0/24',
+        '192.168.178.0/24',
+        '10.0.0.0/24',
+        '10.0.1.0/24',
+        '10.1.1.0/24',
+        '10.10.10.0/24',
+        '172.16.0.0/24',
+        '192.168.0.0/16',
+        '10.0.0.0/8',
+        '172.16.0.0/12',
     ];
 
     /** Of one kind; more are not news. */
@@ -82,7 +93,10 @@ final class NetworkRules
     {
         foreach (range(8, 255) as $third) {
             $prefix = Prefix::parse("172.22.{$third}.0/24");
-            $inTheWay = array_filter($this->networks, fn (DescribedNetwork $one): bool => $one->prefix->overlaps($prefix));
+            $inTheWay = array_filter(
+                $this->networks,
+                fn (DescribedNetwork $one): bool => $one->prefix->overlaps($prefix),
+            );
             if ($inTheWay === []) {
                 return $prefix;
             }
@@ -99,9 +113,10 @@ final class NetworkRules
             if (! $network->prefix->contains($gateway)) {
                 $this->found[] = NetworkFindings::outside('The router', $gateway, $network->prefix, $place);
             } elseif (! $network->prefix->hosts()->contains($gateway)) {
-                $this->found[] = $this->edge($network->prefix, $gateway)->at($place);
+                $this->add($this->edge($network->prefix, $gateway), $place);
             } elseif ($network->inPool($gateway) !== null) {
-                $this->found[] = AddressFindings::insideDhcpPool($gateway, $network->inPool($gateway), 'End the pool before it.')->at($place);
+                $pool = $network->inPool($gateway);
+                $this->add(AddressFindings::insideDhcpPool($gateway, $pool, 'End the pool before it.'), $place);
             }
         }
         $wan = $network->wan;
@@ -128,7 +143,7 @@ final class NetworkRules
             }
             foreach ([$pool->first, $pool->last] as $end) {
                 if (! $network->prefix->hosts()->contains($end)) {
-                    $this->found[] = $this->edge($network->prefix, $end)->at($place ?? Place::field('pools'));
+                    $this->add($this->edge($network->prefix, $end), $place);
                 }
             }
             foreach (array_slice($network->pools, 0, $i) as $other) {
@@ -145,10 +160,14 @@ final class NetworkRules
         $do = $next === null ? 'The network is full.' : "Free is {$next}.";
         foreach ($network->hosts as $i => $host) {
             if ($host->mac?->isGroup() === true) {
-                $this->found[] = NetworkFindings::groupMac($host->name, (string) $host->mac, $this->at($at, 'hosts', $i, 'mac'));
+                $this->found[] = NetworkFindings::groupMac(
+                    $host->name,
+                    (string) $host->mac,
+                    $this->at($at, 'hosts', $i, 'mac'),
+                );
             }
             $finding = $host->address === null ? null : $this->address($network, $host, $host->address, $do);
-            $finding === null || ($this->found[] = $finding->at($this->at($at, 'hosts', $i, 'address') ?? Place::field('address')));
+            $finding === null || $this->add($finding, $this->at($at, 'hosts', $i, 'address'));
             if ($host->filters && ($host->address === null || $host->by === HeldBy::Dhcp)) {
                 $this->found[] = NetworkFindings::filterMoves($host->name, $this->at($at, 'hosts', $i, 'name'));
             }
@@ -161,11 +180,21 @@ final class NetworkRules
 
         return match (true) {
             $address->isLinkLocal() => NetworkFindings::noLease($host->name, $address, null),
-            ! $network->prefix->contains($address) => NetworkFindings::outside($host->name, $address, $network->prefix, null),
+            ! $network->prefix->contains($address) => NetworkFindings::outside(
+                $host->name,
+                $address,
+                $network->prefix,
+                null,
+            ),
             ! $network->prefix->hosts()->contains($address) => $this->edge($network->prefix, $address),
             $network->gateway?->equals($address) === true => AddressFindings::router($address, $do),
             $host->by === HeldBy::Static && $pool !== null => AddressFindings::insideDhcpPool($address, $pool, $do),
-            $host->by === HeldBy::Reservation && $pool !== null => NetworkFindings::reservedInPool($host->name, $address, $pool, null),
+            $host->by === HeldBy::Reservation && $pool !== null => NetworkFindings::reservedInPool(
+                $host->name,
+                $address,
+                $pool,
+                null,
+            ),
             default => null,
         };
     }
@@ -182,16 +211,32 @@ final class NetworkRules
         $ranges = [];
         foreach ($network->ranges as $i => $named) {
             $ranges[$named->name] = $named;
-            if (! $network->prefix->contains($named->range->first) || ! $network->prefix->contains($named->range->last)) {
-                $this->found[] = NetworkFindings::outside("“{$named->name}”", $named->range, $network->prefix, $this->at($at, 'ranges', $i));
+            if (
+                ! $network->prefix->contains($named->range->first) ||
+                ! $network->prefix->contains($named->range->last)
+            ) {
+                $this->found[] = NetworkFindings::outside(
+                    "“{$named->name}”",
+                    $named->range,
+                    $network->prefix,
+                    $this->at($at, 'ranges', $i),
+                );
             }
         }
         $room = null;
         foreach ($network->hosts as $i => $host) {
             $named = $ranges[$host->kind] ?? null;
             if ($host->kind !== '' && $named === null) {
-                $this->found[] = NetworkFindings::unknownKind($host->name, $host->kind, $this->at($at, 'hosts', $i, 'kind'));
-            } elseif ($named instanceof NamedRange && $host->address !== null && ! $named->range->contains($host->address)) {
+                $this->found[] = NetworkFindings::unknownKind(
+                    $host->name,
+                    $host->kind,
+                    $this->at($at, 'hosts', $i, 'kind'),
+                );
+            } elseif (
+                $named instanceof NamedRange &&
+                $host->address !== null &&
+                ! $named->range->contains($host->address)
+            ) {
                 $room ??= Room::of($network);
                 $this->found[] = NetworkFindings::againstScheme(
                     $host->name,
@@ -218,7 +263,11 @@ final class NetworkRules
         foreach ($network->dns as $i => $server) {
             $own = $server instanceof Ipv6 && $network->ipv6?->contains($server) === true;
             if (! in_array((string) $server, $known, true) && ! $own) {
-                $this->found[] = NetworkFindings::pastFilter((string) $server, $server instanceof Ipv6, $this->at($at, 'dns', $i));
+                $this->found[] = NetworkFindings::pastFilter(
+                    (string) $server,
+                    $server instanceof Ipv6,
+                    $this->at($at, 'dns', $i),
+                );
             }
         }
     }
@@ -246,16 +295,32 @@ final class NetworkRules
         $said = ['address' => 0, 'mac' => 0, 'name' => 0];
         foreach ($this->networks as $at => $network) {
             foreach ($network->hosts as $i => $host) {
-                foreach (['address' => (string) $host->address, 'mac' => (string) $host->mac, 'name' => strtolower($host->name)] as $what => $value) {
+                $values = [
+                    ['address', (string) $host->address],
+                    ['mac', (string) $host->mac],
+                    ['name', strtolower($host->name)],
+                    ...array_map(fn (string $alias): array => ['name', strtolower($alias)], $host->aliases),
+                ];
+                foreach ($values as [$what, $value]) {
                     // A machine may stand in two networks under one name, with one address in each.
                     $key = $what === 'address' ? $value : "{$at} {$value}";
                     if ($value !== '' && isset($met[$what][$key]) && $said[$what]++ < self::EACH) {
-                        $this->found[] = NetworkFindings::twice($what, $value, $met[$what][$key], $host->name, $this->at($at, 'hosts', $i, $what));
+                        $place = $this->at($at, 'hosts', $i, $what);
+                        $this->found[] = match ($what) {
+                            'address' => NetworkFindings::addressTwice($value, $met[$what][$key], $host->name, $place),
+                            'mac' => NetworkFindings::macTwice($value, $met[$what][$key], $host->name, $place),
+                            'name' => NetworkFindings::nameTwice($value, $place),
+                        };
                     }
                     $met[$what][$key] ??= $host->name;
                 }
             }
         }
+    }
+
+    private function add(Finding $finding, ?Place $place): void
+    {
+        $this->found[] = $place === null ? $finding : $finding->at($place);
     }
 
     private function at(int $network, int|string ...$rest): ?Place

@@ -18,7 +18,13 @@ use Burrow\Net\Prefix;
 function inPython(string $script, array $lines): array
 {
     return json_decode(
-        run('/usr/bin/python3 -c '.escapeshellarg("import ipaddress, json, sys, hashlib\nlines = sys.stdin.read().split('\\n')\n{$script}"), implode("\n", $lines))['out'],
+        run(
+            '/usr/bin/python3 -c '.
+                escapeshellarg(
+                    "import ipaddress, json, sys, hashlib\nlines = sys.stdin.read().split('\\n')\n{$script}",
+                ),
+            implode("\n", $lines),
+        )['out'],
         true,
     );
 }
@@ -37,11 +43,14 @@ test('parts, joins and covers of thousands of random prefixes', function (): voi
         }
         $join[] = implode(' ', $some);
         $first = mt_rand(0, 0xFFFFFFFF);
-        $cover[] = Ipv4::fromNumber($first).' '.Ipv4::fromNumber(mt_rand($first, min(0xFFFFFFFF, $first + 2 ** mt_rand(0, 24))));
+        $cover[] =
+            Ipv4::fromNumber($first).
+            ' '.
+            Ipv4::fromNumber(mt_rand($first, min(0xFFFFFFFF, $first + 2 ** mt_rand(0, 24))));
     }
     $texts = fn (array $prefixes): array => array_map(strval(...), $prefixes);
     $expected = inPython(
-        "print(json.dumps([[str(p) for p in ipaddress.ip_network(l.split()[0]).subnets(new_prefix=int(l.split()[1]))] for l in lines]))",
+        'print(json.dumps([[str(p) for p in ipaddress.ip_network(l.split()[0]).subnets(new_prefix=int(l.split()[1]))] for l in lines]))',
         $split,
     );
     foreach ($split as $i => $line) {
@@ -49,14 +58,14 @@ test('parts, joins and covers of thousands of random prefixes', function (): voi
         expect($texts(Prefix::parse($prefix)->split((int) $length)))->toBe($expected[$i]);
     }
     $expected = inPython(
-        "print(json.dumps([[str(p) for p in ipaddress.collapse_addresses(map(ipaddress.ip_network, l.split()))] for l in lines]))",
+        'print(json.dumps([[str(p) for p in ipaddress.collapse_addresses(map(ipaddress.ip_network, l.split()))] for l in lines]))',
         $join,
     );
     foreach ($join as $i => $line) {
         expect($texts(Prefix::joined(array_map(Prefix::parse(...), explode(' ', $line)))))->toBe($expected[$i]);
     }
     $expected = inPython(
-        "print(json.dumps([[str(p) for p in ipaddress.summarize_address_range(*map(ipaddress.ip_address, l.split()))] for l in lines]))",
+        'print(json.dumps([[str(p) for p in ipaddress.summarize_address_range(*map(ipaddress.ip_address, l.split()))] for l in lines]))',
         $cover,
     );
     foreach ($cover as $i => $line) {
@@ -85,7 +94,8 @@ test('hosts, reverse names, kinds of addresses, netmasks', function (): void {
                 inside('10.0.0.0/8', '172.16.0.0/12', '192.168.0.0/16'), str(n.netmask),
                 '.'.join(reversed(str(n[0]).split('.')[:n.prefixlen // 8])) + '.in-addr.arpa'])
         print(json.dumps(out))
-        PY,
+        PY
+        ,
         $lines,
     );
     foreach ($lines as $i => $line) {
@@ -114,11 +124,29 @@ test('IPv6 addresses in their shortest form, whatever the spelling', function ()
         for ($n = 0; $n < 8; $n++) {
             $words[] = mt_rand(0, 2) ? 0 : mt_rand(0, 0xFFFF);
         }
-        $text = implode(':', array_map(fn (int $word): string => mt_rand(0, 1) ? sprintf('%04X', $word) : dechex($word), $words));
+        $text = implode(
+            ':',
+            array_map(fn (int $word): string => mt_rand(0, 1) ? sprintf('%04X', $word) : dechex($word), $words),
+        );
         $lines[] = mt_rand(0, 3) ? $text : inet_ntop((string) inet_pton($text));
     }
     // And texts that are none.
-    foreach (['1::2::3', '12345::', ':::', '1:2:3:4:5:6:7', '::g', '1:2:3:4:5:6:7:8:9', '', 'fe80::1%', '::1.2.3', '::1.2.3.4', '::ffff:172.22.8.16', '1.2.3.4'] as $text) {
+    foreach (
+        [
+            '1::2::3',
+            '12345::',
+            ':::',
+            '1:2:3:4:5:6:7',
+            '::g',
+            '1:2:3:4:5:6:7:8:9',
+            '',
+            'fe80::1%',
+            '::1.2.3',
+            '::1.2.3.4',
+            '::ffff:172.22.8.16',
+            '1.2.3.4',
+        ] as $text
+    ) {
         $lines[] = $text;
     }
     $expected = inPython(
@@ -131,12 +159,15 @@ test('IPv6 addresses in their shortest form, whatever the spelling', function ()
             except ValueError:
                 out.append(None)
         print(json.dumps(out))
-        PY,
+        PY
+        ,
         $lines,
     );
     foreach ($lines as $i => $text) {
         $address = Ipv6::tryParse($text);
-        expect($address === null ? null : [(string) $address, $address->isLinkLocal(), $address->isUniqueLocal()])->toBe($expected[$i]);
+        expect(
+            $address === null ? null : [(string) $address, $address->isLinkLocal(), $address->isUniqueLocal()],
+        )->toBe($expected[$i]);
     }
 });
 
@@ -154,14 +185,25 @@ test('a unique-local prefix by the algorithm of RFC 4193', function (): void {
             n = ipaddress.ip_network((b'\xfd' + g + bytes(10), 48))
             out.append([str(n), str(list(n.subnets(new_prefix=64))[8])])
         print(json.dumps(out))
-        PY,
+        PY
+        ,
         ['1795600000.500 02:4b:1e:90:00:01', '0.250 02:4b:1e:90:0a:77', '2085978495.750 00:11:5e:ed:00:05'],
     );
-    foreach ([[1795600000.5, '02:4b:1e:90:00:01'], [0.25, '02:4b:1e:90:0a:77'], [2085978495.75, '00:11:5e:ed:00:05']] as $i => [$at, $mac]) {
+    foreach (
+        [
+            [1795600000.5, '02:4b:1e:90:00:01'],
+            [0.25, '02:4b:1e:90:0a:77'],
+            [2085978495.75, '00:11:5e:ed:00:05'],
+        ] as $i => [$at, $mac]
+    ) {
         $prefix = Ipv6Prefix::uniqueLocal($at, Mac::parse($mac));
         expect([(string) $prefix, (string) $prefix->subnet(8)])
             ->toBe($expected[$i])
-            ->and(Ipv6Prefix::parse((string) $prefix->subnet(8))->contains(Ipv6::parse(rtrim(explode('/', (string) $prefix->subnet(8))[0], ':').'::16')))
+            ->and(
+                Ipv6Prefix::parse((string) $prefix->subnet(8))->contains(
+                    Ipv6::parse(rtrim(explode('/', (string) $prefix->subnet(8))[0], ':').'::16'),
+                ),
+            )
             ->toBeTrue();
     }
 });
@@ -185,7 +227,9 @@ test('what is free is what nobody has, address by address', function (): void {
         $room = Room::of($network);
         $free = [];
         for ($at = $prefix->hosts()->first; $prefix->hosts()->contains($at); $at = $at->offset(1)) {
-            $held = $network->inPool($at) !== null || $network->gateway?->equals($at) === true ||
+            $held =
+                $network->inPool($at) !== null ||
+                $network->gateway?->equals($at) === true ||
                 array_filter($hosts, fn (Host $host): bool => $host->address?->equals($at) === true) !== [];
             $held || ($free[] = (string) $at);
         }
@@ -195,6 +239,11 @@ test('what is free is what nobody has, address by address', function (): void {
                 $listed[] = (string) $at;
             }
         }
-        expect($listed)->toBe($free)->and($room->free())->toBe(count($free))->and((string) $room->next())->toBe($free[0] ?? '');
+        expect($listed)
+            ->toBe($free)
+            ->and($room->free())
+            ->toBe(count($free))
+            ->and((string) $room->next())
+            ->toBe($free[0] ?? '');
     }
 });

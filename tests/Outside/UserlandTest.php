@@ -15,8 +15,6 @@ use Symfony\Component\Yaml\Yaml;
 
 // Every command and file of every playbook that is typed on a plain system, tried in a Debian 12 userland.
 
-const USERLAND = 'var/userland';
-
 /** What needs a whole machine, a network or a device: there it is only looked whether the program is there. */
 const STUBS = <<<'BASH'
 there() { type -P "$1" >/dev/null || { echo "no program $1"; exit 127; }; }
@@ -88,28 +86,6 @@ function sampleValues(string $id): array
     }
 
     return $values;
-}
-
-/** A fresh layer over the userland with the packages; gone when the test process ends. */
-function userland(): string
-{
-    $folder = getcwd().'/'.USERLAND.'/layer-'.bin2hex(random_bytes(4));
-    $base = getcwd().'/'.USERLAND.'/base';
-    $made = run(
-        "mkdir -p {$folder}/{up,work,root} && mount -t overlay overlay -o lowerdir={$base},upperdir={$folder}/up,workdir={$folder}/work {$folder}/root && mount -t proc proc {$folder}/root/proc",
-    );
-    register_shutdown_function(
-        fn () => exec("umount --lazy {$folder}/root/proc {$folder}/root 2>/dev/null; rm -rf {$folder}"),
-    );
-    $made['exit'] === 0 || throw new RuntimeException($made['all']);
-
-    return "{$folder}/root";
-}
-
-/** Typed by warden, in that userland. */
-function typedThere(string $root, string $script): array
-{
-    return run('timeout 120 chroot '.escapeshellarg($root).' su - warden -c "bash -s"', $script);
 }
 
 dataset(

@@ -19,6 +19,7 @@ final readonly class DescribedNetwork
      * @param  ?Ipv4  $wan  the router's address towards the provider
      * @param  list<NamedRange>  $ranges  the scheme
      * @param  list<Host>  $hosts
+     * @param  int  $serial  of the zone files (RFC 1035 3.3.13)
      */
     public function __construct(
         public string $name,
@@ -31,6 +32,7 @@ final readonly class DescribedNetwork
         public ?Ipv4 $wan = null,
         public array $ranges = [],
         public array $hosts = [],
+        public int $serial = 1,
     ) {
     }
 

@@ -11,9 +11,11 @@ use Burrow\Judgement\Place;
 use Burrow\Net\Address;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
+use Burrow\Net\Ipv6;
 use Burrow\Net\Ipv6Prefix;
 use Burrow\Net\Mac;
 use Burrow\Net\Prefix;
+use Burrow\Net\SshPublicKey;
 use Burrow\Text\YamlEntry;
 use Burrow\Text\YamlLines;
 
@@ -22,8 +24,8 @@ use Burrow\Text\YamlLines;
  * its line; what can be is kept, so that one slip does not hide another.
  *
  * @phpstan-type RangeText array{from: string, to: string}
- * @phpstan-type HostText array{name: string, address?: string, mac?: string, by?: string, kind?: string, filters?: bool}
- * @phpstan-type NetworkText array{name?: string, prefix: string, gateway?: string, pools?: list<RangeText>, dns?: list<string>, domain?: string, ipv6?: string, wan?: string, ranges?: list<array{name: string, from: string, to: string}>, hosts?: list<HostText>}
+ * @phpstan-type HostText array{name: string, address?: string, mac?: string, by?: string, kind?: string, filters?: bool, ipv6?: string, aliases?: list<string>, user?: string, port?: int, host_keys?: list<string>}
+ * @phpstan-type NetworkText array{name?: string, prefix: string, gateway?: string, pools?: list<RangeText>, dns?: list<string>, domain?: string, ipv6?: string, wan?: string, ranges?: list<array{name: string, from: string, to: string}>, hosts?: list<HostText>, serial?: int}
  */
 final class NetworkFile
 {
@@ -125,6 +127,7 @@ final class NetworkFile
                 $text['hosts'] ?? [],
                 array_keys($text['hosts'] ?? []),
             ),
+            $text['serial'] ?? 1,
         );
     }
 
@@ -139,6 +142,16 @@ final class NetworkFile
             $this->unread([...$path, 'mac'], $text['mac'], 'hardware address');
         }
 
+        $ipv6 = isset($text['ipv6']) ? Ipv6::tryParse($text['ipv6']) : null;
+        if (isset($text['ipv6']) && $ipv6 === null) {
+            $this->unread([...$path, 'ipv6'], $text['ipv6'], 'IPv6 address');
+        }
+        $keys = [];
+        foreach ($text['host_keys'] ?? [] as $i => $line) {
+            $key = SshPublicKey::tryParse($line);
+            $key === null ? $this->unread([...$path, 'host_keys', $i], $line, 'host key') : ($keys[] = $key);
+        }
+
         return new Host(
             $text['name'],
             isset($text['address']) ? $this->address($text['address'], [...$path, 'address']) : null,
@@ -146,6 +159,11 @@ final class NetworkFile
             HeldBy::from($text['by'] ?? (isset($text['address']) ? 'reservation' : 'dhcp')),
             $text['kind'] ?? '',
             $text['filters'] ?? false,
+            $ipv6,
+            $text['aliases'] ?? [],
+            $text['user'] ?? '',
+            $text['port'] ?? 22,
+            $keys,
         );
     }
 
@@ -189,7 +207,10 @@ final class NetworkFile
     /** @param  list<int|string>  $path */
     private function unread(array $path, string $text, string $is): null
     {
-        $key = implode(' ', array_map(fn (int|string $one): string => is_int($one) ? (string) ($one + 1) : $one, $path));
+        $key = implode(
+            ' ',
+            array_map(fn (int|string $one): string => is_int($one) ? (string) ($one + 1) : $one, $path),
+        );
         $this->findings[] = NetworkFindings::unreadable($key, mb_substr($text, 0, 60), $is, $this->place($path));
 
         return null;

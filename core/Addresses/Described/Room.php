@@ -64,7 +64,10 @@ final readonly class Room
      */
     private static function without(AddressRange $whole, array $taken): array
     {
-        usort($taken, fn (AddressRange $one, AddressRange $other): int => $one->first->number <=> $other->first->number);
+        usort(
+            $taken,
+            fn (AddressRange $one, AddressRange $other): int => $one->first->number <=> $other->first->number,
+        );
         $gaps = [];
         $at = $whole->first->number;
         foreach ($taken as $range) {

@@ -14,7 +14,6 @@ use Burrow\Household\DoorState;
 use Burrow\Intake\Leases\Lease;
 use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
-use Burrow\Net\Mac;
 use Burrow\Net\SshPublicKey;
 
 function lease(string $mac, string $address, ?string $name): Lease

@@ -26,6 +26,7 @@ const SHARED = [
     'Burrow\Catalogue',
     'Burrow\Household',
     'Burrow\Drawing',
+    'Burrow\Files',
 ];
 
 arch('the core knows nothing of the application')

@@ -46,9 +46,7 @@ test('a text that was cut keeps what stood before', function (string $kind, stri
     $whole = count(factsOf($kind, $text));
     mt_srand(7);
     for ($i = 0; $i < 12; $i++) {
-        expect(count(factsOf($kind, substr($text, 0, mt_rand(0, strlen($text))))))->toBeLessThanOrEqual(
-            $whole + 1,
-        );
+        expect(count(factsOf($kind, substr($text, 0, mt_rand(0, strlen($text))))))->toBeLessThanOrEqual($whole + 1);
     }
 })->with(array_filter(samples(), fn (array $one): bool => ! str_ends_with($one[1], 'json.txt')));
 
@@ -88,7 +86,12 @@ test('a hidden host is found by its name', function (): void {
         ->read('hostkeys', (string) file_get_contents(__DIR__.'/samples/hostkeys/knownh.txt'))
         ->all(KeySeen::class);
     $for = fn (string $host): int => count(array_filter($keys, fn (KeySeen $key): bool => $key->isFor($host)));
-    expect([$for('wren.home.arpa'), $for('172.22.8.16'), $for('[lantern]:2222'), $for('larder')])->toBe([3, 3, 1, 0]);
+    expect([$for('wren.home.arpa'), $for('172.22.8.16'), $for('[lantern]:2222'), $for('larder')])->toBe([
+        3,
+        3,
+        1,
+        0,
+    ]);
 });
 
 test('an address that the machine gave itself is said', function (): void {

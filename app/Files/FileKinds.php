@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Files;
+
+use Burrow\Addresses\Write\DhcpdConfig;
+use Burrow\Addresses\Write\DnsmasqHosts;
+use Burrow\Addresses\Write\DnsmasqNames;
+use Burrow\Addresses\Write\HostsFile;
+use Burrow\Addresses\Write\KeaConfig;
+use Burrow\Addresses\Write\KnownHosts;
+use Burrow\Addresses\Write\ReverseZone;
+use Burrow\Addresses\Write\RouterTable;
+use Burrow\Addresses\Write\SshConfig;
+use Burrow\Addresses\Write\UnboundNames;
+use Burrow\Addresses\Write\ZoneFile;
+use Burrow\Files\FileKind;
+
+/** All kinds of files that are written at the terminal, by name. */
+final class FileKinds
+{
+    /** @return array<string, FileKind> */
+    public static function all(): array
+    {
+        $kinds = [];
+        foreach (
+            [
+                new HostsFile(),
+                new DnsmasqHosts(),
+                new DnsmasqNames(),
+                new UnboundNames(),
+                new KeaConfig(),
+                new DhcpdConfig(),
+                new ZoneFile(),
+                new ReverseZone(),
+                new SshConfig(),
+                new KnownHosts(),
+                new RouterTable(),
+            ] as $kind
+        ) {
+            $kinds[$kind->kind()] = $kind;
+        }
+
+        return $kinds;
+    }
+
+    private function __construct()
+    {
+    }
+}
