@@ -41,6 +41,17 @@ class Box extends Model
         'fixed_address' => 'boolean',
     ];
 
+    protected static function booted(): void
+    {
+        static::saved(fn (self $box) => Identity::keep($box));
+    }
+
+    /** @return HasMany<Identity, $this> what it was known by, the newest first */
+    public function identities(): HasMany
+    {
+        return $this->hasMany(Identity::class)->orderByDesc('last_seen')->orderByDesc('id');
+    }
+
     /** @return BelongsTo<Network, $this> */
     public function network(): BelongsTo
     {

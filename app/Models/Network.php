@@ -19,6 +19,14 @@ class Network extends Model
 {
     protected $guarded = [];
 
+    protected $casts = [
+        'router_page' => 'array',
+        'list_before' => 'array',
+        'list_now' => 'array',
+        'list_before_at' => 'datetime',
+        'list_now_at' => 'datetime',
+    ];
+
     /** @return HasMany<Box, $this> */
     public function boxes(): HasMany
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Probe;
 
 use App\Models\Box;
+use App\Models\Network;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
 use InvalidArgumentException;
@@ -46,6 +47,21 @@ final readonly class Target
         return $box->on_bench
             ? new self((string) $address->onLoopback(), $port + $offset, self::ECHO + $offset)
             : new self((string) $address, $port);
+    }
+
+    /**
+     * A port of any address in the household's network, whosever it is.
+     *
+     * @param  bool  $onBench  at its stand-in on loopback
+     *
+     * @throws InvalidArgumentException when the network in the database does not cover the address
+     */
+    public static function in(Network $network, Ipv4 $address, int $port, bool $onBench): self
+    {
+        $box = new Box(['on_bench' => $onBench]);
+        $box->setRelation('network', $network);
+
+        return self::of($box, $address, $port);
     }
 
     /** The question whether the machine is there at all; null where any answer says that. */

@@ -92,9 +92,7 @@ final readonly class AddressBook
         $instead = $this->propose();
         $do = $instead === null ? 'The network is full; look for boxes that are gone.' : "Free is {$instead}.";
         if ($address === null) {
-            return Findings::of(
-                AddressFindings::notAnAddress($text, $do, $place),
-            );
+            return Findings::of(AddressFindings::notAnAddress($text, $do, $place));
         }
         $finding = $this->network->against($address, $do)?->at($place);
         if ($finding !== null) {
@@ -102,9 +100,7 @@ final readonly class AddressBook
         }
         foreach ($this->taken as $taken) {
             if ($taken->address->equals($address)) {
-                return Findings::of(
-                    AddressFindings::taken($address, $taken->owner, $do, $place),
-                );
+                return Findings::of(AddressFindings::taken($address, $taken->owner, $do, $place));
             }
         }
 

@@ -81,25 +81,22 @@ final readonly class NetworkAnswer implements JsonSerializable
             'free' => $room->free(),
             'next_free' => $next === null ? null : (string) $next,
             'gaps' => array_map($this->range(...), array_slice($room->gaps, 0, self::GAPS)),
-            'ranges' => array_map(
-                function (NamedRange $named) use ($room, $network): array {
-                    $within = $room->within($named->range);
-                    $next = $within->next();
-                    $held = array_filter(
-                        $network->hosts,
-                        fn ($host): bool => $host->address !== null && $named->range->contains($host->address),
-                    );
+            'ranges' => array_map(function (NamedRange $named) use ($room, $network): array {
+                $within = $room->within($named->range);
+                $next = $within->next();
+                $held = array_filter(
+                    $network->hosts,
+                    fn ($host): bool => $host->address !== null && $named->range->contains($host->address),
+                );
 
-                    return [
-                        'name' => $named->name,
-                        ...$this->range($named->range),
-                        'held' => count($held),
-                        'free' => $within->free(),
-                        'next_free' => $next === null ? null : (string) $next,
-                    ];
-                },
-                $network->ranges,
-            ),
+                return [
+                    'name' => $named->name,
+                    ...$this->range($named->range),
+                    'held' => count($held),
+                    'free' => $within->free(),
+                    'next_free' => $next === null ? null : (string) $next,
+                ];
+            }, $network->ranges),
         ];
     }
 

@@ -307,7 +307,12 @@ final class NetworkRules
                     if ($value !== '' && isset($met[$what][$key]) && $said[$what]++ < self::EACH) {
                         $place = $this->at($at, 'hosts', $i, $what);
                         $this->found[] = match ($what) {
-                            'address' => NetworkFindings::addressTwice($value, $met[$what][$key], $host->name, $place),
+                            'address' => NetworkFindings::addressTwice(
+                                $value,
+                                $met[$what][$key],
+                                $host->name,
+                                $place,
+                            ),
                             'mac' => NetworkFindings::macTwice($value, $met[$what][$key], $host->name, $place),
                             'name' => NetworkFindings::nameTwice($value, $place),
                         };

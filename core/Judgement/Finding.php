@@ -58,6 +58,25 @@ final readonly class Finding implements JsonSerializable
         return new self($this->severity, $this->code, $this->found, $this->why, $this->do, $place);
     }
 
+    /**
+     * As it was when it was made into JSON: what a form says after it was sent.
+     *
+     * @param  array<mixed>  $kept
+     */
+    public static function kept(array $kept): self
+    {
+        $text = fn (string $key): string => is_string($kept[$key] ?? null) ? $kept[$key] : '';
+
+        return new self(
+            Severity::tryFrom($text('severity')) ?? Severity::Note,
+            $text('code'),
+            $text('found'),
+            $text('why'),
+            $text('do'),
+            $text('field') === '' ? null : Place::field($text('field')),
+        );
+    }
+
     /** The same, said of one thing among several. */
     public function about(string $what): self
     {

@@ -69,6 +69,7 @@ function everyPage(): array
                     '{kind}' => 'board',
                     '{id}' => 'flint',
                     '{form}' => 'md',
+                    '{file}' => 'hosts',
                 ]);
         }
     }

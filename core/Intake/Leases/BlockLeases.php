@@ -20,7 +20,7 @@ use DateTimeZone;
 final class BlockLeases implements LeaseForm
 {
     /** A comment, a string, a mark, or a word. */
-    private const TOKEN = '/\G(?:[\s]+|#[^\n]*)*(?:"((?:[^"\\\\]|\\\\.)*)"|([{};])|([^\s{};"#]+))/s';
+    private const TOKEN = '/\G(?:\s++|#[^\n]*+)*+(?:"((?:[^"\\\\]++|\\\\.)*+)"|([{};])|([^\s{};"#]+))/s';
 
     /** Statements in a block that are looked at; a lease has about a dozen. */
     private const STATEMENTS = 200;

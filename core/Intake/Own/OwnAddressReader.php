@@ -268,8 +268,10 @@ final class OwnAddressReader implements Reader
         $at = '';
         $goesOn = '';
         foreach (Lines::of($text) as $line) {
-            if (preg_match('/^\S.* adapter (.+):\s*$/', $line, $m) === 1) {
-                $at = $m[1];
+            $heads = preg_match('/^\S[^\n]{0,200}:$/', $line) === 1;
+            $named = $heads ? explode(' adapter ', substr($line, 0, -1)) : [];
+            if (count($named) > 1) {
+                $at = $named[count($named) - 1];
                 $goesOn = '';
             } elseif (preg_match('/^ +([A-Z][^.:]{2,40}?)[ .]*(?: \.|\.)[ .]*: ?(.*)$/', $line, $m) === 1) {
                 $goesOn = trim($m[1]);

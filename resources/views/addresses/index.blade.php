@@ -1,19 +1,34 @@
 <x-page title="Addresses" place="addresses">
-    <x-slot:say><b>{{ $free ? "The next free address is {$free}." : 'No address is free.' }}</b> The router hands out {{ $network->pool_first }} to
-        {{ $network->pool_last }}; boxes keep theirs outside of that.</x-slot:say>
+    <x-slot:say><b>{{ $free ? "The next free address is {$free}." : 'No address is free.' }}</b> {{ $room->free() }} are free; the router
+        hands out {{ $network->pool_first }} to {{ $network->pool_last }}, and boxes keep theirs outside of that.</x-slot:say>
+    @foreach ($findings as $finding)
+        <x-finding :finding="$finding" />
+    @endforeach
     <div class="sheet band">
-        <svg viewBox="0 0 {{ \Burrow\Addresses\Draw\AddressBand::WIDTH }} {{ \Burrow\Addresses\Draw\AddressBand::HEIGHT }}" role="img"
-            aria-label="The addresses of {{ $network->prefix }}: pool, router and {{ count($band->boxes) }} boxes">
-            <rect class="b-all" x="14" y="26" width="1032" height="30" rx="6" />
-            <rect class="b-pool" x="{{ round($band->pool['x'], 1) }}" y="26" width="{{ round($band->pool['width'], 1) }}" height="30" />
-            <text class="b-text" x="{{ round($band->pool['x'], 1) }}" y="18">handed out by the router</text>
-            <rect class="b-router" x="{{ round($band->router, 1) }}" y="20" width="4" height="42" />
-            @foreach ($band->boxes as $x)
-                <rect class="b-box" x="{{ round($x, 1) }}" y="20" width="3" height="42" rx="1" />
+        @include('addresses.band')
+        <p class="legend">
+            @foreach (\Burrow\Addresses\Draw\StandingKind::cases() as $kind)
+                <span><i class="peg {{ $kind->value }}"></i>{{ $kind->label() }}</span>
             @endforeach
-            <text class="b-text" x="14" y="78">{{ \Illuminate\Support\Str::before($network->prefix, '/') }}</text>
-        </svg>
+            <span><i class="run pool"></i>handed out by the router</span>
+            <span><i class="run gap"></i>free: choose a run to use it</span>
+        </p>
     </div>
+    @if ($gap !== null)
+        <section class="sheet" id="gap">
+            <h2>{{ $gap }}: {{ $gap->size() }} free</h2>
+            @if ($waiting->isEmpty())
+                <p>Every box has its address pinned. <a href="/plan">Plan a new box</a>; it is offered {{ $free }} first.</p>
+            @else
+                <p>Who is to have {{ request('free') }}? The box's naming page opens with it, and nothing is kept before you say so there.</p>
+                <p class="row">
+                    @foreach ($waiting as $box)
+                        <a class="ghost" href="{{ route('box.name', ['box' => $box, 'address' => request('free'), 'name' => $box->name]) }}">{{ $box->called() }}</a>
+                    @endforeach
+                </p>
+            @endif
+        </section>
+    @endif
     <div class="sheet scroll">
         <x-list :heads="['Address', 'Box', 'Hardware address', 'Pinned']">
             <tr>
@@ -33,4 +48,35 @@
         </x-list>
         <x-pages :of="$boxes" />
     </div>
+    <div class="two below">
+        <section class="sheet">
+            <h2>Find a box</h2>
+            <p>By a list before and after the power came, by asking the network, by name and hardware address.</p>
+            <p class="row"><a class="act" href="{{ route('addresses.find') }}">Find a box</a></p>
+        </section>
+        <section class="sheet">
+            <h2>Files that pin them</h2>
+            <p>Made from what is on record, for whichever program keeps names and addresses here.</p>
+            <ul class="files">
+                @foreach (\App\Files\FileKinds::all() as $kind)
+                    @if ($kind instanceof \Burrow\Addresses\Write\NetworkWriter)
+                        <li><a href="{{ route('addresses.file', $kind->kind()) }}" download>{{ $kind->kind() }}</a> <span class="soft">{{ $kind->summary() }}</span></li>
+                    @endif
+                @endforeach
+            </ul>
+        </section>
+    </div>
+    <section class="sheet">
+        <h2>The router's page</h2>
+        <p>Each router has its own words. Write down once where things stand on yours; it is shown at every step that needs it.</p>
+        <form method="post" action="{{ route('addresses.router') }}">
+            @csrf
+            <div class="pair">
+                @foreach (\App\Addresses\RouterPage::FIELDS as $field => [$label, $example])
+                    <x-field :name="$field" :label="$label" :value="$network->router_page[$field] ?? ''" :findings="\Burrow\Judgement\Findings::of()" :placeholder="$example" />
+                @endforeach
+            </div>
+            <div class="row"><button class="act">Keep</button></div>
+        </form>
+    </section>
 </x-page>

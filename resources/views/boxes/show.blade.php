@@ -201,6 +201,21 @@
                     @endforeach
                 </section>
             @endif
+            @if ($box->identities->count() > 1)
+                <section class="sheet scroll">
+                    <h2>Known by</h2>
+                    <x-list :heads="['What', 'Since', 'Until']">
+                        @foreach ($box->identities->take(30) as $one)
+                            <tr>
+                                <td><span class="soft">{{ str_replace('-', ' ', $one->kind === 'mac' ? 'hardware address' : $one->kind) }}</span><br><span class="mono break">{{ $one->value }}</span></td>
+                                <td class="whole">@ago($one->first_seen)</td>
+                                <td class="whole">{{ in_array($one->value, [$box->address, $box->mac, $box->host_key], true) ? 'now' : '' }}@if (!in_array($one->value, [$box->address, $box->mac, $box->host_key], true))@ago($one->last_seen)@endif</td>
+                            </tr>
+                        @endforeach
+                    </x-list>
+                    <p><a href="{{ route('addresses.find', ['box' => $box]) }}">Find it in the network</a></p>
+                </section>
+            @endif
             <section class="sheet">
                 <h2>History</h2>
                 @forelse ($entries as $entry)

@@ -33,6 +33,9 @@
                     {{ $played->place()->label() }}{{ $played->waitTo !== null && $place !== 'wait' ? ', then a wait' : '' }}</span>
                 <h2 id="step-title">{{ $played->title }}</h2>
                 <p>{{ $values->fillText($played->text) }}</p>
+                @if ($place === 'router' && $run->box->network->router_page)
+                    <x-router-page :notes="$run->box->network->router_page" />
+                @endif
                 @if ($command !== '')
                     <x-command id="command" :text="$command ?? 'A value is still missing; an earlier step was passed over.'">
                         <x-slot:where>

@@ -8,6 +8,8 @@ use App\Models\Desk;
 use App\Models\ImageRecord;
 use App\Models\Medium;
 use App\Models\Plan;
+use App\Models\Network;
+use App\Models\Sighting;
 use App\Models\StepDoubt;
 use Illuminate\Routing\Route as OneRoute;
 use Illuminate\Support\Facades\DB;
@@ -37,6 +39,8 @@ function pathOf(OneRoute $route): string
         'medium' => Medium::query()->firstOrFail()->id,
         'desk' => Desk::query()->firstOrFail()->id,
         'doubt' => StepDoubt::query()->firstOrFail()->id,
+        'file' => 'hosts',
+        'sighting' => Sighting::query()->firstOrFail()->id,
     ];
 
     return '/'.
@@ -70,6 +74,13 @@ beforeEach(function (): void {
     newRun();
     Plan::query()->create(['choices' => ['job' => 'file-store']]);
     StepDoubt::query()->create(['step' => 'x', 'title' => 'X', 'saw' => 'y']);
+    Sighting::query()->create([
+        'network_id' => Network::home()->id,
+        'known_by' => '02:4b:1e:90:00:99',
+        'address' => '172.22.8.140',
+        'first_seen' => now(),
+        'last_seen' => now(),
+    ]);
     CatalogueEntry::query()->create([
         'kind' => 'board',
         'slug' => 'flint-own',

@@ -2,17 +2,12 @@
 
 declare(strict_types=1);
 
-use Burrow\Addresses\Draw\AddressBand;
 use Burrow\Drawing\Way;
 use Burrow\Ground\Draw\Chamber;
 use Burrow\Ground\Draw\ChamberState;
 use Burrow\Ground\Draw\Dwelling;
 use Burrow\Ground\Draw\GroundPicture;
 use Burrow\Ground\Draw\GroundPlan;
-use Burrow\Net\AddressRange;
-use Burrow\Net\Ipv4;
-use Burrow\Net\LocalNetwork;
-use Burrow\Net\Prefix;
 use Burrow\Plan\Draw\ChainPicture;
 use Burrow\Plan\Speed\CopyRate;
 
@@ -176,22 +171,4 @@ test('pieces of the chain are as wide as what they let through', function (): vo
         ->toEqualWithDelta(41.67 / 380, 0.001)
         ->and(array_values(array_filter($pieces, fn ($p) => $p['narrowest']))[0]['limit']->name)
         ->toBe('network');
-});
-
-test('a prefix is a band with everything in its place', function (): void {
-    $network = new LocalNetwork(
-        Prefix::parse('172.22.8.0/24'),
-        Ipv4::parse('172.22.8.1'),
-        AddressRange::between(Ipv4::parse('172.22.8.100'), Ipv4::parse('172.22.8.199')),
-        'home.arpa',
-    );
-    $band = AddressBand::of($network, [Ipv4::parse('172.22.8.10'), Ipv4::parse('10.0.0.1')]);
-    expect(count($band->boxes))
-        ->toBe(1)
-        ->and($band->router)
-        ->toBeLessThan($band->boxes[0])
-        ->and($band->boxes[0])
-        ->toBeLessThan($band->pool['x'])
-        ->and($band->pool['width'])
-        ->toEqualWithDelta((100 / 256) * (AddressBand::WIDTH - 28), 0.01);
 });

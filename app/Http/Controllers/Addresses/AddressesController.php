@@ -5,31 +5,72 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Addresses;
 
 use App\Addresses\Books;
+use App\Addresses\HouseNetworks;
+use App\Files\FileKinds;
 use App\Models\Box;
 use App\Models\Network;
 use App\View\Pages;
+use Burrow\Addresses\Described\Room;
 use Burrow\Addresses\Draw\AddressBand;
+use Burrow\Addresses\NetworkRules;
+use Burrow\Addresses\Write\NetworkWriter;
+use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 
-/** Who has which address, and what is free. */
+/** Who has which address, what is free, what speaks against it, and the files that pin it. */
 final class AddressesController
 {
-    public function __invoke(): View
+    public function __construct(private readonly HouseNetworks $networks)
+    {
+    }
+
+    public function index(Request $request): View
     {
         $network = Network::home();
-        $boxes = Box::query()
-            ->where('network_id', $network->id)
-            ->whereNotNull('address')
-            ->orderByRaw('INET_ATON(address)')
-            ->get();
-        $held = array_values(array_filter($boxes->map(fn (Box $box): ?Ipv4 => $box->ipv4())->all()));
+        $described = $this->networks->described($network);
+        $free = Ipv4::tryParse($request->string('free')->value());
+        $gap = array_values(
+            array_filter(
+                Room::of($described)->gaps,
+                fn (AddressRange $one): bool => $free !== null && $one->contains($free),
+            ),
+        );
 
         return view('addresses.index', [
             'network' => $network,
-            'boxes' => Pages::of($boxes->all()),
+            'described' => $described,
+            'boxes' => Pages::of($this->networks->boxes($network)->all()),
+            'room' => Room::of($described),
             'free' => Books::addresses($network)->propose(),
-            'band' => AddressBand::of($network->asLocalNetwork(), $held),
+            'findings' => NetworkRules::against([$described]),
+            'band' => AddressBand::of($described, $this->networks->standing($network)),
+            'gap' => $gap[0] ?? null,
+            'waiting' => $gap === []
+                    ? []
+                    : Box::query()
+                        ->where('network_id', $network->id)
+                        ->where(fn ($query) => $query->whereNull('address')->orWhereNull('pinned_at'))
+                        ->with('jobs')
+                        ->orderBy('id')
+                        ->limit(50)
+                        ->get(),
+        ]);
+    }
+
+    /** A file of names and addresses, made from what is on record. */
+    public function file(string $file): Response
+    {
+        $kind = FileKinds::all()[$file] ?? null;
+        abort_unless($kind instanceof NetworkWriter, 404);
+        $written = $kind->written([$this->networks->described(Network::home())]);
+        abort_if($written->text === null, 404);
+
+        return response($written->text, 200, [
+            'Content-Type' => 'text/plain; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"{$file}.txt\"",
         ]);
     }
 }

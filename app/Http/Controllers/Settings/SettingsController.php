@@ -4,14 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Settings;
 
+use App\Addresses\HouseNetworks;
 use App\House\SettingsFindings;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use Burrow\Addresses\NetworkCheck;
+use Burrow\Addresses\NetworkExtras;
+use Burrow\Addresses\Scheme;
 use Burrow\Card\WifiCheck;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
+use Burrow\Net\Ipv6Prefix;
+use Burrow\Net\Mac;
 use Burrow\Net\Prefix;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -34,6 +39,9 @@ final class SettingsController
         'country',
         'currency',
         'engine',
+        'dns',
+        'ipv6',
+        'ranges',
         'ssids',
     ];
 
@@ -62,7 +70,7 @@ final class SettingsController
     }
 
     /** As it is kept, or as it was typed when that could not be kept. */
-    public function edit(Request $request): View
+    public function edit(Request $request, HouseNetworks $networks): View
     {
         $typed = array_map(fn (mixed $value): string => (string) $value, Network::home()->only(self::FIELDS));
         foreach ($request->session()->hasOldInput() ? self::FIELDS : [] as $field) {
@@ -72,6 +80,11 @@ final class SettingsController
         return view('settings.edit', [
             'typed' => $typed,
             'findings' => $request->session()->hasOldInput() ? self::judge($typed)[1] : Findings::of(),
+            'uniqueLocal' => (string) Ipv6Prefix::uniqueLocal(
+                microtime(true),
+                Mac::parse('02:'.implode(':', str_split(bin2hex(random_bytes(5)), 2))),
+            ),
+            'scheme' => NetworkExtras::lines(Scheme::propose($networks->described(Network::home()))),
         ]);
     }
 
@@ -81,6 +94,7 @@ final class SettingsController
             fn (string $field): string => $request->string($field)->value(),
             array_combine(self::FIELDS, self::FIELDS),
         );
+        $typed['ranges'] = str_replace("\r", '', $typed['ranges']);
         $typed['ssids'] = str_replace("\r", '', $typed['ssids']);
         $typed['country'] = strtoupper($typed['country']);
         $typed['currency'] = strtoupper($typed['currency']);
@@ -94,6 +108,9 @@ final class SettingsController
                 'wan' => $typed['wan'] ?: null,
                 'currency' => $typed['currency'] ?: null,
                 'engine' => $typed['engine'] ?: null,
+                'dns' => $typed['dns'] ?: null,
+                'ipv6' => $typed['ipv6'] ?: null,
+                'ranges' => $typed['ranges'] ?: null,
                 'name' => $typed['name'] ?: 'The network',
             ] + $typed,
         );
@@ -136,6 +153,8 @@ final class SettingsController
                 ? []
                 : [SettingsFindings::engine($typed['engine'])];
 
-        return [$check, $check->findings->and($country)->and($currency)->and($engine)];
+        $extras = NetworkExtras::of($typed['dns'], $typed['ipv6'], $typed['ranges'], $check->network?->prefix);
+
+        return [$check, $check->findings->and($country)->and($currency)->and($engine)->and($extras->findings)];
     }
 }

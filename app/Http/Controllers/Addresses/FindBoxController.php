@@ -1,0 +1,249 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Addresses;
+
+use App\Addresses\Books;
+use App\Addresses\Finder;
+use App\Bench\BenchAway;
+use App\Bench\BenchClient;
+use App\Catalogue\Catalogue;
+use App\Models\Box;
+use App\Models\JournalEntry;
+use App\Models\Network;
+use App\Models\Sighting;
+use App\Probe\Sweep;
+use Burrow\Addresses\Find\Seen;
+use Burrow\Household\Stage;
+use Burrow\Intake\Intake;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Finding a box in the network: by lists that are pasted, by asking, by what is new since the power came. */
+final class FindBoxController
+{
+    /** Kinds of pastes that list machines. */
+    private const KINDS = ['leases', 'neighbours'];
+
+    public function __construct(private readonly Finder $finder, private readonly Sweep $sweep)
+    {
+    }
+
+    public function show(Request $request, Catalogue $catalogue): View
+    {
+        $network = Network::home();
+        $wanted = Box::query()->where('network_id', $network->id)->find($request->integer('box'));
+
+        return view('addresses.find', [
+            'network' => $network,
+            'wanted' => $wanted,
+            'candidates' => $this->finder->candidates($network, $wanted),
+            'gone' => $this->finder->gone($network),
+            'missing' => Box::query()
+                ->where('network_id', $network->id)
+                ->whereNotNull('name')
+                ->whereIn('stage', [Stage::Named, Stage::BringingUp])
+                ->orderBy('id')
+                ->limit(50)
+                ->get(['id', 'name']),
+            'findings' => $this->said(),
+            'pasted' => is_string(old('pasted')) ? old('pasted') : '',
+            'boards' => array_map(fn ($board): string => $board->label, $catalogue->shelf()->boards),
+            'jobs' => array_map(fn ($job): string => $job->label, $catalogue->shelf()->jobs),
+            'sightings' => Sighting::query()->where('network_id', $network->id)->get()->keyBy('known_by'),
+        ]);
+    }
+
+    /** A list that somebody pasted: whichever kind it is, the machines in it were seen just now. */
+    public function read(Request $request, Intake $intake): RedirectResponse
+    {
+        $pasted = $request->string('pasted')->value();
+        $reading = $intake->read(Intake::AUTO, $pasted);
+        $readings = array_values(
+            array_filter([$reading, ...$reading->also], fn ($one): bool => in_array($one->kind, self::KINDS, true)),
+        );
+        $seen = Seen::in(...$readings);
+        $back = redirect()->route('addresses.find', array_filter(['box' => $request->integer('box')]));
+        if ($seen === []) {
+            return $back
+                ->withInput(['pasted' => mb_substr($pasted, 0, 20_000)])
+                ->with('told', 'No machine stands in this text.')
+                ->with('findings', self::kept($reading->findings->list));
+        }
+        $this->finder->note(Network::home(), $seen);
+
+        return $back
+            ->with(
+                'told',
+                count($seen).
+                    ' machines, read as '.
+                    implode(' and ', array_map(fn ($one): string => $one->kind, $readings)).
+                    '.',
+            )
+            ->with(
+                'findings',
+                self::kept(array_merge(...array_map(fn ($one): array => $one->findings->list, $readings))),
+            );
+    }
+
+    public function keep(Request $request): RedirectResponse
+    {
+        $network = Network::home();
+        $this->finder->keep($network);
+
+        return redirect()
+            ->route('addresses.find', array_filter(['box' => $request->integer('box')]))
+            ->with('told', 'Kept. Power the box on, wait, and read the list again: what is new is it.');
+    }
+
+    /** One part of the network is asked; the page goes on by itself until it is through, or is told to stop. */
+    public function sweep(Request $request, BenchClient $bench): View|RedirectResponse
+    {
+        $network = Network::home();
+        $from = max(0, $request->integer('from'));
+        $size = min(Sweep::MOST, $network->asLocalNetwork()->prefix->size());
+        $onBench = $request->boolean('bench');
+        $found = $request->session()->get('swept', []);
+        $found = $from === 0 || ! is_array($found) ? [] : $found;
+        if ($from < $size && ! $request->boolean('stop')) {
+            foreach ($this->sweep->part($network, $from, $onBench) as $one) {
+                $found[] = [$one->address, $one->open];
+            }
+        }
+        $next = $from + Sweep::PART;
+        if ($next < $size && ! $request->boolean('stop')) {
+            $request->session()->put('swept', $found);
+
+            return view('addresses.sweep', [
+                'next' => $next,
+                'size' => $size,
+                'found' => count($found),
+                'onBench' => $onBench,
+                'box' => $request->integer('box'),
+            ]);
+        }
+        $request->session()->forget('swept');
+        $this->finder->note($network, $this->withHardware($network, $found, $onBench, $bench));
+
+        return redirect()
+            ->route('addresses.find', array_filter(['box' => $request->integer('box')]))
+            ->with(
+                'told',
+                count($found).
+                    ' machines answered'.
+                    ($request->boolean('stop') ? ' until it was stopped' : '').
+                    '.',
+            );
+    }
+
+    /** Somebody says what a machine is; an empty word takes that back. */
+    public function mark(Request $request, Sighting $sighting): RedirectResponse
+    {
+        $label = $request->string('label')->value();
+        $sighting->update(['label' => $label === '' ? null : mb_substr($label, 0, 80)]);
+
+        return redirect()
+            ->route('addresses.find')
+            ->with('told', $label === '' ? 'It is a stranger again.' : "Known as “{$label}”.");
+    }
+
+    /** A machine that stands here already becomes a box, with everything open that nobody knows yet. */
+    public function take(Request $request, Sighting $sighting, Catalogue $catalogue): RedirectResponse
+    {
+        $network = Network::home();
+        abort_unless($sighting->network_id === $network->id, 404);
+        $name = $request->string('name')->value();
+        $box = new Box(['network_id' => $network->id]);
+        $findings = Books::nameFindings($network, $name, $box);
+        $job = $request->string('job')->value();
+        $board = $request->string('board')->value();
+        if ($findings->blocks() || ! isset($catalogue->shelf()->boards[$board])) {
+            return redirect()
+                ->route('addresses.find')
+                ->with('told', 'Not taken in.')
+                ->with('findings', self::kept($findings->list));
+        }
+        $address = Box::query()->where('network_id', $network->id)->where('address', $sighting->address)->exists();
+        $box->fill([
+            'name' => strtolower($name),
+            'stage' => Stage::Unfinished,
+            'board' => $board,
+            'link' => 'wired',
+            'address' => $address || str_contains($sighting->address, ':') ? null : $sighting->address,
+            'mac' => $sighting->mac,
+        ])->save();
+        if ($catalogue->job($job) !== null) {
+            $box->jobs()->create(['job' => $job]);
+        }
+        JournalEntry::write(
+            $box,
+            'taken-in',
+            "{$box->called()} was there already and is taken in, seen at {$sighting->address}.",
+        );
+
+        return redirect()->route('box', $box)->with('told', 'Taken in. What is not known yet stands open.');
+    }
+
+    /** What was said of the form that was sent last. */
+    private function said(): Findings
+    {
+        $kept = session('findings');
+
+        return Findings::of(
+            ...array_map(
+                fn (mixed $one): Finding => Finding::kept(is_array($one) ? $one : []),
+                is_array($kept) ? array_values($kept) : [],
+            ),
+        );
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return list<array<string, mixed>>
+     */
+    private static function kept(array $findings): array
+    {
+        return array_map(fn (Finding $one): array => $one->jsonSerialize(), array_slice($findings, 0, 20));
+    }
+
+    /**
+     * TCP tells no hardware addresses; where a list of before or the bench's router has them, they are put to it.
+     *
+     * @param  array<mixed>  $found
+     * @return list<Seen>
+     */
+    private function withHardware(Network $network, array $found, bool $onBench, BenchClient $bench): array
+    {
+        $known = [];
+        foreach (Sighting::query()->where('network_id', $network->id)->whereNotNull('mac')->get() as $one) {
+            $known[$one->address] = [$one->mac, $one->name];
+        }
+        if ($onBench) {
+            try {
+                foreach (Seen::in(app(Intake::class)->read('leases', $bench->text('leases', 'text'))) as $one) {
+                    $known[$one->address] = [$one->mac, $one->name];
+                }
+            } catch (BenchAway) {
+                // Its answers stand for themselves.
+            }
+        }
+        $seen = [];
+        foreach ($found as $one) {
+            if (is_array($one) && is_string($one[0] ?? null)) {
+                [$mac, $name] = $known[$one[0]] ?? [null, null];
+                $seen[] = new Seen(
+                    $mac,
+                    $one[0],
+                    $name,
+                    array_values(array_filter((array) ($one[1] ?? []), is_int(...))),
+                );
+            }
+        }
+
+        return $seen;
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Burrow\Addresses\Find\Change;
+use Illuminate\Database\Eloquent\Model;
+
+/** What a box was known by, from when to when: an address, a hardware address, a host key. */
+class Identity extends Model
+{
+    /** Column of a box => kind. */
+    public const KINDS = ['address' => 'address', 'mac' => 'mac', 'host_key' => 'host-key'];
+
+    protected $guarded = [];
+
+    protected $casts = ['first_seen' => 'datetime', 'last_seen' => 'datetime'];
+
+    /** What of a box was recorded just now is kept, beside what it was before; a change of board or card is said. */
+    public static function keep(Box $box): void
+    {
+        $isNew = $box->wasRecentlyCreated && $box->getChanges() === [];
+        $before = $isNew ? [] : $box->getPrevious();
+        foreach (self::KINDS as $column => $kind) {
+            if ($box->{$column} === null || ! ($isNew || $box->wasChanged($column))) {
+                continue;
+            }
+            $value = mb_substr((string) $box->{$column}, 0, 200);
+            $known = self::query()->firstOrNew(['box_id' => $box->id, 'kind' => $kind, 'value' => $value]);
+            $known->fill(['first_seen' => $known->first_seen ?? now(), 'last_seen' => now()])->save();
+        }
+        $change = Change::of(
+            is_string($before['mac'] ?? null) ? $before['mac'] : $box->mac,
+            $box->mac,
+            is_string($before['host_key'] ?? null) ? $before['host_key'] : $box->host_key,
+            $box->host_key,
+        );
+        $change === null || JournalEntry::write($box, 'identity', "{$box->called()}: {$change->label()}.");
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/** A machine that was seen in the network: known by its hardware address, or by its address where none was seen. */
+class Sighting extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['open' => 'array', 'first_seen' => 'datetime', 'last_seen' => 'datetime'];
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Probe;
+
+use App\Models\Network;
+use Burrow\Addresses\Find\Seen;
+use Burrow\Household\DoorState;
+use Burrow\Net\Ipv4;
+use InvalidArgumentException;
+
+/**
+ * Who is there in a part of the household's own network, by TCP connections that are tried all at once: a port that is
+ * open or refused is somebody's; silence is nobody's, or a wall's.
+ */
+final readonly class Sweep
+{
+    /** Addresses of one part; a network of a home is one part. */
+    public const PART = 256;
+
+    /** Larger networks are looked at up to here, in address order. */
+    public const MOST = 4096;
+
+    /** What nearly every machine answers to, in one way or the other. */
+    private const FIRST = [22, 80];
+
+    /** Asked of those that are there. */
+    private const THEN = [53, 443, 445, 8081];
+
+    public function __construct(private TcpProbe $tcp)
+    {
+    }
+
+    /**
+     * @param  int  $from  offset in the prefix
+     * @return list<Seen> without hardware addresses, which TCP does not tell
+     */
+    public function part(Network $network, int $from, bool $onBench): array
+    {
+        $prefix = $network->asLocalNetwork()->prefix;
+        $addresses = [];
+        for ($offset = $from; $offset < min($from + self::PART, $prefix->size()); $offset++) {
+            $address = $prefix->network->offset($offset);
+            if ($prefix->hosts()->contains($address)) {
+                $addresses[] = $address;
+            }
+        }
+        $met = $this->ask($network, $addresses, self::FIRST, $onBench);
+        $there = array_values(array_filter($addresses, fn (Ipv4 $one): bool => isset($met[(string) $one])));
+        foreach ($this->ask($network, $there, self::THEN, $onBench) as $address => $open) {
+            $met[$address] = [...$met[$address], ...$open];
+        }
+
+        return array_map(fn (Ipv4 $one): Seen => new Seen(null, (string) $one, null, $met[(string) $one]), $there);
+    }
+
+    /**
+     * @param  list<Ipv4>  $addresses
+     * @param  list<int>  $ports
+     * @return array<string, list<int>> open ports of those that answered at all
+     */
+    private function ask(Network $network, array $addresses, array $ports, bool $onBench): array
+    {
+        $targets = [];
+        foreach ($addresses as $address) {
+            foreach ($ports as $port) {
+                try {
+                    $targets["{$address} {$port}"] = Target::in($network, $address, $port, $onBench);
+                } catch (InvalidArgumentException) {
+                    // Not of this network, or where the bench has no place: it is not asked.
+                    continue;
+                }
+            }
+        }
+        $met = [];
+        foreach ($this->tcp->askAll($targets) as $key => $state) {
+            [$address, $port] = explode(' ', $key);
+            if ($state !== DoorState::Silent) {
+                $met[$address] ??= [];
+                $state === DoorState::Open && ($met[$address][] = (int) $port);
+            }
+        }
+
+        return $met;
+    }
+}

@@ -1,0 +1,235 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Box;
+use App\Models\Identity;
+use App\Models\JournalEntry;
+use App\Models\Network;
+use App\Models\Sighting;
+use Burrow\Household\Stage;
+use Tests\Bench\BenchProcess;
+
+const LIST_BEFORE = "1795691763 02:4b:1e:77:00:0a 172.22.8.10 sieve *\n1795691763 00:11:5e:ed:00:05 172.22.8.120 desk *\n";
+
+const LIST_AFTER = LIST_BEFORE."1795691999 02:4b:1e:90:00:18 172.22.8.131 lark *\n";
+
+test('a list before and one after: what is new is said, and stands first', function (): void {
+    $this->asKeeper()
+        ->post('/addresses/read', ['pasted' => LIST_BEFORE])
+        ->assertRedirect('/addresses/find');
+    $this->post('/addresses/keep')->assertRedirect();
+    $this->get('/addresses/find')->assertSee('Nothing is new');
+    $this->post('/addresses/read', ['pasted' => "warden@wren:~ $ cat leases\n".LIST_AFTER]);
+    $this->get('/addresses/find')
+        ->assertSee('1 machine is')
+        ->assertSeeInOrder(['172.22.8.131', 'it was not in the list before', '172.22.8.120']);
+    expect(Sighting::query()->count())->toBe(3);
+
+    // Read once more: nobody is there twice, and who was there first stays so.
+    $first = Sighting::query()->where('mac', '02:4b:1e:90:00:18')->firstOrFail()->first_seen;
+    $this->travel(3)->hours();
+    $this->post('/addresses/read', ['pasted' => LIST_AFTER]);
+    $again = Sighting::query()->where('mac', '02:4b:1e:90:00:18')->firstOrFail();
+    expect(Sighting::query()->count())
+        ->toBe(3)
+        ->and($again->first_seen->eq($first))
+        ->toBeTrue()
+        ->and($again->last_seen->gt($first))
+        ->toBeTrue();
+});
+
+test('a text without machines says so and keeps what was pasted', function (): void {
+    $this->asKeeper()
+        ->followingRedirects()
+        ->post('/addresses/read', ['pasted' => 'a kettle'])
+        ->assertSee('No machine stands in this text.')
+        ->assertSee('a kettle');
+    expect(Network::home()->list_now)->toBeNull();
+});
+
+test('two kinds in one paste are one list', function (): void {
+    $neighbours = "172.22.8.44 dev eth0 lladdr 02:4b:1e:90:00:44 REACHABLE\n";
+    $this->asKeeper()
+        ->followingRedirects()
+        ->post('/addresses/read', [
+            'pasted' => "root@router:~# cat leases\n".LIST_BEFORE."root@router:~# ip neigh\n{$neighbours}",
+        ])
+        ->assertSee('3 machines, read as leases and neighbours');
+});
+
+test('a machine is called what it is, and a stranger again', function (): void {
+    $this->asKeeper()->post('/addresses/read', ['pasted' => LIST_BEFORE]);
+    $desk = Sighting::query()->where('name', 'desk')->firstOrFail();
+    $this->post("/addresses/seen/{$desk->id}/mark", ['label' => '  the desk in the study ']);
+    $this->get('/addresses/find')->assertSee('the desk in the study');
+    $this->get('/addresses')->assertSee('the desk in the study');
+    $this->post("/addresses/seen/{$desk->id}/mark", ['label' => '']);
+    expect($desk->refresh()->label)->toBeNull();
+});
+
+test('what stands here already is taken in as a box, with what nobody knows left open', function (): void {
+    $this->asKeeper()->post('/addresses/read', ['pasted' => LIST_AFTER]);
+    $lark = Sighting::query()->where('name', 'lark')->firstOrFail();
+    $this->post("/addresses/seen/{$lark->id}/take", ['name' => 'la rk', 'board' => 'flint'])->assertRedirect(
+        '/addresses/find',
+    );
+    expect(Box::query()->where('mac', $lark->mac)->exists())->toBeFalse();
+    $this->post("/addresses/seen/{$lark->id}/take", [
+        'name' => 'Lark',
+        'board' => 'flint',
+        'job' => 'media-library',
+    ]);
+    $box = Box::query()->where('mac', $lark->mac)->firstOrFail();
+    expect([$box->name, $box->address, $box->stage, $box->jobs->first()?->job])
+        ->toBe(['lark', '172.22.8.131', Stage::Unfinished, 'media-library'])
+        ->and($box->pinned_at)
+        ->toBeNull();
+    foreach (["/boxes/{$box->id}", '/', '/boxes', '/ports', '/upkeep', '/addresses', '/addresses/find'] as $page) {
+        $this->get($page)->assertOk();
+    }
+    $this->get('/addresses/find')->assertSee('it is lark');
+});
+
+test(
+    'the bench is asked in place of the network, part by part, and what answered has its ports',
+    function (): void {
+        $bench = new BenchProcess(3000);
+        config(['burrow.bench_socket' => $bench->socket(), 'burrow.bench_offset' => BenchProcess::OFFSET]);
+        $bench->ask([
+            'do' => 'insert',
+            'board' => 'b',
+            'mac' => '02:4b:1e:90:00:09',
+            'class' => 'Flint',
+            'network_after' => 1,
+            'files' => (object) benchCard(),
+        ]);
+        $bench->ask(['do' => 'power', 'board' => 'b', 'on' => true]);
+        $bench->until(fn () => $bench->isOpen('127.22.8.100', 22));
+        $this->asKeeper()
+            ->followingRedirects()
+            ->post('/addresses/sweep', ['bench' => '1'])
+            ->assertSee('1 machines answered')
+            ->assertSee('02:4b:1e:90:00:09')
+            ->assertSee('its port for remote login is open');
+        // A larger network is asked in parts; between two it can be stopped, and what was found stays.
+        Network::home()->update(['prefix' => '172.22.8.0/22']);
+        $this->post('/addresses/sweep', ['bench' => '1'])
+            ->assertOk()
+            ->assertSee('256 of 1024 addresses were asked')
+            ->assertSee('1 answered so far');
+        $this->followingRedirects()
+            ->post('/addresses/sweep', ['bench' => '1', 'from' => 256, 'stop' => '1'])
+            ->assertSee('until it was stopped');
+        expect(session('swept'))->toBeNull();
+    },
+);
+
+test('nothing outside of the described network is asked', function (): void {
+    Network::home()->update(['prefix' => '8.8.8.0/24', 'router' => '8.8.8.1']);
+    // What cannot be a home's network is not taken for one; the usual one stands in, which the record does not cover.
+    $this->asKeeper()->followingRedirects()->post('/addresses/sweep')->assertSee('0 machines answered');
+});
+
+test('what a box was known by is kept, and a change of card or board is said', function (): void {
+    $box = newBox([
+        'name' => 'wren',
+        'address' => '172.22.8.16',
+        'mac' => '02:4b:1e:90:00:07',
+        'host_key' => 'SHA256:one',
+    ]);
+    $box->update(['host_key' => 'SHA256:two']);
+    expect(JournalEntry::query()->latest('id')->firstOrFail()->text)->toContain('another card in the same board');
+    $box->update(['mac' => '02:4b:1e:90:00:08']);
+    expect(JournalEntry::query()->latest('id')->firstOrFail()->text)->toContain('the same card in another board');
+    $box->update(['address' => '172.22.8.17']);
+    expect(Identity::query()->where('box_id', $box->id)->orderBy('id')->pluck('value')->all())->toBe([
+        '172.22.8.16',
+        '02:4b:1e:90:00:07',
+        'SHA256:one',
+        'SHA256:two',
+        '02:4b:1e:90:00:08',
+        '172.22.8.17',
+    ]);
+    $this->asKeeper()
+        ->get("/boxes/{$box->id}")
+        ->assertSee('Known by')
+        ->assertSee('SHA256:one')
+        ->assertSee('172.22.8.16');
+});
+
+test('the files are those that the terminal writes', function (): void {
+    newBox(['name' => 'wren', 'address' => '172.22.8.16', 'mac' => '02:4b:1e:90:00:07', 'pinned_at' => now()]);
+    $this->asKeeper()
+        ->get('/addresses/files/dnsmasq-hosts')
+        ->assertOk()
+        ->assertSee('dhcp-host=02:4b:1e:90:00:07,172.22.8.16,wren');
+    $this->get('/addresses/files/tea')->assertNotFound();
+    // Without a host key on record there is no file of them, and the page says so by its absence.
+    $this->get('/addresses/files/known-hosts')->assertNotFound();
+});
+
+test('a run on the router shows what the household wrote down of its page', function (): void {
+    $this->asKeeper()->post('/addresses/router', [
+        'router_reservations' => 'the pencil beside a device',
+        'router_apply' => 'Save, then Apply',
+    ]);
+    $step = runAt('reserve');
+    $this->get("/runs/{$step->run_id}")
+        ->assertSee('the pencil beside a device')
+        ->assertSee('Save, then Apply');
+    $this->get('/addresses')->assertSee('the pencil beside a device');
+});
+
+test('a free run is offered to the boxes that wait for an address', function (): void {
+    $box = newBox(['name' => 'wren', 'address' => null]);
+    $this->asKeeper()
+        ->get('/addresses?free=172.22.8.30')
+        ->assertSee("/boxes/{$box->id}/name?address=172.22.8.30", false)
+        ->assertSee('free');
+    $this->get('/addresses?free=tea')->assertOk();
+    $this->get("/boxes/{$box->id}/name?address=172.22.8.30&name=wren")->assertSee('172.22.8.30');
+});
+
+test('name servers, IPv6 and scheme are kept, or said at their field', function (): void {
+    $typed = [
+        ...Network::home()->only([
+            'name',
+            'prefix',
+            'router',
+            'pool_first',
+            'pool_last',
+            'domain',
+            'wan',
+            'time_zone',
+            'country',
+            'currency',
+            'engine',
+            'ssids',
+        ]),
+    ];
+    $this->asKeeper()
+        ->followingRedirects()
+        ->post('/settings', [
+            ...$typed,
+            'dns' => '172.22.8',
+            'ipv6' => '2001:db8::/48',
+            'ranges' => 'servers 172.22.8.10',
+        ])
+        ->assertSee('is no address')
+        ->assertSee('is no unique-local prefix')
+        ->assertSee('is no range')
+        ->assertSee('servers 172.22.8.10');
+    $this->post('/settings', [
+        ...$typed,
+        'dns' => '172.22.8.1',
+        'ipv6' => 'fd4b:1e90:7::/48',
+        'ranges' => "servers 172.22.8.10 172.22.8.49\r\n",
+    ]);
+    expect(Network::home()->only(['dns', 'ipv6', 'ranges']))->toBe([
+        'dns' => '172.22.8.1',
+        'ipv6' => 'fd4b:1e90:7::/48',
+        'ranges' => 'servers 172.22.8.10 172.22.8.49',
+    ]);
+    $this->get('/addresses')->assertSee('172.22.8.1 alone answers names');
+});
