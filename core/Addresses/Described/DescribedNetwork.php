@@ -36,6 +36,28 @@ final readonly class DescribedNetwork
     ) {
     }
 
+    /**
+     * The same network with other pools.
+     *
+     * @param  list<AddressRange>  $pools
+     */
+    public function with(array $pools): self
+    {
+        return new self(
+            $this->name,
+            $this->prefix,
+            $this->gateway,
+            $pools,
+            $this->dns,
+            $this->domain,
+            $this->ipv6,
+            $this->wan,
+            $this->ranges,
+            $this->hosts,
+            $this->serial,
+        );
+    }
+
     public function inPool(Ipv4 $address): ?AddressRange
     {
         foreach ($this->pools as $pool) {

@@ -17,8 +17,10 @@ final readonly class AddressBand
 {
     public const WIDTH = 1060;
 
-    /** Left and right of each shelf, for its first address. */
+    /** Left of each shelf, for its first address. */
     private const EDGE = 96;
+
+    private const RIGHT = 14;
 
     private const BAND = 22;
 
@@ -76,7 +78,7 @@ final readonly class AddressBand
                 }
                 $next++;
             }
-            $scale = (self::WIDTH - 2 * self::EDGE) / $each;
+            $scale = (self::WIDTH - self::EDGE - self::RIGHT) / $each;
             [$pegs, $levels] = self::pegs($part->first, $here, $scale);
             $top = $y + $levels * self::LINE + ($levels > 0 ? 4 : 0);
             $shelves[] = new Shelf(

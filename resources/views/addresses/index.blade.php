@@ -52,7 +52,23 @@
         <section class="sheet">
             <h2>Find a box</h2>
             <p>By a list before and after the power came, by asking the network, by name and hardware address.</p>
-            <p class="row"><a class="act" href="{{ route('addresses.find') }}">Find a box</a></p>
+            <p class="row"><a class="act" href="{{ route('addresses.find') }}">Find a box</a>
+                <a class="ghost" href="{{ route('addresses.known') }}">Keys a desk computer remembers</a></p>
+            <h2>What if it handed out another range?</h2>
+            <form method="get" action="{{ route('addresses') }}">
+                <div class="pair">
+                    <x-field name="what_if_first" label="From" :value="$whatIf['first']" :findings="\Burrow\Judgement\Findings::of()" code />
+                    <x-field name="what_if_last" label="to" :value="$whatIf['last']" :findings="\Burrow\Judgement\Findings::of()" code />
+                </div>
+                <div class="row"><button class="ghost">Work it out</button></div>
+            </form>
+            @if ($change !== null)
+                <p><b>{{ $change->pool->size() }} would be handed out, {{ $change->freeThen }} stay free beside it.</b>
+                    {{ $change->inTheWay === [] ? 'Nobody is in the way.' : 'In the way: ' . implode(', ', array_map(fn($host) => "{$host->name} ({$host->address})", array_slice($change->inTheWay, 0, 20))) . '. They need other addresses first.' }}</p>
+                <x-working :working="$change->working()" />
+            @elseif ($whatIf['asked'])
+                <p class="hint">A range goes from a lower to a higher address inside {{ $network->prefix }}.</p>
+            @endif
         </section>
         <section class="sheet">
             <h2>Files that pin them</h2>

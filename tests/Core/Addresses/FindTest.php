@@ -14,13 +14,17 @@ use Burrow\Addresses\Draw\StandingKind;
 use Burrow\Addresses\Find\Candidate;
 use Burrow\Addresses\Find\Candidates;
 use Burrow\Addresses\Find\Change;
+use Burrow\Addresses\Find\KnownKey;
+use Burrow\Addresses\Find\KnownKeys;
 use Burrow\Addresses\Find\Ours;
 use Burrow\Addresses\Find\Seen;
 use Burrow\Addresses\Find\Wanted;
 use Burrow\Addresses\NetworkExtras;
 use Burrow\Addresses\NetworkRules;
+use Burrow\Addresses\PoolChange;
 use Burrow\Addresses\Scheme;
 use Burrow\Intake\Intake;
+use Burrow\Intake\Keys\KeySeen;
 use Burrow\Net\Address;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
@@ -327,4 +331,42 @@ test('a free address is offered from the tenth on, and inside a range of its own
         (string) $room->within($servers)->next(),
         $room->free(),
     ])->toBe(['172.22.8.12', '172.22.8.12', 151]);
+});
+
+test('a pool that moves meets whoever stands in its way', function (): void {
+    $network = home(['a 172.22.8.10', 'b 172.22.8.60', 'c 172.22.8.250']);
+    $range = fn (string $from, string $to): AddressRange => AddressRange::between(
+        Ipv4::parse($from),
+        Ipv4::parse($to),
+    );
+    $change = PoolChange::of($network, $range('172.22.8.1', '172.22.8.99'));
+    expect(array_map(fn (Host $host): string => $host->name, $change->inTheWay ?? []))
+        ->toBe(['the router', 'a', 'b'])
+        // 254 − 99 handed out − c; now 254 − 100 − router − a, b, c.
+        ->and([$change?->freeThen, $change?->freeNow])
+        ->toBe([154, 150])
+        ->and(PoolChange::of($network, $range('172.22.8.200', '172.22.9.10')))
+        ->toBeNull();
+});
+
+test('a file of known hosts is held against the keys that are kept', function (): void {
+    $text = (string) file_get_contents(__DIR__.'/../Intake/samples/hostkeys/knownh.txt');
+    $entries = Intake::standard()->read('hostkeys', $text)->all(KeySeen::class);
+    $kept = 'SHA256:+0E14zRrGBFPctGxR8EteEn6RXnb1NYqbP7KjpAZ9IM';
+    $said = fn (?string $sha256): array => array_map(
+        fn (KnownKey $one): array => [$one->name, $one->same],
+        KnownKeys::against($entries, [
+            'wren' => ['names' => ['wren.home.arpa', '172.22.8.16', 'wren'], 'sha256' => $sha256],
+            'larder' => ['names' => ['larder'], 'sha256' => $kept],
+        ]),
+    );
+    // The host shows three keys; the one that is kept is among them, so the two others contradict nothing.
+    expect($said($kept))
+        ->toBe([['172.22.8.16', true], ['wren.home.arpa', true]])
+        ->and(array_unique(array_column($said('SHA256:another'), 1)))
+        ->toBe([false])
+        ->and(array_unique(array_column($said(null), 1)))
+        ->toBe([null])
+        ->and((new KnownKey('wren', '[wren]:2222', 'ssh-ed25519', $kept, false))->removal())
+        ->toBe('ssh-keygen -R "[wren]:2222"');
 });

@@ -233,3 +233,57 @@ test('name servers, IPv6 and scheme are kept, or said at their field', function 
     ]);
     $this->get('/addresses')->assertSee('172.22.8.1 alone answers names');
 });
+
+test(
+    'a desk computer\'s memory is compared, and an old entry comes with the command that takes it out',
+    function (): void {
+        $text = (string) file_get_contents(base_path('tests/Core/Intake/samples/hostkeys/known.txt'));
+        $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'host_key' => 'SHA256:another']);
+        $this->asKeeper()
+            ->post('/addresses/known', ['known' => $text])
+            ->assertOk()
+            ->assertSee('another key than is kept here')
+            ->assertSee('ssh-keygen -R 172.22.8.16');
+        $box->update([
+            'host_key' => 'SHA256:+0E14zRrGBFPctGxR8EteEn6RXnb1NYqbP7KjpAZ9IM',
+            'address' => '172.22.8.17',
+        ]);
+        // The address that it had is known, too.
+        $this->post('/addresses/known', ['known' => $text])
+            ->assertSee('none contradicts')
+            ->assertSee('172.22.8.16');
+        $this->post('/addresses/known', ['known' => 'a kettle'])->assertSee('No host key was found');
+    },
+);
+
+test('another pool is worked out, and nothing of it is kept', function (): void {
+    newBox(['name' => 'wren', 'address' => '172.22.8.60']);
+    $this->asKeeper()
+        ->get('/addresses?what_if_first=172.22.8.50&what_if_last=172.22.8.99')
+        ->assertSee('50 would be handed out')
+        ->assertSee('wren (172.22.8.60)');
+    $this->get('/addresses?what_if_first=172.22.8.50&what_if_last=172.22.8.4')->assertSee(
+        'from a lower to a higher',
+    );
+    expect(Network::home()->pool_first)->toBe('172.22.8.100');
+});
+
+test('a box whose board nobody looked at stands on every page', function (): void {
+    $this->asKeeper()->post('/addresses/read', ['pasted' => LIST_AFTER]);
+    $lark = Sighting::query()->where('name', 'lark')->firstOrFail();
+    $this->post("/addresses/seen/{$lark->id}/take", ['name' => 'lark', 'board' => 'not known']);
+    $box = Box::query()->where('name', 'lark')->firstOrFail();
+    foreach (
+        [
+            "/boxes/{$box->id}",
+            "/boxes/{$box->id}/name",
+            "/boxes/{$box->id}/card",
+            '/',
+            '/boxes',
+            '/upkeep',
+            '/reach',
+        ] as $page
+    ) {
+        $this->get($page)->assertOk();
+    }
+});

@@ -13,6 +13,7 @@ use App\View\Pages;
 use Burrow\Addresses\Described\Room;
 use Burrow\Addresses\Draw\AddressBand;
 use Burrow\Addresses\NetworkRules;
+use Burrow\Addresses\PoolChange;
 use Burrow\Addresses\Write\NetworkWriter;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
@@ -39,7 +40,20 @@ final class AddressesController
             ),
         );
 
+        $first = Ipv4::tryParse($request->string('what_if_first')->trim()->value());
+        $last = Ipv4::tryParse($request->string('what_if_last')->trim()->value());
+        $range =
+            $first === null || $last === null || $last->number < $first->number
+                ? null
+                : AddressRange::between($first, $last);
+
         return view('addresses.index', [
+            'whatIf' => [
+                'first' => $request->string('what_if_first', $network->pool_first)->value(),
+                'last' => $request->string('what_if_last', $network->pool_last)->value(),
+                'asked' => $request->hasAny(['what_if_first', 'what_if_last']),
+            ],
+            'change' => $range === null ? null : PoolChange::of($described, $range),
             'network' => $network,
             'described' => $described,
             'boxes' => Pages::of($this->networks->boxes($network)->all()),

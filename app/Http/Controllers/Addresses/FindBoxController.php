@@ -14,9 +14,11 @@ use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Sighting;
 use App\Probe\Sweep;
+use Burrow\Addresses\Find\KnownKeys;
 use Burrow\Addresses\Find\Seen;
 use Burrow\Household\Stage;
 use Burrow\Intake\Intake;
+use Burrow\Intake\Keys\KeySeen;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Illuminate\Contracts\View\View;
@@ -28,6 +30,9 @@ final class FindBoxController
 {
     /** Kinds of pastes that list machines. */
     private const KINDS = ['leases', 'neighbours'];
+
+    /** What is recorded of a box whose board nobody has looked at. */
+    private const NO_BOARD = 'not known';
 
     public function __construct(private readonly Finder $finder, private readonly Sweep $sweep)
     {
@@ -52,7 +57,8 @@ final class FindBoxController
                 ->get(['id', 'name']),
             'findings' => $this->said(),
             'pasted' => is_string(old('pasted')) ? old('pasted') : '',
-            'boards' => array_map(fn ($board): string => $board->label, $catalogue->shelf()->boards),
+            'boards' => [self::NO_BOARD => 'board not known yet'] +
+                array_map(fn ($board): string => $board->label, $catalogue->shelf()->boards),
             'jobs' => array_map(fn ($job): string => $job->label, $catalogue->shelf()->jobs),
             'sightings' => Sighting::query()->where('network_id', $network->id)->get()->keyBy('known_by'),
         ]);
@@ -88,6 +94,43 @@ final class FindBoxController
                 'findings',
                 self::kept(array_merge(...array_map(fn ($one): array => $one->findings->list, $readings))),
             );
+    }
+
+    /** A known_hosts file held against the keys that are kept; nothing of it is stored. */
+    public function known(Request $request, Intake $intake): View
+    {
+        $pasted = $request->string('known')->value();
+        $reading = $intake->read('hostkeys', $pasted);
+        $boxes = [];
+        foreach (
+            Box::query()
+                ->whereNotNull('name')
+                ->with(['network', 'identities'])
+                ->get() as $box
+        ) {
+            $domain = $box->network->domain;
+            $boxes[$box->called()] = [
+                'names' => array_values(
+                    array_unique(
+                        array_filter([
+                            $box->name,
+                            "{$box->name}.{$domain}",
+                            "{$box->name}.local",
+                            $box->address,
+                            ...$box->identities->where('kind', 'address')->pluck('value')->all(),
+                        ]),
+                    ),
+                ),
+                'sha256' => $box->host_key,
+            ];
+        }
+
+        return view('addresses.known', [
+            'pasted' => $pasted,
+            'entries' => count($reading->facts),
+            'keys' => $pasted === '' ? [] : KnownKeys::against($reading->all(KeySeen::class), $boxes),
+            'findings' => $pasted === '' ? Findings::of() : $reading->findings,
+        ]);
     }
 
     public function keep(Request $request): RedirectResponse
@@ -161,7 +204,7 @@ final class FindBoxController
         $findings = Books::nameFindings($network, $name, $box);
         $job = $request->string('job')->value();
         $board = $request->string('board')->value();
-        if ($findings->blocks() || ! isset($catalogue->shelf()->boards[$board])) {
+        if ($findings->blocks() || ($board !== self::NO_BOARD && ! isset($catalogue->shelf()->boards[$board]))) {
             return redirect()
                 ->route('addresses.find')
                 ->with('told', 'Not taken in.')
