@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\Addresses\AddressesController;
 use App\Http\Controllers\Addresses\FindBoxController;
+use App\Http\Controllers\Addresses\KnownHostsController;
 use App\Http\Controllers\Addresses\NameController;
 use App\Http\Controllers\Addresses\RouterPageController;
 use Illuminate\Support\Facades\Route;
@@ -12,8 +13,8 @@ use Illuminate\Support\Facades\Route;
 Route::middleware('auth')->group(function (): void {
     Route::get('/addresses', [AddressesController::class, 'index'])->name('addresses');
     Route::get('/addresses/find', [FindBoxController::class, 'show'])->name('addresses.find');
-    Route::get('/addresses/known', [FindBoxController::class, 'known'])->name('addresses.known');
-    Route::post('/addresses/known', [FindBoxController::class, 'known'])->name('addresses.known.judge');
+    Route::get('/addresses/known', KnownHostsController::class)->name('addresses.known');
+    Route::post('/addresses/known', KnownHostsController::class)->name('addresses.known.judge');
     Route::get('/addresses/files/{file}', [AddressesController::class, 'file'])->name('addresses.file');
     Route::get('/boxes/{box}/name', [NameController::class, 'edit'])->name('box.name');
 });

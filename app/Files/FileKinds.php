@@ -10,6 +10,9 @@ use Burrow\Addresses\Write\DnsmasqNames;
 use Burrow\Addresses\Write\HostsFile;
 use Burrow\Addresses\Write\KeaConfig;
 use Burrow\Addresses\Write\KnownHosts;
+use Burrow\Addresses\Write\Own\KernelAddress;
+use Burrow\Addresses\Write\Own\NetplanFile;
+use Burrow\Addresses\Write\Own\NetworkdFile;
 use Burrow\Addresses\Write\ReverseZone;
 use Burrow\Addresses\Write\RouterTable;
 use Burrow\Addresses\Write\SshConfig;
@@ -37,6 +40,9 @@ final class FileKinds
                 new SshConfig(),
                 new KnownHosts(),
                 new RouterTable(),
+                new NetplanFile(),
+                new NetworkdFile(),
+                new KernelAddress(),
             ] as $kind
         ) {
             $kinds[$kind->kind()] = $kind;

@@ -38,6 +38,7 @@ final class NetworkFindings
             match ($is) {
                 'prefix' => 'Write network address and length, with no host bits set: 172.22.8.0/24 (RFC 4632).',
                 'hardware address' => 'Six pairs of hexadecimal digits with colons between.',
+                'address with its length' => 'Write address, slash, length of the prefix: 172.22.8.16/24.',
                 'unique-local prefix' => 'It begins with fd (RFC 4193); what the provider hands out changes.',
                 'range' => 'Write name, first and last address: servers 172.22.8.10 172.22.8.49.',
                 'IPv6 prefix' => 'Write it as fd4b:1e90:7:8::/64 (RFC 4291).',

@@ -119,3 +119,57 @@ test('the kinds are listed with their schemas, and an unknown one is refused', f
         ->and(run('./burrow write tea')['exit'])
         ->toBe(2);
 });
+
+const OWN_ADDRESS = "interface: eth0\naddress: 172.22.8.16/24\ngateway: 172.22.8.1\ndns: [172.22.8.10, 'fd4b:1e90:7:8::10']\ndomain: Thistledown.home.arpa\nhost: wren\n";
+
+/** What a file of systemd-networkd says, key by key. */
+function networkSays(string $text): array
+{
+    preg_match_all('/^(Name|Address|Gateway|DNS|Domains)=(.*)$/m', $text, $lines, PREG_SET_ORDER);
+    $said = array_map(fn (array $line): string => "{$line[1]} {$line[2]}", $lines);
+    sort($said);
+
+    return $said;
+}
+
+test('an address of a box\'s own means the same in both files, as netplan itself sees it', function (): void {
+    $root = scratch();
+    mkdir("{$root}/etc/netplan", 0700, true);
+    file_put_contents("{$root}/etc/netplan/10-own.yaml", writtenFile('netplan', OWN_ADDRESS)['text']);
+    chmod("{$root}/etc/netplan/10-own.yaml", 0600);
+    $said = run("netplan generate --root-dir {$root}");
+    $made = glob("{$root}/run/systemd/network/*.network") ?: [];
+    expect([$said['exit'], count($made)])
+        ->toBe([0, 1])
+        ->and(networkSays((string) file_get_contents($made[0])))
+        ->toBe(networkSays(writtenFile('networkd', OWN_ADDRESS)['text']));
+});
+
+test('the word for the kernel stands in one line', function (): void {
+    expect(writtenFile('kernel-address', OWN_ADDRESS)['text'])->toBe(
+        'ip=172.22.8.16::172.22.8.1:255.255.255.0:wren:eth0:off',
+    );
+});
+
+test('an address of its own that cannot be is said at its line', function (
+    string $from,
+    string $to,
+    string $code,
+    int $line,
+): void {
+    foreach (['netplan', 'networkd', 'kernel-address'] as $kind) {
+        $written = writtenFile($kind, str_replace($from, $to, OWN_ADDRESS));
+        expect([$written['text'], $written['findings'][0]['code'], $written['findings'][0]['line']])->toBe([
+            null,
+            $code,
+            $line,
+        ]);
+    }
+})->with([
+    'no length' => ['172.22.8.16/24', '172.22.8.16', 'addresses.not_read', 2],
+    'the network itself' => ['172.22.8.16/24', '172.22.8.0/24', 'addresses.network_address', 2],
+    'everybody' => ['172.22.8.16/24', '172.22.8.255/24', 'addresses.broadcast', 2],
+    'router elsewhere' => ['gateway: 172.22.8.1', 'gateway: 172.22.9.1', 'addresses.outside_prefix', 3],
+    'an interface with a line break' => ['interface: eth0', 'interface: "eth0\nx"', 'addresses.not_carried', 1],
+    'a host with blanks' => ['host: wren', 'host: "wren init=/bin/sh"', 'addresses.not_carried', 6],
+]);

@@ -14,11 +14,9 @@ use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Sighting;
 use App\Probe\Sweep;
-use Burrow\Addresses\Find\KnownKeys;
 use Burrow\Addresses\Find\Seen;
 use Burrow\Household\Stage;
 use Burrow\Intake\Intake;
-use Burrow\Intake\Keys\KeySeen;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Illuminate\Contracts\View\View;
@@ -94,43 +92,6 @@ final class FindBoxController
                 'findings',
                 self::kept(array_merge(...array_map(fn ($one): array => $one->findings->list, $readings))),
             );
-    }
-
-    /** A known_hosts file held against the keys that are kept; nothing of it is stored. */
-    public function known(Request $request, Intake $intake): View
-    {
-        $pasted = $request->string('known')->value();
-        $reading = $intake->read('hostkeys', $pasted);
-        $boxes = [];
-        foreach (
-            Box::query()
-                ->whereNotNull('name')
-                ->with(['network', 'identities'])
-                ->get() as $box
-        ) {
-            $domain = $box->network->domain;
-            $boxes[$box->called()] = [
-                'names' => array_values(
-                    array_unique(
-                        array_filter([
-                            $box->name,
-                            "{$box->name}.{$domain}",
-                            "{$box->name}.local",
-                            $box->address,
-                            ...$box->identities->where('kind', 'address')->pluck('value')->all(),
-                        ]),
-                    ),
-                ),
-                'sha256' => $box->host_key,
-            ];
-        }
-
-        return view('addresses.known', [
-            'pasted' => $pasted,
-            'entries' => count($reading->facts),
-            'keys' => $pasted === '' ? [] : KnownKeys::against($reading->all(KeySeen::class), $boxes),
-            'findings' => $pasted === '' ? Findings::of() : $reading->findings,
-        ]);
     }
 
     public function keep(Request $request): RedirectResponse

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Addresses\Write\Own;
+
+use Burrow\Addresses\NetworkFindings;
+use Burrow\Files\FileKind;
+use Burrow\Files\WrittenFile;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
+use Burrow\Net\Address;
+use Burrow\Net\AddressFindings;
+use Burrow\Net\Hostname;
+use Burrow\Net\Ipv4;
+use Burrow\Net\Prefix;
+use Burrow\Text\YamlEntry;
+use Burrow\Text\YamlLines;
+
+/** Files by which a box gives itself its address, in the other school than a reservation in the router. */
+abstract class OwnAddressWriter implements FileKind
+{
+    public function schema(): string
+    {
+        return 'core/Addresses/schema/own-address.schema.json';
+    }
+
+    public function write(string $values, string $schema, string $name): WrittenFile
+    {
+        $entry = YamlEntry::read($values, $schema, $name);
+        if ($entry->data === null) {
+            return new WrittenFile($this->kind(), null, $entry->findings);
+        }
+        /** @var array{interface: string, address: string, gateway?: string, dns?: list<string>, domain?: string, host?: string} $data */
+        $data = $entry->data;
+        $lines = new YamlLines($values);
+        $at = fn (string $key): Place => Place::file($name, $lines->locate([$key]));
+        $found = [];
+        [$text, $length] = [...explode('/', $data['address'], 2), ''];
+        $address = Ipv4::tryParse($text);
+        $prefix =
+            $address === null || preg_match('/^(?:[1-9]|[12]\d|3[0-2])$/D', $length) !== 1
+                ? null
+                : Prefix::around($address, (int) $length);
+        if ($address === null || $prefix === null) {
+            $found[] = NetworkFindings::unreadable(
+                'address',
+                $data['address'],
+                'address with its length',
+                $at('address'),
+            );
+        } elseif (! $prefix->hosts()->contains($address)) {
+            $found[] = ($address->equals($prefix->network)
+                ? AddressFindings::networkAddress($address, 'Take one between the first and the last.')
+                : AddressFindings::broadcast($address, 'Take one between the first and the last.')
+            )->at($at('address'));
+        }
+        $gateway = isset($data['gateway']) ? Ipv4::tryParse($data['gateway']) : null;
+        if (isset($data['gateway']) && $gateway === null) {
+            $found[] = NetworkFindings::unreadable('gateway', $data['gateway'], 'address', $at('gateway'));
+        } elseif ($gateway !== null && $prefix?->contains($gateway) === false) {
+            $found[] = NetworkFindings::outside('The router', $gateway, $prefix, $at('gateway'));
+        }
+        $dns = [];
+        foreach ($data['dns'] ?? [] as $server) {
+            $one = Address::tryParse($server);
+            $one === null
+                ? ($found[] = NetworkFindings::unreadable('dns', $server, 'address', $at('dns')))
+                : ($dns[] = $one);
+        }
+        $found = [...$found, ...self::words($data, $at)];
+        $findings = Findings::of(...$found);
+
+        return $findings->blocks() || $address === null || $prefix === null
+            ? new WrittenFile($this->kind(), null, $findings)
+            : new WrittenFile(
+                $this->kind(),
+                $this->text(
+                    new OwnSettings(
+                        $data['interface'],
+                        $address,
+                        $prefix,
+                        $gateway,
+                        $dns,
+                        strtolower($data['domain'] ?? ''),
+                        strtolower($data['host'] ?? ''),
+                    ),
+                ),
+                $findings,
+            );
+    }
+
+    abstract protected function text(OwnSettings $own): string;
+
+    /**
+     * @param  array{interface: string, domain?: string, host?: string}  $data
+     * @param  callable(string): Place  $at
+     * @return list<Finding>
+     */
+    private static function words(array $data, callable $at): array
+    {
+        $found = [];
+        // What the kernel takes (dev_valid_name), less what the files would have to quote.
+        if (preg_match('/^[A-Za-z][A-Za-z0-9._-]{0,14}$/D', $data['interface']) !== 1) {
+            $found[] = NetworkFindings::notCarried(
+                'interface',
+                $data['interface'],
+                'Names of interfaces are up to 15 letters, digits, dots, hyphens and underscores.',
+                $at('interface'),
+            );
+        }
+        foreach (
+            ['domain' => explode('.', $data['domain'] ?? ''), 'host' => [$data['host'] ?? '']] as $key => $labels
+        ) {
+            foreach (isset($data[$key]) ? $labels : [] as $label) {
+                if (Hostname::check($label, asMachine: false)->blocks()) {
+                    $found[] = NetworkFindings::notCarried(
+                        $key,
+                        (string) $data[$key],
+                        'It is labels of letters, digits and hyphens (RFC 1035 2.3.1).',
+                        $at($key),
+                    );
+                    break;
+                }
+            }
+        }
+
+        return $found;
+    }
+}
