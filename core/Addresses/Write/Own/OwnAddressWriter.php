@@ -110,19 +110,19 @@ abstract class OwnAddressWriter implements FileKind
                 $at('interface'),
             );
         }
-        foreach (
-            ['domain' => explode('.', $data['domain'] ?? ''), 'host' => [$data['host'] ?? '']] as $key => $labels
-        ) {
-            foreach (isset($data[$key]) ? $labels : [] as $label) {
-                if (Hostname::check($label, asMachine: false)->blocks()) {
-                    $found[] = NetworkFindings::notCarried(
-                        $key,
-                        (string) $data[$key],
-                        'It is labels of letters, digits and hyphens (RFC 1035 2.3.1).',
-                        $at($key),
-                    );
-                    break;
-                }
+        foreach (['domain' => $data['domain'] ?? '', 'host' => $data['host'] ?? ''] as $key => $text) {
+            $labels = $text === '' ? [] : explode('.', $text);
+            $bad = array_filter(
+                $labels,
+                fn (string $label): bool => Hostname::check($label, asMachine: false)->blocks(),
+            );
+            if ($bad !== [] || ($key === 'host' && count($labels) > 1)) {
+                $found[] = NetworkFindings::notCarried(
+                    $key,
+                    $text,
+                    'It is labels of letters, digits and hyphens (RFC 1035 2.3.1).',
+                    $at($key),
+                );
             }
         }
 
