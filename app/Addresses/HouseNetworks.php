@@ -5,22 +5,25 @@ declare(strict_types=1);
 namespace App\Addresses;
 
 use App\Catalogue\Catalogue;
-use App\Models\Box;
 use App\Models\Network;
-use App\Models\Sighting;
 use Burrow\Addresses\Described\DescribedNetwork;
 use Burrow\Addresses\Described\HeldBy;
 use Burrow\Addresses\Described\Host;
 use Burrow\Addresses\Draw\Standing;
 use Burrow\Addresses\Draw\StandingKind;
 use Burrow\Addresses\NetworkExtras;
+use Burrow\Catalogue\Job\Job;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Mac;
-use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /** The household's network as core describes networks: from its row, its boxes and what was seen in it. */
 final readonly class HouseNetworks
 {
+    /** Machines that were seen and are drawn. */
+    private const SEEN = 5000;
+
     public function __construct(private Catalogue $catalogue)
     {
     }
@@ -29,6 +32,7 @@ final readonly class HouseNetworks
     {
         $local = $network->asLocalNetwork();
         $extras = $this->extras($network);
+        $filters = $this->filters();
 
         return new DescribedNetwork(
             $network->name,
@@ -40,7 +44,20 @@ final readonly class HouseNetworks
             $extras->ipv6,
             $network->wan === null ? null : Ipv4::tryParse($network->wan),
             $extras->ranges,
-            array_values(array_map($this->host(...), $this->boxes($network)->all())),
+            array_map(
+                fn (stdClass $box): Host => new Host(
+                    (string) $box->name,
+                    Ipv4::tryParse((string) $box->address),
+                    Mac::tryParse((string) $box->mac),
+                    $box->fixed_address ? HeldBy::Static : HeldBy::Reservation,
+                    '',
+                    isset($filters[$box->id]),
+                    null,
+                    [],
+                    (string) $box->user,
+                ),
+                $this->boxes($network),
+            ),
         );
     }
 
@@ -54,16 +71,24 @@ final readonly class HouseNetworks
         );
     }
 
-    /** @return Collection<int, Box> that have a name or an address, by address */
-    public function boxes(Network $network): Collection
+    /**
+     * Boxes that have a name and an address, by address: id, name, address, mac, user, fixed_address, pinned_at.
+     *
+     * @return list<stdClass>
+     */
+    public function boxes(Network $network): array
     {
-        return Box::query()
-            ->where('network_id', $network->id)
-            ->whereNotNull('name')
-            ->whereNotNull('address')
-            ->with('jobs')
-            ->orderByRaw('INET_ATON(address)')
-            ->get();
+        return once(
+            fn (): array => array_values(
+                DB::table('boxes')
+                    ->where('network_id', $network->id)
+                    ->whereNotNull('name')
+                    ->whereNotNull('address')
+                    ->orderByRaw('INET_ATON(address)')
+                    ->get(['id', 'name', 'address', 'mac', 'user', 'fixed_address', 'pinned_at'])
+                    ->all(),
+            ),
+        );
     }
 
     /**
@@ -78,48 +103,38 @@ final readonly class HouseNetworks
         $held = [(string) $router => true];
         $macs = [];
         foreach ($this->boxes($network) as $box) {
-            $address = $box->ipv4();
+            $address = Ipv4::tryParse((string) $box->address);
             if ($address === null) {
                 continue;
             }
-            $macs[$box->mac ?? ''] = true;
+            $macs[(string) $box->mac] = true;
             $kind = match (true) {
                 isset($held[(string) $address]) => StandingKind::Clash,
-                $box->fixed_address => StandingKind::Static,
+                (bool) $box->fixed_address => StandingKind::Static,
                 $box->pinned_at !== null => StandingKind::Reservation,
                 default => StandingKind::Planned,
             };
             $held[(string) $address] = true;
-            $standing[] = new Standing($address, $box->called(), $kind, "/boxes/{$box->id}");
+            $standing[] = new Standing($address, (string) $box->name, $kind);
         }
-        foreach (Sighting::query()->where('network_id', $network->id)->limit(5000)->get() as $seen) {
-            $address = Ipv4::tryParse($seen->address);
-            if ($address !== null && ! isset($macs[$seen->mac ?? '']) && ! isset($held[(string) $address])) {
-                $name = $seen->label ?? ($seen->name ?? 'somebody');
-                $standing[] = new Standing($address, $name, StandingKind::Seen, '/addresses/find');
+        $seen = DB::table('sightings')->where('network_id', $network->id)->limit(self::SEEN);
+        foreach ($seen->get(['mac', 'address', 'name', 'label']) as $one) {
+            $address = Ipv4::tryParse((string) $one->address);
+            if ($address !== null && ! isset($macs[(string) $one->mac]) && ! isset($held[(string) $address])) {
+                $name = $one->label ?? ($one->name ?? 'somebody');
+                $standing[] = new Standing($address, (string) $name, StandingKind::Seen);
             }
         }
 
         return $standing;
     }
 
-    private function host(Box $box): Host
+    /** @return array<int, true> ids of boxes that answer names for the house */
+    private function filters(): array
     {
-        $filters = false;
-        foreach ($box->jobs as $held) {
-            $filters = $filters || $this->catalogue->job($held->job)?->servesAll === 'names';
-        }
+        $jobs = array_filter($this->catalogue->shelf()->jobs, fn (Job $job): bool => $job->servesAll === 'names');
+        $held = DB::table('box_jobs')->whereIn('job', array_keys($jobs))->pluck('box_id')->all();
 
-        return new Host(
-            $box->called(),
-            $box->ipv4(),
-            $box->mac === null ? null : Mac::tryParse($box->mac),
-            $box->fixed_address ? HeldBy::Static : HeldBy::Reservation,
-            '',
-            $filters,
-            null,
-            [],
-            $box->user ?? '',
-        );
+        return array_fill_keys(array_filter($held, is_int(...)), true);
     }
 }

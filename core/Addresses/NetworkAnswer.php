@@ -67,10 +67,7 @@ final readonly class NetworkAnswer implements JsonSerializable
     private function network(DescribedNetwork $network): array
     {
         $room = Room::of($network);
-        $from = $network->prefix->hosts()->first;
-        // The first nine stay free for the router and what else the network needs later.
-        $tenth = $network->prefix->size() > 20 ? $from->offset(9) : null;
-        $next = $room->next($tenth);
+        $next = $room->next($room->firstOffered($network));
 
         return [
             'name' => $network->name,

@@ -46,6 +46,9 @@ final class NetworkRules
     /** @var list<Finding> */
     private array $found = [];
 
+    /** @var array<int, Room> */
+    private array $rooms = [];
+
     /**
      * @param  list<DescribedNetwork>  $networks
      * @param  Closure(list<int|string>): ?Place  $place  where a part of the description stands
@@ -83,7 +86,7 @@ final class NetworkRules
         } elseif (in_array((string) $network->prefix, self::COMMON, true)) {
             $this->found[] = NetworkFindings::commonPrefix($network->prefix, $this->rarer(), $place);
         }
-        if (Room::of($network)->gaps === []) {
+        if ($this->room($at)->gaps === []) {
             $this->found[] = NetworkFindings::full($network->name, $place);
         }
     }
@@ -156,7 +159,8 @@ final class NetworkRules
 
     private function hosts(DescribedNetwork $network, int $at): void
     {
-        $next = Room::of($network)->next();
+        $own = $network->prefix->hosts();
+        $next = $this->room($at)->next();
         $do = $next === null ? 'The network is full.' : "Free is {$next}.";
         foreach ($network->hosts as $i => $host) {
             if ($host->mac?->isGroup() === true) {
@@ -166,7 +170,7 @@ final class NetworkRules
                     $this->at($at, 'hosts', $i, 'mac'),
                 );
             }
-            $finding = $host->address === null ? null : $this->address($network, $host, $host->address, $do);
+            $finding = $host->address === null ? null : $this->address($network, $own, $host, $host->address, $do);
             $finding === null || $this->add($finding, $this->at($at, 'hosts', $i, 'address'));
             if ($host->filters && ($host->address === null || $host->by === HeldBy::Dhcp)) {
                 $this->found[] = NetworkFindings::filterMoves($host->name, $this->at($at, 'hosts', $i, 'name'));
@@ -174,7 +178,13 @@ final class NetworkRules
         }
     }
 
-    private function address(DescribedNetwork $network, Host $host, Ipv4 $address, string $do): ?Finding
+    private function address(
+        DescribedNetwork $network,
+        AddressRange $own,
+        Host $host,
+        Ipv4 $address,
+        string $do,
+    ): ?Finding
     {
         $pool = $network->inPool($address);
 
@@ -186,7 +196,7 @@ final class NetworkRules
                 $network->prefix,
                 null,
             ),
-            ! $network->prefix->hosts()->contains($address) => $this->edge($network->prefix, $address),
+            ! $own->contains($address) => $this->edge($network->prefix, $address),
             $network->gateway?->equals($address) === true => AddressFindings::router($address, $do),
             $host->by === HeldBy::Static && $pool !== null => AddressFindings::insideDhcpPool($address, $pool, $do),
             $host->by === HeldBy::Reservation && $pool !== null => NetworkFindings::reservedInPool(
@@ -223,7 +233,6 @@ final class NetworkRules
                 );
             }
         }
-        $room = null;
         foreach ($network->hosts as $i => $host) {
             $named = $ranges[$host->kind] ?? null;
             if ($host->kind !== '' && $named === null) {
@@ -237,13 +246,12 @@ final class NetworkRules
                 $host->address !== null &&
                 ! $named->range->contains($host->address)
             ) {
-                $room ??= Room::of($network);
                 $this->found[] = NetworkFindings::againstScheme(
                     $host->name,
                     $host->address,
                     $named->name,
                     $named->range,
-                    $room->within($named->range)->next(),
+                    $this->room($at)->within($named->range)->next(),
                     $this->at($at, 'hosts', $i, 'address'),
                 );
             }
@@ -299,8 +307,10 @@ final class NetworkRules
                     ['address', (string) $host->address],
                     ['mac', (string) $host->mac],
                     ['name', strtolower($host->name)],
-                    ...array_map(fn (string $alias): array => ['name', strtolower($alias)], $host->aliases),
                 ];
+                foreach ($host->aliases as $alias) {
+                    $values[] = ['name', strtolower($alias)];
+                }
                 foreach ($values as [$what, $value]) {
                     // A machine may stand in two networks under one name, with one address in each.
                     $key = $what === 'address' ? $value : "{$at} {$value}";
@@ -321,6 +331,11 @@ final class NetworkRules
                 }
             }
         }
+    }
+
+    private function room(int $at): Room
+    {
+        return $this->rooms[$at] ??= Room::of($this->networks[$at]);
     }
 
     private function add(Finding $finding, ?Place $place): void

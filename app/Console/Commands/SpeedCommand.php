@@ -8,10 +8,18 @@ use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\BoxJob;
 use App\Models\JournalEntry;
+use App\Models\Network;
 use App\Models\Service;
 use App\Models\User;
 use App\Plan\Choices;
 use App\Plan\Household;
+use App\Probe\Sweep;
+use App\Probe\TcpProbe;
+use Burrow\Addresses\Described\DescribedNetwork;
+use Burrow\Addresses\Described\Host;
+use Burrow\Addresses\Draw\AddressBand;
+use Burrow\Addresses\Draw\Standing;
+use Burrow\Addresses\Draw\StandingKind;
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Linter;
@@ -25,6 +33,8 @@ use Burrow\Catalogue\Part\CardSchool;
 use Burrow\Catalogue\Part\ImageKind;
 use Burrow\Intake\Intake;
 use Burrow\Net\Hostname;
+use Burrow\Net\Ipv4;
+use Burrow\Net\Prefix;
 use Burrow\Plan\Ways\WaysOut;
 use Illuminate\Console\Command;
 use Illuminate\Contracts\Http\Kernel;
@@ -40,6 +50,10 @@ final class SpeedCommand extends Command
 {
     private const ROUNDS = 40;
 
+    private const LONG_LIST = 100_000;
+
+    private const ON_BAND = 5000;
+
     private const LISTS = ['/blank', '/', '/boxes', '/addresses', '/ports', '/reach', '/upkeep', '/journal'];
 
     protected $signature = 'burrow:speed {base : where the running copy answers}';
@@ -50,6 +64,7 @@ final class SpeedCommand extends Command
     {
         $this->lists($this->pages((string) $this->argument('base')));
         $this->readers($intake);
+        $this->addresses();
         $this->ways();
         $this->lint();
 
@@ -159,8 +174,9 @@ final class SpeedCommand extends Command
     private function lists(float $served): void
     {
         Auth::login(User::query()->where('role', 'keeper')->firstOrFail());
-        foreach ([6, 30, 300] as $boxes) {
+        foreach ([6, 30, 300, 1000] as $boxes) {
             DB::beginTransaction();
+            Network::home()->update(['prefix' => '172.22.0.0/16']);
             $this->fill($boxes);
             $times = array_fill_keys(self::LISTS, []);
             for ($round = 0; $round < 12; $round++) {
@@ -199,7 +215,7 @@ final class SpeedCommand extends Command
                 ->replicate()
                 ->fill([
                     'name' => "box{$have}",
-                    'address' => '10.9.'.intdiv($have, 250).'.'.(($have % 250) + 1),
+                    'address' => '172.22.'.(9 + intdiv($have, 250)).'.'.(($have % 250) + 1),
                 ]);
             $box->save();
             $model->jobs->each(fn (BoxJob $job) => $box->jobs()->save($job->replicate()));
@@ -237,30 +253,75 @@ final class SpeedCommand extends Command
 
     private function readers(Intake $intake): void
     {
-        foreach ([1000, 10000, 40000] as $lines) {
+        $python = <<<'PY'
+        import ipaddress, re, sys
+        mac = re.compile(r'^[0-9a-f]{2}(:[0-9a-f]{2}){5}$')
+        address, hardware = (2, 1) if sys.argv[2] == 'leases' else (0, 4)
+        found = []
+        for line in open(sys.argv[1]):
+            words = line.split()
+            if mac.match(words[hardware]):
+                found.append((ipaddress.ip_address(words[address]), words[hardware], words[3], words[-1]))
+        PY;
+        $forms = [
+            'leases' => '1795600000 %2$s %1$s box *',
+            'neighbours' => '%1$s dev eth0 lladdr %2$s REACHABLE',
+        ];
+        foreach ($forms as $kind => $form) {
             $text = '';
-            for ($i = 0; $i < $lines; $i++) {
-                $text .= sprintf(
-                    "1795600000 02:00:%02x:%02x:%02x:01 10.%d.%d.%d box *\n",
-                    ($i >> 16) & 255,
-                    ($i >> 8) & 255,
-                    $i & 255,
-                    ($i >> 16) & 255,
-                    ($i >> 8) & 255,
-                    $i & 255,
-                );
+            for ($i = 0; $i < self::LONG_LIST; $i++) {
+                $parts = [($i >> 16) & 255, ($i >> 8) & 255, $i & 255];
+                $text .= sprintf("{$form}\n", '10.'.implode('.', $parts), vsprintf('02:00:%02x:%02x:%02x:01', $parts));
             }
             $file =
                 tempnam(sys_get_temp_dir(), 'speed') ?:
                 throw new RuntimeException('No temporary file could be made.');
             file_put_contents($file, $text);
-            $ours = $this->median(fn () => $intake->read('leases', $text), 5);
-            $sort = $this->median(fn () => exec('sort -u '.escapeshellarg($file).' | wc -l'), 5);
+            memory_reset_peak_usage();
+            $before = memory_get_usage();
+            $ours = $this->median(fn () => $intake->read($kind, $text), 5);
+            $peak = (memory_get_peak_usage() - $before + strlen($text)) / 1024 ** 2;
+            $call = 'python3 -c '.escapeshellarg($python).' '.escapeshellarg($file)." {$kind}";
+            $theirs = $this->median(fn () => exec($call), 5);
             unlink($file);
             $this->line(
-                sprintf('%-34s %6.1f ms  %4.1f × sort -u', "lease list of {$lines} lines", $ours, $ours / $sort),
+                sprintf(
+                    '%-34s %6.1f ms  %4.2f × Python with ipaddress, %d MB',
+                    "{$kind} of ".self::LONG_LIST.' lines',
+                    $ours,
+                    $ours / $theirs,
+                    $peak,
+                ),
             );
         }
+    }
+
+    /** A band with thousands on it, and a look at every address of a network on loopback. */
+    private function addresses(): void
+    {
+        $standing = [];
+        $hosts = [];
+        for ($i = 0; $i < self::ON_BAND; $i++) {
+            $address = Ipv4::fromNumber(0xAC160000 + (int) (($i + 0.5) * (65536 / self::ON_BAND)));
+            $hosts[] = new Host("box{$i}", $address);
+            $standing[] = new Standing($address, "box{$i}", StandingKind::Reservation);
+        }
+        $network = new DescribedNetwork('wide', Prefix::parse('172.22.0.0/16'), hosts: $hosts);
+        $this->line(
+            sprintf(
+                '%-34s %6.1f ms',
+                'band of a /16 with '.self::ON_BAND.' on it',
+                $this->median(fn () => AddressBand::of($network, $standing), 9),
+            ),
+        );
+        $sweep = new Sweep(new TcpProbe(1));
+        $this->line(
+            sprintf(
+                '%-34s %6.1f ms',
+                'sweep of a /24 on loopback, 1 s',
+                $this->median(fn () => $sweep->part(Network::home(), 0, true), 3),
+            ),
+        );
     }
 
     private function login(string $base): PendingRequest

@@ -46,6 +46,12 @@ final readonly class Room
         return array_sum(array_map(fn (AddressRange $gap): int => $gap->size(), $this->gaps));
     }
 
+    /** Where offers begin: the first nine stay free for the router and what else a network needs later. */
+    public function firstOffered(DescribedNetwork $network): ?Ipv4
+    {
+        return $network->prefix->size() > 20 ? $network->prefix->network->offset(10) : null;
+    }
+
     /** The lowest free address, from one on where there is such a one. */
     public function next(?Ipv4 $from = null): ?Ipv4
     {

@@ -51,7 +51,7 @@ final readonly class AddressBand
     }
 
     /** @param  list<Standing>  $standing  who has which address, in any order */
-    public static function of(DescribedNetwork $network, array $standing): self
+    public static function of(DescribedNetwork $network, array $standing, ?Room $room = null): self
     {
         $prefix = $network->prefix;
         $each = max(
@@ -62,7 +62,7 @@ final readonly class AddressBand
             $standing,
             fn (Standing $one, Standing $other): int => $one->address->number <=> $other->address->number,
         );
-        $room = Room::of($network);
+        $room ??= Room::of($network);
         $shelves = [];
         $y = 0.0;
         $next = 0;

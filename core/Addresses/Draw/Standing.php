@@ -9,12 +9,7 @@ use Burrow\Net\Ipv4;
 /** Somebody at an address, as the band shows it. */
 final readonly class Standing
 {
-    /** @param  string  $href  a page about it, or empty */
-    public function __construct(
-        public Ipv4 $address,
-        public string $name,
-        public StandingKind $kind,
-        public string $href = '',
-    ) {
+    public function __construct(public Ipv4 $address, public string $name, public StandingKind $kind)
+    {
     }
 }

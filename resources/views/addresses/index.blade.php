@@ -1,9 +1,12 @@
 <x-page title="Addresses" place="addresses">
     <x-slot:say><b>{{ $free ? "The next free address is {$free}." : 'No address is free.' }}</b> {{ $room->free() }} are free; the router
         hands out {{ $network->pool_first }} to {{ $network->pool_last }}, and boxes keep theirs outside of that.</x-slot:say>
-    @foreach ($findings as $finding)
+    @foreach (array_slice($findings->list, 0, 12) as $finding)
         <x-finding :finding="$finding" />
     @endforeach
+    @if (count($findings) > 12)
+        <p class="soft">And {{ count($findings) - 12 }} more of their kind.</p>
+    @endif
     <div class="sheet band">
         @include('addresses.band')
         <p class="legend">
@@ -40,7 +43,7 @@
             @foreach ($boxes as $box)
                 <tr>
                     <td class="mono">{{ $box->address }}</td>
-                    <td><a href="/boxes/{{ $box->id }}" data-stop>{{ $box->called() }}</a></td>
+                    <td><a href="/boxes/{{ $box->id }}" data-stop>{{ $box->name }}</a></td>
                     <td class="mono">{{ $box->mac ?? '—' }}</td>
                     <td>{{ $box->fixed_address ? 'on its card' : ($box->pinned_at ? 'by a reservation' : 'not yet') }}</td>
                 </tr>

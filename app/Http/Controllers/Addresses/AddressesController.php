@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Addresses;
 
-use App\Addresses\Books;
 use App\Addresses\HouseNetworks;
 use App\Files\FileKinds;
 use App\Models\Box;
@@ -32,10 +31,11 @@ final class AddressesController
     {
         $network = Network::home();
         $described = $this->networks->described($network);
+        $room = Room::of($described);
         $free = Ipv4::tryParse($request->string('free')->value());
         $gap = array_values(
             array_filter(
-                Room::of($described)->gaps,
+                $room->gaps,
                 fn (AddressRange $one): bool => $free !== null && $one->contains($free),
             ),
         );
@@ -56,11 +56,11 @@ final class AddressesController
             'change' => $range === null ? null : PoolChange::of($described, $range),
             'network' => $network,
             'described' => $described,
-            'boxes' => Pages::of($this->networks->boxes($network)->all()),
-            'room' => Room::of($described),
-            'free' => Books::addresses($network)->propose(),
+            'boxes' => Pages::of($this->networks->boxes($network)),
+            'room' => $room,
+            'free' => $room->next($room->firstOffered($described)),
             'findings' => NetworkRules::against([$described]),
-            'band' => AddressBand::of($described, $this->networks->standing($network)),
+            'band' => AddressBand::of($described, $this->networks->standing($network), $room),
             'gap' => $gap[0] ?? null,
             'waiting' => $gap === []
                     ? []
