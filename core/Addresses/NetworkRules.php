@@ -13,6 +13,7 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Net\AddressFindings;
+use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Ipv6;
 use Burrow\Net\Prefix;
