@@ -262,7 +262,7 @@ final class Lab
     private function onNetwork(Board $board): void
     {
         $board->phase = 'up';
-        $name = $board->files === [] ? $board->name : $board->boot->hostname ?? 'board';
+        $name = $board->files === [] ? $board->name : $board->hostname();
         if ($board->files !== [] && ! ($board->boot->network ?? false)) {
             $board->screen[] = 'no address';
 

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BringUp\ChangeController;
 use App\Http\Controllers\BringUp\RunController;
 use Burrow\BringUp\Step\BenchHelp;
 use Illuminate\Support\Facades\Route;
@@ -18,6 +19,8 @@ Route::middleware('auth')->group(function (): void {
 // Keeping.
 Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/boxes/{box}/run', [RunController::class, 'begin'])->name('run.begin');
+    Route::post('/boxes/{box}/re-address', [ChangeController::class, 'address'])->name('box.re-address');
+    Route::post('/boxes/{box}/rename', [ChangeController::class, 'name'])->name('box.rename');
     Route::post('/runs/{run}/resume', [RunController::class, 'resume'])->name('run.resume');
     Route::post('/runs/{run}/steps/{step}/{action}', [RunController::class, 'act'])
         ->whereIn('action', [

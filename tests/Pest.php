@@ -21,6 +21,7 @@ require __DIR__.'/Support/boxes.php';
 require __DIR__.'/Support/house.php';
 require __DIR__.'/Support/browser.php';
 require __DIR__.'/Support/userland.php';
+require __DIR__.'/Support/playing.php';
 
 pest()
     ->extend(TestCase::class)

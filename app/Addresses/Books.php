@@ -6,13 +6,16 @@ namespace App\Addresses;
 
 use App\Models\Box;
 use App\Models\Network;
+use App\Models\Run;
 use Burrow\Addresses\AddressBook;
 use Burrow\Addresses\Taken;
+use Burrow\BringUp\Change;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Net\AddressFindings;
 use Burrow\Net\Hostname;
+use Burrow\Net\Ipv4;
 
 /** The names and addresses of a network's boxes, from the database into the core's books. */
 final class Books
@@ -27,9 +30,9 @@ final class Books
             ->orderByRaw('INET_ATON(address)')
             ->get(['id', 'name', 'address']);
 
-        return new AddressBook(
-            $network->asLocalNetwork(),
-            array_values(
+        return new AddressBook($network->asLocalNetwork(), [
+            ...self::promised($except),
+            ...array_values(
                 array_filter(
                     $taken
                         ->map(
@@ -40,7 +43,26 @@ final class Books
                         ->all(),
                 ),
             ),
-        );
+        ]);
+    }
+
+    /** @return list<Taken> addresses that runs under way are bringing boxes to */
+    private static function promised(?Box $except): array
+    {
+        $taken = [];
+        $runs = Run::query()
+            ->where('change', Change::Address->value)
+            ->whereNull('finished_at')
+            ->when($except, fn ($query, Box $box) => $query->where('box_id', '!=', $box->id))
+            ->with('box')
+            ->get();
+        foreach ($runs as $run) {
+            $new = $run->learned['new_address'] ?? null;
+            $address = is_string($new) ? Ipv4::tryParse($new) : null;
+            $address === null || ($taken[] = new Taken($address, $run->box->called()));
+        }
+
+        return $taken;
     }
 
     /** The rules of RFC 952/1123, and whether another box has the name already. */

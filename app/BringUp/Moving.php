@@ -8,6 +8,7 @@ use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Run;
 use App\Models\Service;
+use Burrow\BringUp\Change;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Catalogue\Job\JobPort;
 use Burrow\Household\Stage;
@@ -21,6 +22,11 @@ final readonly class Moving
     public function in(Run $run, RunBook $book): void
     {
         $box = $run->box;
+        if ($run->changes() !== null) {
+            $this->changed($run, $box);
+
+            return;
+        }
         $this->ports($run, $book);
         $run->update(['finished_at' => now()]);
         $played = array_map(fn (Job $job): string => $job->id, $book->jobs);
@@ -53,6 +59,17 @@ final readonly class Moving
                 'unfinished',
                 "{$name}: ".$book->sentence().($book->missing() === null ? '' : " {$book->missing()->found}"),
             );
+    }
+
+    /** A change is over: the name is the new one, and how far the box had come before stays. */
+    private function changed(Run $run, Box $box): void
+    {
+        $run->update(['finished_at' => now()]);
+        $name = $run->learned['new_name'] ?? null;
+        if ($run->changes() === Change::Name && is_string($name)) {
+            JournalEntry::write($box, 'name', "{$box->called()} is called {$name} from now on.");
+            $box->update(['name' => $name]);
+        }
     }
 
     /** Ports of the jobs, each with what was met there in this run; nothing was met where nobody looked. */

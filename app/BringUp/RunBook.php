@@ -11,6 +11,7 @@ use App\Models\BoxJob;
 use App\Models\Network;
 use App\Models\Run;
 use App\Models\RunStep;
+use Burrow\BringUp\Change;
 use Burrow\BringUp\Countdown;
 use Burrow\BringUp\Playbook\FilledPlaybook;
 use Burrow\BringUp\Playbook\FilledStep;
@@ -70,6 +71,10 @@ final readonly class RunBook
         $books = array_values(
             $known->map(fn (BoxJob $one): Playbook => $playbooks->for($one) ?? $playbooks->bare($one))->all(),
         );
+        $change = $run->changes();
+        if ($change !== null) {
+            $books = [$playbooks->change($change)];
+        }
         $this->steps = RunSteps::of(
             $books === [] ? [$playbooks->bare(new BoxJob(['job' => '']))] : $books,
             $run->adds !== null,
@@ -104,7 +109,7 @@ final readonly class RunBook
         return new RunFacts(
             (string) $box->name,
             $box->user,
-            Ipv4::tryParse((string) $box->address),
+            $this->address(),
             $box->mac,
             $box->host_key,
             $box->host_key_at?->toDateTimeImmutable(),
@@ -121,6 +126,27 @@ final readonly class RunBook
                     ->all(),
             ),
         );
+    }
+
+    /** What the page of the run is called. */
+    public function title(): string
+    {
+        $name = $this->run->box->called();
+        $over = $this->run->finished_at !== null;
+
+        return match ($this->run->changes()) {
+            Change::Address => "{$name}: another address",
+            Change::Name => "{$name}: another name",
+            null => ($over ? 'Brought up: ' : 'Bringing up ').$name,
+        };
+    }
+
+    /** Where the box is to answer: on record, or where this run brings it. */
+    public function address(): ?Ipv4
+    {
+        $new = $this->run->changes() === Change::Address ? $this->run->learned['new_address'] ?? null : null;
+
+        return Ipv4::tryParse(is_string($new) ? $new : (string) $this->run->box->address);
     }
 
     /** @return array<string, string> what was answered for the box's jobs, in this run or an earlier one */
@@ -213,6 +239,7 @@ final readonly class RunBook
             return match (true) {
                 $passed > 0 => "Unfinished: {$passed} of {$steps} steps were passed over.",
                 $this->withoutPlaybook() !== [] => "The common steps are over, and {$name} is not finished.",
+                $this->run->changes() !== null => "All {$steps} steps are over, and {$name} is where it belongs.",
                 default => "All {$steps} steps are over, and {$name} is in service.",
             };
         }

@@ -8,11 +8,13 @@ use App\Bench\BenchAway;
 use App\Bench\BenchClient;
 use App\Catalogue\Playbooks;
 use App\Models\Box;
+use App\Models\Dependency;
 use App\Models\JournalEntry;
 use App\Models\Run;
 use App\Models\RunStep;
 use App\Models\StepDoubt;
 use App\Models\Store;
+use Burrow\BringUp\Change;
 use Burrow\BringUp\Step\Outcome;
 use Burrow\Household\DoorState;
 use Burrow\Household\Stage;
@@ -81,6 +83,47 @@ final readonly class RunDesk
                     'box_id' => $box->id,
                     'learned' => $box->on_bench ? $this->benchBefore() : [],
                     'adds' => $adds,
+                ]),
+            );
+        });
+    }
+
+    /**
+     * A box that is up gets another address or another name. It stays in service meanwhile, and its record says what
+     * is so: the new address from when it answered there, the new name when the run is over.
+     *
+     * @param  string  $to  a free address, or a name
+     */
+    public function alter(Box $box, Change $change, string $to): Run
+    {
+        return DB::transaction(function () use ($box, $change, $to): Run {
+            Box::query()->lockForUpdate()->findOrFail($box->id);
+            $existing = $box->run()->first();
+            if ($existing !== null && $existing->finished_at === null) {
+                return $existing;
+            }
+            $kind = $change === Change::Address ? 'address' : 'name';
+            $holders = $box->newQuery()
+                ->whereIn('id', Dependency::query()->where('on_box_id', $box->id)->select('box_id'))
+                ->orderBy('name')
+                ->get(['name'])
+                ->map(fn (Box $one): string => (string) $one->name)
+                ->all();
+            JournalEntry::write($box, 'run', "{$box->called()} is to get another {$kind}: {$to}.");
+
+            return $this->layOut(
+                Run::query()->create([
+                    'box_id' => $box->id,
+                    'adds' => [],
+                    'change' => $change->value,
+                    'learned' => [
+                        ...$box->on_bench ? $this->benchBefore() : [],
+                        'found' => (string) $box->address,
+                        'old_address' => (string) $box->address,
+                        'old_name' => (string) $box->name,
+                        "new_{$kind}" => $to,
+                        'holders' => implode(', ', $holders) ?: 'no other box',
+                    ],
                 ]),
             );
         });
@@ -305,6 +348,8 @@ final readonly class RunDesk
             JournalEntry::write($box, 'host key', "Host key kept: {$learned->hostKey}");
         }
         if ($learned->pinned) {
+            // It answered there, with its key: from now on that is where it is.
+            $box->address = (string) (new RunBook($run, $this->playbooks))->address();
             $box->pinned_at = now();
             JournalEntry::write(
                 $box,

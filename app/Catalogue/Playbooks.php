@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Models\BoxJob;
+use Burrow\BringUp\Change;
 use Burrow\BringUp\Playbook\Playbook;
 use Burrow\BringUp\Playbook\PlaybookReader;
 use Burrow\Catalogue\Job\School;
@@ -49,6 +50,11 @@ final class Playbooks
         return $school === null || $offered === [] || in_array($school, $offered, true)
             ? null
             : $this->schools($job)[0] ?? '';
+    }
+
+    public function change(Change $change): Playbook
+    {
+        return ($this->reader ??= self::reader())->change($change);
     }
 
     /** In its place: what every box goes through. */

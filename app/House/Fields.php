@@ -44,6 +44,8 @@ final class Fields
         'engine' => 40,
         'again' => 10,
         'label' => 80,
+        'new_address' => 45,
+        'new_name' => 63,
         'board' => 40,
         'job' => 40,
         'router_clients' => 160,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Burrow\BringUp\Change;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -31,6 +32,12 @@ class Run extends Model
     public function steps(): HasMany
     {
         return $this->hasMany(RunStep::class)->orderBy('position');
+    }
+
+    /** What it changes of a box that is up; null when it brings one up or adds to it. */
+    public function changes(): ?Change
+    {
+        return Change::tryFrom((string) $this->change);
     }
 
     public function current(): ?RunStep

@@ -79,6 +79,12 @@ final class Board
         return $asked;
     }
 
+    /** What it was told last, else what its card says. */
+    public function hostname(): string
+    {
+        return trim($this->machine->read('/etc/hostname') ?? '') ?: $this->boot->hostname ?? 'board';
+    }
+
     /** @return non-empty-string */
     public function hostKey(): string
     {

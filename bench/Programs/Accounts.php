@@ -9,7 +9,7 @@ final class Accounts implements Program
 {
     public function names(): array
     {
-        return ['usermod', 'adduser', 'groups', 'whoami', 'passwd', 'loginctl', 'exit', 'hostname'];
+        return ['usermod', 'adduser', 'groups', 'whoami', 'passwd', 'loginctl', 'exit', 'hostname', 'hostnamectl'];
     }
 
     public function run(Call $call): Said
@@ -22,7 +22,8 @@ final class Accounts implements Program
             'exit' => $this->leave($call, $user),
             'groups' => Said::ok(implode(' ', [$user, 'sudo', ...$machine->session])."\n"),
             'whoami' => Said::ok(($call->root ? 'root' : $user)."\n"),
-            'hostname' => Said::ok(($call->board->boot->hostname ?? 'board')."\n"),
+            'hostname' => Said::ok($call->board->hostname()."\n"),
+            'hostnamectl' => $this->hostname($call),
             default => Said::ok(),
         };
     }
@@ -36,6 +37,20 @@ final class Accounts implements Program
         $new = explode(',', $call->option('--groups', '-G', '-aG') ?? '');
         $before = $call->has('--append', '-a', '-aG') ? $call->board->machine->groups[$account] ?? [] : [];
         $call->board->machine->groups[$account] = array_values(array_unique([...$before, ...$new]));
+
+        return Said::ok();
+    }
+
+    private function hostname(Call $call): Said
+    {
+        [$what, $name] = [...$call->plain(), '', ''];
+        if ($what !== 'set-hostname') {
+            return Said::ok($call->board->hostname()."\n");
+        }
+        if (! $call->root) {
+            return Said::failed('Could not set static hostname: Access denied');
+        }
+        $call->board->machine->write('/etc/hostname', "{$name}\n");
 
         return Said::ok();
     }

@@ -185,8 +185,7 @@ final class NetworkRules
         Host $host,
         Ipv4 $address,
         string $do,
-    ): ?Finding
-    {
+    ): ?Finding {
         $pool = $network->inPool($address);
 
         return match (true) {

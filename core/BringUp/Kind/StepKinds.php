@@ -17,6 +17,7 @@ use Burrow\BringUp\Kind\Looked\AskNames;
 use Burrow\BringUp\Kind\Looked\AskPage;
 use Burrow\BringUp\Kind\Looked\AskPinned;
 use Burrow\BringUp\Kind\Looked\AskServices;
+use Burrow\BringUp\Kind\Looked\AskSilent;
 use Burrow\BringUp\Kind\Looked\FindLease;
 use Burrow\BringUp\Kind\Looked\KeepHostKey;
 use Burrow\BringUp\Kind\Typed\Command;
@@ -77,6 +78,8 @@ final class StepKinds
             new KeepHostKey(),
             new AskPinned(),
             new AskBack(),
+            new AskSilent('ask-free', 'new_address'),
+            new AskSilent('ask-left', 'old_address'),
             new AskServices(),
             new AskNames(),
             new AskPage(),

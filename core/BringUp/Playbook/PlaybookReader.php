@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp\Playbook;
 
+use Burrow\BringUp\Change;
 use Burrow\BringUp\Kind\StepKinds;
 use Burrow\BringUp\Step\Circumstance;
 use Burrow\BringUp\Step\Step;
@@ -71,6 +72,12 @@ final readonly class PlaybookReader
             [],
             $this->parts($this->usual['close'], []),
         );
+    }
+
+    /** The steps that change a box which is up. */
+    public function change(Change $change): Playbook
+    {
+        return new Playbook('', $change->value, [], $this->parts([$change->value], []), [], []);
     }
 
     /** In the place of a step that was begun and whose playbook has changed since. */

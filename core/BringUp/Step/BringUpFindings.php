@@ -216,6 +216,21 @@ final class BringUpFindings
         );
     }
 
+    public static function nobodyThere(Ipv4 $address): Finding
+    {
+        return Finding::fine('bringup.nobody_there', "{$address} is silent.");
+    }
+
+    public static function somebodyThere(Ipv4 $address, int $port): Finding
+    {
+        return Finding::stop(
+            'bringup.somebody_there',
+            "Somebody answers at {$address}, on port {$port}.",
+            'Two machines with one address answer in turns, and both seem broken (RFC 5227).',
+            'Look in Addresses and in the router\'s list who it is before you go on.',
+        );
+    }
+
     public static function schoolGone(string $job, string $school, ?string $instead): Finding
     {
         return Finding::warn(

@@ -201,6 +201,22 @@
                     @endforeach
                 </section>
             @endif
+            @if ($box->stage->stands() && ($box->run === null || $box->run->finished_at !== null))
+                <section class="sheet">
+                    <h2>Change it</h2>
+                    <p>Each is a short run, in an order that never leaves two boxes on one address, with a way back at every step.</p>
+                    <form method="post" action="{{ route('box.re-address', $box) }}">
+                        @csrf
+                        <x-field name="new_address" label="Another address" :value="old('new_address', (string) $proposed)" :findings="\Burrow\Judgement\Findings::of()" code />
+                        <div class="row"><button class="ghost">Give it this address</button></div>
+                    </form>
+                    <form method="post" action="{{ route('box.rename', $box) }}">
+                        @csrf
+                        <x-field name="new_name" label="Another name" :value="old('new_name', '')" :findings="\Burrow\Judgement\Findings::of()" :placeholder="$box->name" />
+                        <div class="row"><button class="ghost">Call it so</button></div>
+                    </form>
+                </section>
+            @endif
             @if ($box->identities->count() > 1)
                 <section class="sheet scroll">
                     <h2>Known by</h2>

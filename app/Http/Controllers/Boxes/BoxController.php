@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Boxes;
 
+use App\Addresses\Books;
 use App\BringUp\RunBook;
 use App\Catalogue\Catalogue;
 use App\Catalogue\Playbooks;
@@ -79,6 +80,7 @@ final class BoxController
             'twin' => $box->host_key === null
                     ? null
                     : Box::query()->whereKeyNot($box->id)->where('host_key', $box->host_key)->first(),
+            'proposed' => $box->stage->stands() ? Books::addresses($box->network, $box)->propose() : null,
             'decisions' => $box->decisions()->get(),
             'entries' => $box->journal()->orderByDesc('at')->orderByDesc('id')->limit(12)->get(),
         ]);

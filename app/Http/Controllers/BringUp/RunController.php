@@ -216,7 +216,7 @@ final class RunController
                     ]),
                 ];
             case BenchHelp::Reserve:
-                $this->bench->ask(['do' => 'reserve', 'mac' => $run->box->mac, 'address' => $run->box->address]);
+                $this->bench->ask(['do' => 'reserve', 'mac' => $run->box->mac, 'address' => (string) $book->address()]);
                 $this->desk->settle($step, $version, Outcome::over('reserved on the bench'));
                 break;
         }
