@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\Route;
 // Looking.
 Route::middleware('auth')->group(function (): void {
     Route::get('/addresses', [AddressesController::class, 'index'])->name('addresses');
+    // Who else is in the house's network is nothing for guests; these two say so themselves.
     Route::get('/addresses/find', [FindBoxController::class, 'show'])->name('addresses.find');
     Route::get('/addresses/known', KnownHostsController::class)->name('addresses.known');
     Route::post('/addresses/known', KnownHostsController::class)->name('addresses.known.judge');

@@ -28,7 +28,8 @@ final readonly class HouseNetworks
     {
     }
 
-    public function described(Network $network): DescribedNetwork
+    /** @param  bool  $outside  with the address towards the provider, which is nothing for guests */
+    public function described(Network $network, bool $outside = true): DescribedNetwork
     {
         $local = $network->asLocalNetwork();
         $extras = $this->extras($network);
@@ -42,7 +43,7 @@ final readonly class HouseNetworks
             $extras->dns,
             $local->domain,
             $extras->ipv6,
-            $network->wan === null ? null : Ipv4::tryParse($network->wan),
+            $network->wan === null || ! $outside ? null : Ipv4::tryParse($network->wan),
             $extras->ranges,
             array_map(
                 fn (stdClass $box): Host => new Host(
@@ -94,9 +95,10 @@ final readonly class HouseNetworks
     /**
      * Who stands where, for the band: boxes, the router, and machines that were seen and are none of ours.
      *
+     * @param  bool  $strangers  with those that are none of ours
      * @return list<Standing>
      */
-    public function standing(Network $network): array
+    public function standing(Network $network, bool $strangers): array
     {
         $router = $network->asLocalNetwork()->router;
         $standing = [new Standing($router, 'router', StandingKind::Router)];
@@ -116,6 +118,9 @@ final readonly class HouseNetworks
             };
             $held[(string) $address] = true;
             $standing[] = new Standing($address, (string) $box->name, $kind);
+        }
+        if (! $strangers) {
+            return $standing;
         }
         $seen = DB::table('sightings')->where('network_id', $network->id)->limit(self::SEEN);
         foreach ($seen->get(['mac', 'address', 'name', 'label']) as $one) {

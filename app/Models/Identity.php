@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Burrow\Addresses\Find\Change;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /** What a box was known by, from when to when: an address, a hardware address, a host key. */
 class Identity extends Model
@@ -16,6 +17,12 @@ class Identity extends Model
     protected $guarded = [];
 
     protected $casts = ['first_seen' => 'datetime', 'last_seen' => 'datetime'];
+
+    /** @return BelongsTo<Box, $this> */
+    public function box(): BelongsTo
+    {
+        return $this->belongsTo(Box::class);
+    }
 
     /** What of a box was recorded just now is kept, beside what it was before; a change of board or card is said. */
     public static function keep(Box $box): void

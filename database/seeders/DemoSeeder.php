@@ -8,6 +8,7 @@ use App\Demo\DemoLogins;
 use App\Models\Box;
 use App\Models\Dependency;
 use App\Models\Desk;
+use App\Models\Identity;
 use App\Models\ImageRecord;
 use App\Models\JournalEntry;
 use App\Models\Measurement;
@@ -15,6 +16,7 @@ use App\Models\Medium;
 use App\Models\Network;
 use App\Models\Opening;
 use App\Models\Service;
+use App\Models\Sighting;
 use App\Models\Store;
 use App\Models\User;
 use Burrow\Household\Stage;
@@ -51,6 +53,14 @@ class DemoSeeder extends Seeder
             'pool_first' => '172.22.8.100',
             'pool_last' => '172.22.8.199',
             'domain' => 'thistledown.home.arpa',
+            'dns' => '172.22.8.10',
+            'ranges' => "routers 172.22.8.1 172.22.8.9\nboxes 172.22.8.10 172.22.8.49",
+            'router_page' => [
+                'router_clients' => 'Home network, then Devices',
+                'router_reservations' => 'the pencil beside a device, then “always this address”',
+                'router_forwards' => 'Internet, then Openings',
+                'router_apply' => 'Save, then Apply at the top; it is away for a minute',
+            ],
             'wan' => '203.0.113.27',
             'time_zone' => 'Europe/London',
             'country' => 'GB',
@@ -69,6 +79,29 @@ class DemoSeeder extends Seeder
             'by' => 'the burrow itself',
             'at' => now()->subHours(3),
         ]);
+        // They have been known by the same things since they went into service.
+        Identity::query()
+            ->with('box')
+            ->get()
+            ->each(fn (Identity $one) => $one->update(['first_seen' => $one->box->in_service_at ?? now()]));
+        foreach (
+            [
+                ['00:11:5e:ed:00:05', '172.22.8.104', 'reading-desk', 'the reading room desk', 200, 0],
+                ['00:11:5e:ed:00:06', '172.22.8.112', 'label-printer', 'the printer for seed labels', 190, 0],
+                ['7a:40:3c:99:10:07', '172.22.8.131', null, null, 9, 2],
+            ] as [$mac, $address, $name, $label, $first, $last]
+        ) {
+            Sighting::query()->create([
+                'network_id' => $network->id,
+                'known_by' => $mac,
+                'mac' => $mac,
+                'address' => $address,
+                'name' => $name,
+                'label' => $label,
+                'first_seen' => now()->subDays($first),
+                'last_seen' => now()->subDays($last),
+            ]);
+        }
         Opening::query()->create([
             'box_id' => $boxes['culvert']->id,
             'outside_port' => 51944,

@@ -22,6 +22,8 @@ final class DemoCommand extends Command
     private const TABLES = [
         'journal_entries',
         'step_doubts',
+        'identities',
+        'sightings',
         'run_steps',
         'runs',
         'stores',

@@ -53,7 +53,7 @@
         </div>
     </div>
     @if ($network->list_now !== null)
-        <div class="sheet scroll below">
+        <div class="sheet scroll after">
             <div class="row spread">
                 <h2>{{ count($candidates) }} machines, @ago($network->list_now_at)</h2>
                 <form method="post" action="{{ route('addresses.keep') }}">@csrf<input type="hidden" name="box" value="{{ $wanted?->id }}">
@@ -117,7 +117,7 @@
         </div>
     @endif
     @if ($gone !== [])
-        <section class="sheet below">
+        <section class="sheet after">
             <h2>Gone since then</h2>
             <p>{{ implode(', ', array_map(fn($one) => $one->name ?? $one->address, array_slice($gone, 0, 20))) }}</p>
         </section>

@@ -51,13 +51,15 @@
         </x-list>
         <x-pages :of="$boxes" />
     </div>
-    <div class="two below">
+    <div class="two after">
         <section class="sheet">
+            @if ($keeper)
             <h2>Find a box</h2>
             <p>By a list before and after the power came, by asking the network, by name and hardware address.</p>
             <p class="row"><a class="act" href="{{ route('addresses.find') }}">Find a box</a>
                 <a class="ghost" href="{{ route('addresses.known') }}">Keys a desk computer remembers</a></p>
-            <h2>What if it handed out another range?</h2>
+            @endif
+            <h2 class="after">What if it handed out another range?</h2>
             <form method="get" action="{{ route('addresses') }}">
                 <div class="pair">
                     <x-field name="what_if_first" label="From" :value="$whatIf['first']" :findings="\Burrow\Judgement\Findings::of()" code />
@@ -78,7 +80,7 @@
             <p>Made from what is on record, for whichever program keeps names and addresses here.</p>
             <ul class="files">
                 @foreach (\App\Files\FileKinds::all() as $kind)
-                    @if ($kind instanceof \Burrow\Addresses\Write\NetworkWriter)
+                    @if ($kind instanceof \Burrow\Addresses\Write\NetworkWriter && !$kind instanceof \Burrow\Addresses\Write\KnownHosts)
                         <li><a href="{{ route('addresses.file', $kind->kind()) }}" download>{{ $kind->kind() }}</a> <span class="soft">{{ $kind->summary() }}</span></li>
                     @endif
                 @endforeach

@@ -37,11 +37,11 @@
             </x-list>
         </div>
         @if ($wrong->isNotEmpty())
-            <p class="below">Was the box's card written anew since, or its address given to another box? Then take that one entry out, on the
+            <p class="after">Was the box's card written anew since, or its address given to another box? Then take that one entry out, on the
                 account whose memory it is: with administrator rights it is the administrator's, not yours. If nothing of that happened, stop and look who answers.</p>
         @endif
     @endif
-    <form class="sheet below" method="post" action="{{ route('addresses.known.judge') }}">
+    <form class="sheet after" method="post" action="{{ route('addresses.known.judge') }}">
         @csrf
         <div class="field-set">
             <label for="known">The file</label>

@@ -108,6 +108,39 @@
                     </x-list>
                 @endif
             </section>
+            @if (auth()->user()->isKeeper() && $box->stage->stands() && ($box->run === null || $box->run->finished_at !== null))
+                <section class="sheet">
+                    <h2>Change it</h2>
+                    <p>Each is a short run, in an order that never leaves two boxes on one address, with a way back at every step.</p>
+                    <form class="after" method="post" action="{{ route('box.re-address', $box) }}">
+                        @csrf
+                        <x-field name="new_address" label="Another address" :value="old('new_address', (string) $proposed)" :findings="\Burrow\Judgement\Findings::of()" code />
+                        <div class="row"><button class="ghost">Give it this address</button></div>
+                    </form>
+                    <form class="after" method="post" action="{{ route('box.rename', $box) }}">
+                        @csrf
+                        <x-field name="new_name" label="Another name" :value="old('new_name', '')" :findings="\Burrow\Judgement\Findings::of()" :placeholder="$box->name" />
+                        <div class="row"><button class="ghost">Call it so</button></div>
+                    </form>
+                </section>
+            @endif
+            @if ($box->identities->count() > 1)
+                <section class="sheet scroll">
+                    <h2>Known by</h2>
+                    <x-list :heads="['What', 'Since', 'Until']">
+                        @foreach ($box->identities->take(30) as $one)
+                            <tr>
+                                <td><span class="soft">{{ str_replace('-', ' ', $one->kind === 'mac' ? 'hardware address' : $one->kind) }}</span><br><span class="mono break">{{ $one->value }}</span></td>
+                                <td class="whole">@ago($one->first_seen)</td>
+                                <td class="whole">{{ in_array($one->value, [$box->address, $box->mac, $box->host_key], true) ? 'now' : '' }}@if (!in_array($one->value, [$box->address, $box->mac, $box->host_key], true))@ago($one->last_seen)@endif</td>
+                            </tr>
+                        @endforeach
+                    </x-list>
+                    @if (auth()->user()->isKeeper())
+                        <p><a href="{{ route('addresses.find', ['box' => $box]) }}">Find it in the network</a></p>
+                    @endif
+                </section>
+            @endif
         </div>
         <div>
             <section class="sheet">
@@ -199,37 +232,6 @@
                                         href="{{ route('plan', $one['choices']) }}">{{ $one['sentence'] }}</a></span></p>
                         @endforeach
                     @endforeach
-                </section>
-            @endif
-            @if ($box->stage->stands() && ($box->run === null || $box->run->finished_at !== null))
-                <section class="sheet">
-                    <h2>Change it</h2>
-                    <p>Each is a short run, in an order that never leaves two boxes on one address, with a way back at every step.</p>
-                    <form method="post" action="{{ route('box.re-address', $box) }}">
-                        @csrf
-                        <x-field name="new_address" label="Another address" :value="old('new_address', (string) $proposed)" :findings="\Burrow\Judgement\Findings::of()" code />
-                        <div class="row"><button class="ghost">Give it this address</button></div>
-                    </form>
-                    <form method="post" action="{{ route('box.rename', $box) }}">
-                        @csrf
-                        <x-field name="new_name" label="Another name" :value="old('new_name', '')" :findings="\Burrow\Judgement\Findings::of()" :placeholder="$box->name" />
-                        <div class="row"><button class="ghost">Call it so</button></div>
-                    </form>
-                </section>
-            @endif
-            @if ($box->identities->count() > 1)
-                <section class="sheet scroll">
-                    <h2>Known by</h2>
-                    <x-list :heads="['What', 'Since', 'Until']">
-                        @foreach ($box->identities->take(30) as $one)
-                            <tr>
-                                <td><span class="soft">{{ str_replace('-', ' ', $one->kind === 'mac' ? 'hardware address' : $one->kind) }}</span><br><span class="mono break">{{ $one->value }}</span></td>
-                                <td class="whole">@ago($one->first_seen)</td>
-                                <td class="whole">{{ in_array($one->value, [$box->address, $box->mac, $box->host_key], true) ? 'now' : '' }}@if (!in_array($one->value, [$box->address, $box->mac, $box->host_key], true))@ago($one->last_seen)@endif</td>
-                            </tr>
-                        @endforeach
-                    </x-list>
-                    <p><a href="{{ route('addresses.find', ['box' => $box]) }}">Find it in the network</a></p>
                 </section>
             @endif
             <section class="sheet">

@@ -30,14 +30,12 @@ final class AddressesController
     public function index(Request $request): View
     {
         $network = Network::home();
-        $described = $this->networks->described($network);
+        $keeper = $request->user()?->isKeeper() === true;
+        $described = $this->networks->described($network, $keeper);
         $room = Room::of($described);
         $free = Ipv4::tryParse($request->string('free')->value());
         $gap = array_values(
-            array_filter(
-                $room->gaps,
-                fn (AddressRange $one): bool => $free !== null && $one->contains($free),
-            ),
+            array_filter($room->gaps, fn (AddressRange $one): bool => $free !== null && $one->contains($free)),
         );
 
         $first = Ipv4::tryParse($request->string('what_if_first')->trim()->value());
@@ -60,7 +58,8 @@ final class AddressesController
             'room' => $room,
             'free' => $room->next($room->firstOffered($described)),
             'findings' => NetworkRules::against([$described]),
-            'band' => AddressBand::of($described, $this->networks->standing($network), $room),
+            'band' => AddressBand::of($described, $this->networks->standing($network, $keeper), $room),
+            'keeper' => $keeper,
             'gap' => $gap[0] ?? null,
             'waiting' => $gap === []
                     ? []

@@ -38,6 +38,7 @@ final class FindBoxController
 
     public function show(Request $request, Catalogue $catalogue): View
     {
+        abort_unless($request->user()?->isKeeper() === true, 403);
         $network = Network::home();
         $wanted = Box::query()->where('network_id', $network->id)->find($request->integer('box'));
 

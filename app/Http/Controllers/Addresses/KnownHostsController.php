@@ -17,6 +17,7 @@ final class KnownHostsController
 {
     public function __invoke(Request $request, Intake $intake): View
     {
+        abort_unless($request->user()?->isKeeper() === true, 403);
         $pasted = $request->string('known')->value();
         $reading = $intake->read('hostkeys', $pasted);
 

@@ -80,7 +80,7 @@ final class BoxController
             'twin' => $box->host_key === null
                     ? null
                     : Box::query()->whereKeyNot($box->id)->where('host_key', $box->host_key)->first(),
-            'proposed' => $box->stage->stands() ? Books::addresses($box->network, $box)->propose() : null,
+            'proposed' => $box->stage->stands() ? Books::addresses($box->network)->propose() : null,
             'decisions' => $box->decisions()->get(),
             'entries' => $box->journal()->orderByDesc('at')->orderByDesc('id')->limit(12)->get(),
         ]);
