@@ -123,6 +123,25 @@ for (
 }
 $picture('run');
 
+// A list before the power came, and one after.
+$list =
+    "1795691763 02:4b:1e:77:00:0a 172.22.8.10 sieve *\n1795691763 02:4b:1e:77:00:0b 172.22.8.11 larder *\n".
+    "1795691763 00:11:5e:ed:00:05 172.22.8.104 reading-desk *\n1795691763 00:11:5e:ed:00:06 172.22.8.112 label-printer *\n";
+foreach (
+    [
+        $list,
+        "{$list}1795691999 02:4b:1e:90:00:18 172.22.8.118 stilt *\n1795691999 7a:40:3c:99:10:09 172.22.8.133 * *\n",
+    ] as $text
+) {
+    $chrome->go('/addresses/find');
+    $chrome->driver->executeScript('document.getElementById("pasted").value = arguments[0]', [$text]);
+    $chrome->press('Read it');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'machines, read as'));
+    $text === $list && $chrome->press('Keep this list as the one before');
+}
+$chrome->until(fn (): bool => str_contains($chrome->text(), 'machines are new'));
+$picture('find');
+
 foreach (
     [
         'box' => '/boxes/2',
@@ -131,7 +150,6 @@ foreach (
         'addresses' => '/addresses',
         'stores' => '/stores',
         'upkeep' => '/upkeep',
-        'journal' => '/journal',
         'catalogue' => '/catalogue?kind=board',
     ] as $name => $path
 ) {

@@ -8,8 +8,6 @@
                 <x-field name="prefix" label="Prefix" :value="$typed['prefix']" :findings="$findings" code hint="Network address, slash, length." />
                 <x-field name="router" label="Router" :value="$typed['router']" :findings="$findings" code />
                 <x-field name="domain" label="Local domain" :value="$typed['domain']" :findings="$findings" code hint="home.arpa is set aside for homes (RFC 8375)." />
-                <x-field name="dns" label="Name servers handed out" :value="$typed['dns'] ?? ''" :findings="$findings" code placeholder="172.22.8.10"
-                    hint="As the router tells them to machines, IPv4 and IPv6, with blanks between; empty while nobody looked." />
                 <x-field name="time_zone" label="Time zone" :value="$typed['time_zone']" :findings="$findings" code />
                 <x-field name="currency" label="Currency of prices" :value="$typed['currency'] ?? ''" :findings="$findings" code maxlength="3" hint="Three letters (ISO 4217). Nothing is converted." />
                 <x-field name="engine" label="Container engine" :value="$typed['engine'] ?? ''" :findings="$findings" code maxlength="40" placeholder="podman"
@@ -19,17 +17,22 @@
                 <x-field name="pool_first" label="Handed out from" :value="$typed['pool_first']" :findings="$findings" code />
                 <x-field name="pool_last" label="to" :value="$typed['pool_last']" :findings="$findings" code />
                 <x-field name="wan" label="Address outside" :value="$typed['wan'] ?? ''" :findings="$findings" code />
-                <x-field name="ipv6" label="IPv6 of the house" :value="$typed['ipv6'] ?? ''" :findings="$findings" code :placeholder="$uniqueLocal"
-                    hint="A unique-local prefix, if there is one. For a new one take what stands here in grey; it was drawn just now (RFC 4193)." />
                 <x-field name="country" label="Country of the radios" :value="$typed['country'] ?? ''" :findings="$findings" code maxlength="2"
                     hint="Two capital letters (ISO 3166); it decides the channels, by law." />
                 <x-field name="ssids" label="Wi-Fi networks, one a line" :value="$typed['ssids'] ?? ''" :findings="$findings" area code
                     hint="Their names only. A card that spells one differently is found before it costs an evening." />
             </div>
         </div>
-        <x-field name="ranges" label="Scheme of addresses, one range a line" :value="$typed['ranges'] ?? ''" :findings="$findings" area code :placeholder="$scheme"
-            hint="Name, first and last address. What stands outside of its range is said in Addresses; in grey is what fits this network." />
         <div class="row"><button class="act" data-done>Keep</button></div>
+        <details class="after" @if ($findings->forField('dns')->blocks() || $findings->forField('ipv6')->blocks() || $findings->forField('ranges')->blocks()) open @endif>
+            <summary><b>Name servers, IPv6, scheme of addresses</b></summary>
+            <x-field name="dns" label="Name servers handed out" :value="$typed['dns'] ?? ''" :findings="$findings" code placeholder="172.22.8.10"
+            hint="As the router tells them to machines, IPv4 and IPv6, with blanks between; empty while nobody looked." />
+            <x-field name="ipv6" label="IPv6 of the house" :value="$typed['ipv6'] ?? ''" :findings="$findings" code :placeholder="$uniqueLocal"
+            hint="A unique-local prefix, if there is one. For a new one take what stands here in grey; it was drawn just now (RFC 4193)." />
+            <x-field name="ranges" label="Scheme of addresses, one range a line" :value="$typed['ranges'] ?? ''" :findings="$findings" area code :placeholder="$scheme"
+            hint="Name, first and last address. What stands outside of its range is said in Addresses; in grey is what fits this network." />
+        </details>
     </form>
     <section class="sheet">
         <h2>Desk computers</h2>
