@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Addresses;
 
 use App\Catalogue\Catalogue;
+use App\Models\Identity;
 use App\Models\Network;
 use Burrow\Addresses\Described\DescribedNetwork;
 use Burrow\Addresses\Described\HeldBy;
@@ -15,6 +16,7 @@ use Burrow\Addresses\NetworkExtras;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Mac;
+use Burrow\Net\SshPublicKey;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -34,6 +36,7 @@ final readonly class HouseNetworks
         $local = $network->asLocalNetwork();
         $extras = $this->extras($network);
         $filters = $this->filters();
+        $keys = $this->keys();
 
         return new DescribedNetwork(
             $network->name,
@@ -56,6 +59,8 @@ final readonly class HouseNetworks
                     null,
                     [],
                     (string) $box->user,
+                    22,
+                    $keys[$box->id] ?? [],
                 ),
                 $this->boxes($network),
             ),
@@ -132,6 +137,24 @@ final readonly class HouseNetworks
         }
 
         return $standing;
+    }
+
+    /** @return array<int, list<SshPublicKey>> by the box: the key that is kept, where it is kept whole */
+    private function keys(): array
+    {
+        $keys = [];
+        $rows = DB::table('identities')
+            ->join('boxes', 'boxes.id', '=', 'identities.box_id')
+            ->where('kind', Identity::KINDS['host_key'])
+            ->whereColumn('identities.value', 'boxes.host_key')
+            ->whereNotNull('whole')
+            ->get(['box_id', 'whole']);
+        foreach ($rows as $row) {
+            $key = SshPublicKey::tryParse((string) $row->whole);
+            $key === null || ($keys[(int) $row->box_id][] = $key);
+        }
+
+        return $keys;
     }
 
     /** @return array<int, true> ids of boxes that answer names for the house */

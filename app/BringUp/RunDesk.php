@@ -9,6 +9,7 @@ use App\Bench\BenchClient;
 use App\Catalogue\Playbooks;
 use App\Models\Box;
 use App\Models\Dependency;
+use App\Models\Identity;
 use App\Models\JournalEntry;
 use App\Models\Run;
 use App\Models\RunStep;
@@ -342,10 +343,11 @@ final readonly class RunDesk
         $learned = $outcome->learned;
         $box = $run->box;
         $box->mac = $learned->mac ?? $box->mac;
-        if ($learned->hostKey !== null && $learned->hostKey !== $box->host_key) {
-            $box->host_key = $learned->hostKey;
+        $shown = $learned->hostKey?->fingerprint();
+        if ($shown !== null && $shown !== $box->host_key) {
+            $box->host_key = $shown;
             $box->host_key_at = now();
-            JournalEntry::write($box, 'host key', "Host key kept: {$learned->hostKey}");
+            JournalEntry::write($box, 'host key', "Host key kept: {$shown}");
         }
         if ($learned->pinned) {
             // It answered there, with its key: from now on that is where it is.
@@ -362,6 +364,9 @@ final readonly class RunDesk
             JournalEntry::write($box, 'update', "System brought up to date: {$outcome->words}.");
         }
         $box->save();
+        if ($learned->hostKey !== null) {
+            Identity::whole($box, $learned->hostKey);
+        }
         foreach ($learned->answers as $job => $answers) {
             $held = $box->jobs->firstWhere('job', $job);
             $held?->update(['answers' => [...$held->answers, ...$answers]]);

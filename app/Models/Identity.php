@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Burrow\Addresses\Find\Change;
+use Burrow\Net\SshPublicKey;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -22,6 +23,14 @@ class Identity extends Model
     public function box(): BelongsTo
     {
         return $this->belongsTo(Box::class);
+    }
+
+    /** The key behind the fingerprint that is on record, whole; another one is not kept under it. */
+    public static function whole(Box $box, SshPublicKey $key): void
+    {
+        self::query()
+            ->where(['box_id' => $box->id, 'kind' => self::KINDS['host_key'], 'value' => $key->fingerprint()])
+            ->update(['whole' => "{$key->type} {$key->base64}", 'last_seen' => now()]);
     }
 
     /** What of a box was recorded just now is kept, beside what it was before; a change of board or card is said. */

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp\Step;
 
+use Burrow\Net\SshPublicKey;
+
 /** What a step that is over lets be written into the box's record. */
 final readonly class Learned
 {
     /**
      * @param  ?string  $mac  hardware address it was met with
-     * @param  ?string  $hostKey  fingerprint of the key to keep
+     * @param  ?SshPublicKey  $hostKey  the key to keep
      * @param  bool  $pinned  it answered at its own address, by the router's reservation
      * @param  bool  $updated  its system was brought up to date
      * @param  array<string, array<string, string>>  $answers  job => value => what was answered; kept with the box's
@@ -18,7 +20,7 @@ final readonly class Learned
      */
     public function __construct(
         public ?string $mac = null,
-        public ?string $hostKey = null,
+        public ?SshPublicKey $hostKey = null,
         public bool $pinned = false,
         public bool $updated = false,
         public ?array $store = null,

@@ -80,7 +80,7 @@
             <p>Made from what is on record, for whichever program keeps names and addresses here.</p>
             <ul class="files">
                 @foreach (\App\Files\FileKinds::all() as $kind)
-                    @if ($kind instanceof \Burrow\Addresses\Write\NetworkWriter && !$kind instanceof \Burrow\Addresses\Write\KnownHosts)
+                    @if ($kind instanceof \Burrow\Addresses\Write\NetworkWriter && ($haveKeys || !$kind instanceof \Burrow\Addresses\Write\KnownHosts))
                         <li><a href="{{ route('addresses.file', $kind->kind()) }}" download>{{ $kind->kind() }}</a> <span class="soft">{{ $kind->summary() }}</span></li>
                     @endif
                 @endforeach

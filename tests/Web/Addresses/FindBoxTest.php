@@ -2,12 +2,16 @@
 
 declare(strict_types=1);
 
+use App\BringUp\RunDesk;
 use App\Models\Box;
 use App\Models\Identity;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Sighting;
+use Burrow\BringUp\Step\Learned;
+use Burrow\BringUp\Step\Outcome;
 use Burrow\Household\Stage;
+use Burrow\Net\SshPublicKey;
 use Tests\Bench\BenchProcess;
 
 const LIST_BEFORE = "1795691763 02:4b:1e:77:00:0a 172.22.8.10 sieve *\n1795691763 00:11:5e:ed:00:77 172.22.8.120 desk *\n";
@@ -303,3 +307,20 @@ test('a guest sees neither who else is in the network nor the address outside', 
         $this->get($path)->assertStatus($keeper ? 200 : 403);
     }
 })->with([true, false]);
+
+test('a key that was met in a run is kept whole, and known_hosts lines are made of it', function (): void {
+    $run = newRun();
+    $key = SshPublicKey::tryParse(
+        'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIMWH4EN1JEiFILUR1VHuV/TmlHwRyjSYbpDbRKSfA/hX',
+    );
+    $step = $run->steps()->orderBy('position')->firstOrFail();
+    app(RunDesk::class)->settle($step, $step->version, Outcome::over('kept', learned: new Learned(hostKey: $key)));
+    $box = $run->box->refresh();
+    expect($box->host_key)->toBe($key->fingerprint());
+    $this->asKeeper()
+        ->get('/addresses/files/known-hosts')
+        ->assertOk()
+        ->assertSee("{$box->name}.thistledown.home.arpa,{$box->name}", false)
+        ->assertSee($key->base64, false);
+    $this->get('/addresses')->assertSee('/addresses/files/known-hosts', false);
+});

@@ -9,6 +9,7 @@ use App\Files\FileKinds;
 use App\Models\Box;
 use App\Models\Network;
 use App\View\Pages;
+use Burrow\Addresses\Described\Host;
 use Burrow\Addresses\Described\Room;
 use Burrow\Addresses\Draw\AddressBand;
 use Burrow\Addresses\NetworkRules;
@@ -60,6 +61,7 @@ final class AddressesController
             'findings' => NetworkRules::against([$described]),
             'band' => AddressBand::of($described, $this->networks->standing($network, $keeper), $room),
             'keeper' => $keeper,
+            'haveKeys' => array_filter($described->hosts, fn (Host $host): bool => $host->keys !== []) !== [],
             'gap' => $gap[0] ?? null,
             'waiting' => $gap === []
                     ? []

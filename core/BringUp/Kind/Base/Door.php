@@ -40,7 +40,7 @@ final class Door
             mb_strimwidth($key->fingerprint(), 0, 20, '…'),
             Outcome::notYet($finding)->findings,
             ['host_key' => $key->fingerprint()],
-            new Learned(hostKey: $key->fingerprint()),
+            new Learned(hostKey: $key),
         );
 
         return $outcome->findings->blocks() ? Outcome::notYet($outcome->findings) : $outcome;
