@@ -29,17 +29,19 @@ final class Page extends Component
         public string $title,
         public string $place = '',
         public string $script = '',
+        ?Run $own = null,
     ) {
         $theme = $request->cookie('theme');
         $this->theme = in_array($theme, ['chalk', 'den'], true) ? $theme : '';
-        $this->run = Run::inProgress();
-        $step = $this->run?->nextStep();
+        // A run's own page shows that run, with what it has loaded of it already.
+        $this->run = $own !== null && $own->finished_at === null ? $own : Run::inProgress();
+        $step = $this->run === $own ? $own?->current() : $this->run?->nextStep();
         $this->stepNumber = ($step->position ?? 0) + 1;
         // Only what was begun has a countdown; without one no page has to read a playbook for its head.
         $this->countdown =
             $this->run === null || $step?->began_at === null
                 ? null
-                : (new RunBook($this->run->load(['box.network', 'steps']), $playbooks))->countdown($step);
+                : (new RunBook($this->run->loadMissing(['box.network', 'steps']), $playbooks))->countdown($step);
     }
 
     public function render(): View

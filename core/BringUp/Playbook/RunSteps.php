@@ -14,9 +14,13 @@ use Burrow\Quantity\Duration;
  */
 final readonly class RunSteps
 {
-    /** @param  list<Step>  $list */
-    private function __construct(public array $list)
+    /** @var list<Step> */
+    public array $list;
+
+    /** @param  array<string, Step>  $byId  in their order */
+    private function __construct(private array $byId)
     {
+        $this->list = array_values($byId);
     }
 
     /**
@@ -38,19 +42,13 @@ final readonly class RunSteps
             }
         }
 
-        return new self(array_values($steps));
+        return new self($steps);
     }
 
     /** A step by its id; null when no playbook of the run has one of that name (any more). */
     public function step(string $id): ?Step
     {
-        foreach ($this->list as $step) {
-            if ($step->id === $id) {
-                return $step;
-            }
-        }
-
-        return null;
+        return $this->byId[$id] ?? null;
     }
 
     /**

@@ -1,4 +1,4 @@
-<x-page :title="$book->title()" place="boxes">
+<x-page :title="$book->title()" place="boxes" :own="$run">
     <x-slot:say><b>{{ $book->sentence() }}</b>
         @if ($run->finished_at && $run->box->isInService())
             It stands in <a href="/">Ground</a>, in <a href="/ports">Ports</a> and in <a href="/upkeep">Upkeep</a>.
