@@ -6,6 +6,7 @@ namespace Burrow\Addresses\Find;
 
 use Burrow\Intake\Leases\Lease;
 use Burrow\Intake\Neighbours\Neighbour;
+use Burrow\Intake\Own\OwnAddress;
 use Burrow\Intake\Reading;
 
 /** A machine that stands in a list, whichever list that is. */
@@ -54,6 +55,11 @@ final readonly class Seen
                                 ),
                             ),
                         ),
+                    ),
+                    // A board's screen, or a machine's own word.
+                    $fact instanceof OwnAddress && $fact->address !== null => new self(
+                        $fact->mac === null ? null : (string) $fact->mac,
+                        (string) $fact->address,
                     ),
                     default => null,
                 };

@@ -14,8 +14,9 @@ use Burrow\Net\Prefix;
 
 /**
  * The machine's own addresses: `ip addr` and `ip route` (text, -br, -o, -j), `ifconfig` of net-tools and the BSDs,
- * `route -n`, `ipconfig /all`, `nmcli device show`, `networkctl status`, `resolvectl status`, resolv.conf; several
- * of them in one text are put together.
+ * `route -n`, `ipconfig /all`, `nmcli device show`, `networkctl status`, `resolvectl status`, resolv.conf, and what a
+ * board's screen says of it while it starts (“My IP address is …”, the tables of the first boot, the DHCP client's and
+ * the kernel's own words); several of them in one text are put together.
  */
 final class OwnAddressReader implements Reader
 {
@@ -34,14 +35,15 @@ final class OwnAddressReader implements Reader
         return '/^\d+: \S+: <[A-Z,_-]+> mtu |^\d+: \S+ +inet6? |^\S+ +(?:UP|DOWN|UNKNOWN) +[0-9a-f]+[.:][0-9a-f.:]+\/\d|'.
             '^default (?:via|dev) |^[0-9a-f.:]+\/\d+ (?:via|dev) |"ifname" *:|"dst" *: *"default"|'.
             '^\S+: flags=|^\S+ +Link encap:|^Kernel IP routing|^ *IPv[46] Address[. ]*:|^Windows IP Configuration|'.
-            '^GENERAL\.DEVICE:|^IP[46]\.ADDRESS|^ *(?:Current )?DNS Servers?: |^\s*Gateway: |^nameserver |^Link \d+ \(/mi';
+            '^GENERAL\.DEVICE:|My IP address is |ci-info: [|]|IP-Config: |bound to [0-9.]+ |leased [0-9.]+ for |^IP[46]\.ADDRESS|^ *(?:Current )?DNS Servers?: |^\s*Gateway: |^nameserver |^Link \d+ \(/mi';
     }
 
     public function read(string $text): Reading
     {
         $all = new Gathered();
         $trimmed = ltrim($text);
-        if ($trimmed !== '' && $trimmed[0] === '[') {
+        // A time in brackets stands before the lines of a screen, too.
+        if (preg_match('/^\[\s*[{\]]/', $trimmed) === 1) {
             self::json($trimmed, $all);
         } elseif (
             preg_match(
@@ -154,6 +156,8 @@ final class OwnAddressReader implements Reader
                 $at = $m[1];
             } elseif ($line === 'Global') {
                 $at = '';
+            } elseif (self::boot($line, $all)) {
+                continue;
             } elseif (preg_match('/^\d+: (\S+) +inet6? (\S+)/', $line, $m) === 1) {
                 self::isLoopback($m[1]) || $all->address($m[1], $m[2], null, self::handedOut($line));
             } elseif (preg_match('/^(\S+) +(?:UP|DOWN|UNKNOWN|DORMANT)\b(.*)$/', $line, $m) === 1) {
@@ -295,6 +299,54 @@ final class OwnAddressReader implements Reader
             $name === 'DNS Servers' => $all->dns($at, $plain),
             default => null,
         };
+    }
+
+    /** What stands on the screen of a board that starts, on the console or in its journal. */
+    private static function boot(string $line, Gathered $all): bool
+    {
+        if (preg_match('/\bMy IP address is ([0-9A-Fa-f.: ]{7,200})$/', $line, $m) === 1) {
+            foreach (Lines::words($m[1]) as $word) {
+                $all->address('the board', $word, null);
+            }
+        } elseif (preg_match('/ci-info: \|(.{1,300})\|$/', $line, $m) === 1) {
+            self::table(array_map(trim(...), explode('|', $m[1])), $all);
+        } elseif (preg_match('/\bIP-Config: Complete|\bdevice=(\S+), /', $line, $m) === 1) {
+            // The kernel's own client tells it in the lines that follow: "device=eth0, …, addr=…, mask=…, gw=…".
+            $device = $m[1] ?? '';
+            preg_match('/\b(?:ip)?addr=([\d.]+), mask=([\d.]+), gw=([\d.]+)/', $line, $own) === 1 &&
+                self::kernel($device, $own, $all);
+        } elseif (
+            preg_match('/\bbound to ([\d.]+) -- renewal|\b(\S{1,15}): leased ([\d.]+) for /', $line, $m) === 1
+        ) {
+            $all->address($m[2] ?? '' ?: 'the board', $m[1] ?: $m[3] ?? '', null, true);
+        } else {
+            return false;
+        }
+
+        return true;
+    }
+
+    /** @param  array<int, string>  $own */
+    private static function kernel(string $device, array $own, Gathered $all): void
+    {
+        $all->address($device, $own[1], Prefix::lengthOf($own[2]));
+        $own[3] === '0.0.0.0' || $all->gateway($device, $own[3], null);
+    }
+
+    /**
+     * A row of the first boot's tables: of addresses (device, up, address, mask, scope, hardware address), or of routes
+     * (number, destination, gateway, mask, device, flags).
+     *
+     * @param  list<string>  $cells
+     */
+    private static function table(array $cells, Gathered $all): void
+    {
+        if (count($cells) === 6 && in_array($cells[1], ['True', 'False'], true) && ! self::isLoopback($cells[0])) {
+            $all->address($cells[0], $cells[2], Prefix::lengthOf($cells[3]));
+            $all->mac($cells[0], $cells[5]);
+        } elseif (count($cells) === 6 && $cells[1] === '0.0.0.0' && $cells[3] === '0.0.0.0') {
+            $all->gateway($cells[4], $cells[2], null);
+        }
     }
 
     /** An address that was handed out has an end; one that was typed in has none. Others do not say. */

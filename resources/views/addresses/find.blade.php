@@ -21,7 +21,7 @@
             <div class="field-set">
                 <label for="pasted">A list of machines</label>
                 <textarea id="pasted" class="in code" name="pasted" rows="5" placeholder="Paste it here." aria-describedby="pasted-says">{{ $pasted }}</textarea>
-                <p class="hint" id="pasted-says">The router's table of clients, a lease file, <code>ip neigh</code>, <code>arp -a</code>, a scan. What it is,
+                <p class="hint" id="pasted-says">The router's table of clients, a lease file, <code>ip neigh</code>, <code>arp -a</code>, a scan, the last lines of a board's screen. What it is,
                     is told by its looks; a line with a hardware address and an address is enough.</p>
             </div>
             <div class="row"><button class="act">Read it</button></div>

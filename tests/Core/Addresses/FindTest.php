@@ -241,6 +241,18 @@ test('of a list only machines are taken', function (): void {
     expect(array_map(fn (Seen $one): string => $one->address, $seen))->toBe(['172.22.8.1', '172.22.8.16']);
 });
 
+test('a board\'s own screen says where it is', function (): void {
+    $seen = Seen::in(
+        Intake::standard()->read(
+            'auto',
+            (string) file_get_contents(__DIR__.'/../Intake/samples/own-address/screen.txt'),
+        ),
+    );
+    expect(array_map(fn (Seen $one): array => [$one->mac, $one->address], $seen))->toBe([
+        ['02:4b:1e:90:00:07', '172.22.8.134'],
+    ]);
+});
+
 test('card and board are told apart', function (): void {
     expect([
         Change::of('a', 'a', 'k', 'l'),

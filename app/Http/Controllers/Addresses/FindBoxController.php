@@ -27,7 +27,7 @@ use Illuminate\Http\Request;
 final class FindBoxController
 {
     /** Kinds of pastes that list machines. */
-    private const KINDS = ['leases', 'neighbours'];
+    private const KINDS = ['leases', 'neighbours', 'own-address'];
 
     /** What is recorded of a box whose board nobody has looked at. */
     private const NO_BOARD = 'not known';
