@@ -10,6 +10,7 @@ use App\Models\Network;
 use Burrow\Addresses\Described\DescribedNetwork;
 use Burrow\Addresses\Described\HeldBy;
 use Burrow\Addresses\Described\Host;
+use Burrow\Addresses\Described\NamedRange;
 use Burrow\Addresses\Draw\Standing;
 use Burrow\Addresses\Draw\StandingKind;
 use Burrow\Addresses\NetworkExtras;
@@ -37,6 +38,7 @@ final readonly class HouseNetworks
         $extras = $this->extras($network);
         $filters = $this->filters();
         $keys = $this->keys();
+        $kind = self::rangeOfBoxes($extras->ranges);
 
         return new DescribedNetwork(
             $network->name,
@@ -54,7 +56,7 @@ final readonly class HouseNetworks
                     Ipv4::tryParse((string) $box->address),
                     Mac::tryParse((string) $box->mac),
                     $box->fixed_address ? HeldBy::Static : HeldBy::Reservation,
-                    '',
+                    $kind,
                     isset($filters[$box->id]),
                     null,
                     [],
@@ -137,6 +139,22 @@ final readonly class HouseNetworks
         }
 
         return $standing;
+    }
+
+    /**
+     * Boxes belong into the range of the scheme that is called after them; empty where none is.
+     *
+     * @param  list<NamedRange>  $ranges
+     */
+    private static function rangeOfBoxes(array $ranges): string
+    {
+        foreach ($ranges as $range) {
+            if (preg_match('/\b(?:box|boxes|servers?)\b/i', $range->name) === 1) {
+                return $range->name;
+            }
+        }
+
+        return '';
     }
 
     /** @return array<int, list<SshPublicKey>> by the box: the key that is kept, where it is kept whole */
