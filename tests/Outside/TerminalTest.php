@@ -73,7 +73,14 @@ test('what a tool printed becomes facts', function (): void {
         ->toBe([
             'kind' => 'leases',
             'facts' => [
-                ['address' => '172.22.8.131', 'mac' => '02:4b:1e:90:00:07', 'name' => 'wren', 'expires' => null],
+                [
+                    'address' => '172.22.8.131',
+                    'mac' => '02:4b:1e:90:00:07',
+                    'name' => 'wren',
+                    'expires' => null,
+                    'state' => 'active',
+                    'client_id' => null,
+                ],
             ],
             'totals' => [],
             'findings' => [],

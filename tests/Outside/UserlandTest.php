@@ -205,7 +205,7 @@ test('what the probes ask is understood by the real services', function (): void
     $until = microtime(true) + 15;
     do {
         usleep(200_000);
-        $said = (new GreetingProbe(2))->ask(loopback(44517), Greeting::Smb->opening());
+        $said = (new GreetingProbe(2))->ask(loopback(44517), Greeting::Smb, '/');
     } while (($said === null || $ask('listed.example', Protocol::Udp)->isSilent()) && microtime(true) < $until);
     expect(Greeting::Smb->fits((string) $said, ''))->toBeTrue();
     foreach ([Protocol::Udp, Protocol::Tcp] as $over) {

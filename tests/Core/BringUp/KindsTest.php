@@ -669,12 +669,12 @@ test('a greeting is that of its protocol', function (string $kind, string $right
     );
     expect([$at($right)->over, $at($wrong)->over])->toBe([true, false]);
 })->with([
-    ['smb', "\0\0\0\x40\xFESMB", 'HTTP/1.1 400'],
-    ['nfs', pack('N4', 0x80000018, 0x4B42, 1, 0), pack('N4', 0x80000018, 0x4B42, 1, 1)],
-    ['samples', 'RTL0'.pack('NN', 5, 29), 'RTL'],
-    ['line', 'OK MPD 0.23', 'SSH-2.0'],
-    ['playing', "OK MPD 0.23.5\nvolume: 40\nstate: play\nOK\n", "OK MPD 0.23.5\nvolume: 40\nstate: pause\nOK\n"],
-    ['picture', "HTTP/1.1 200 OK\r\nContent-Type: image/jpeg\r\n\r\n\xFF\xD8\xFF\xE0", "HTTP/1.1 200 OK\r\n\r\n<title>No camera</title>"],
+    'smb' => ['smb', "\0\0\0\x40\xFESMB", 'HTTP/1.1 400'],
+    'nfs' => ['nfs', pack('N4', 0x80000018, 0x4B42, 1, 0), pack('N4', 0x80000018, 0x4B42, 1, 1)],
+    'samples' => ['samples', 'RTL0'.pack('NN', 5, 29), 'RTL'],
+    'line' => ['line', 'OK MPD 0.23', 'SSH-2.0'],
+    'playing' => ['playing', "OK MPD 0.23.5\nvolume: 40\nstate: play\nOK\n", "OK MPD 0.23.5\nvolume: 40\nstate: pause\nOK\n"],
+    'picture' => ['picture', "HTTP/1.1 200 OK\r\nContent-Type: image/jpeg\r\n\r\n\xFF\xD8\xFF\xE0", "HTTP/1.1 200 OK\r\n\r\n<title>No camera</title>"],
 ]);
 
 test('a handshake counts when it is fresh', function (string $age, bool $over): void {
