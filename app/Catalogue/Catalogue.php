@@ -105,6 +105,7 @@ final class Catalogue
                     'plan' => 'Plan/schema/plan.schema.json',
                     'box' => 'BringUp/schema/box.schema.json',
                     'network' => 'Addresses/schema/network.schema.json',
+                    'timetable' => 'BringUp/schema/timetable.schema.json',
                     'playbook' => 'BringUp/playbooks/playbook.schema.json',
                     default => "Catalogue/schema/{$kind}.schema.json",
                 },

@@ -35,6 +35,12 @@ final readonly class TextBudget
         return new self(60 * 1024, 2000, 4096, 400);
     }
 
+    /** A whole house or evening described in one file; JSON may stand on one line. */
+    public static function description(): self
+    {
+        return new self(1024 * 1024, 30_000, 1024 * 1024, 400);
+    }
+
     /**
      * What a tool printed: a lease list of a hundred thousand machines is seven megabytes. JSON of a tool may stand on
      * one line.

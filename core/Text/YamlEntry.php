@@ -31,11 +31,12 @@ final readonly class YamlEntry
     /**
      * @param  string  $schema  the JSON Schema itself, as text
      * @param  string  $file  the name that findings give to the text
+     * @param  ?TextBudget  $budget  how much is looked at; that of an entry where none is given
      */
-    public static function read(string $yaml, string $schema, string $file): self
+    public static function read(string $yaml, string $schema, string $file, ?TextBudget $budget = null): self
     {
         $yaml = (string) preg_replace('/^\xEF\xBB\xBF/', '', $yaml);
-        $unreadable = self::unreadable($yaml, $file);
+        $unreadable = self::unreadable($yaml, $file, $budget ?? TextBudget::entry());
         if ($unreadable !== null) {
             return $unreadable;
         }
@@ -83,9 +84,9 @@ final readonly class YamlEntry
      * What no YAML reader should be asked to read: too much, bytes that are no text, tabs as indentation, two entries
      * in one.
      */
-    private static function unreadable(string $yaml, string $file): ?self
+    private static function unreadable(string $yaml, string $file, TextBudget $budget): ?self
     {
-        $tooMuch = TextBudget::entry()->exceeded($yaml);
+        $tooMuch = $budget->exceeded($yaml);
         if ($tooMuch !== null) {
             return self::refused(
                 'yaml.over_budget',

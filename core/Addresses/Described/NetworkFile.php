@@ -16,6 +16,7 @@ use Burrow\Net\Ipv6Prefix;
 use Burrow\Net\Mac;
 use Burrow\Net\Prefix;
 use Burrow\Net\SshPublicKey;
+use Burrow\Text\TextBudget;
 use Burrow\Text\YamlEntry;
 use Burrow\Text\YamlLines;
 
@@ -49,7 +50,7 @@ final class NetworkFile
     /** @param  string  $schema  network.schema.json, as text */
     public static function read(string $yaml, string $schema, string $file): self
     {
-        $entry = YamlEntry::read($yaml, $schema, $file);
+        $entry = YamlEntry::read($yaml, $schema, $file, TextBudget::description());
         $read = new self(new YamlLines($yaml), $file);
         if ($entry->data === null) {
             $read->findings = $entry->findings->list;

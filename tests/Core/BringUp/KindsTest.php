@@ -674,7 +674,11 @@ test('a greeting is that of its protocol', function (string $kind, string $right
     'samples' => ['samples', 'RTL0'.pack('NN', 5, 29), 'RTL'],
     'line' => ['line', 'OK MPD 0.23', 'SSH-2.0'],
     'playing' => ['playing', "OK MPD 0.23.5\nvolume: 40\nstate: play\nOK\n", "OK MPD 0.23.5\nvolume: 40\nstate: pause\nOK\n"],
-    'picture' => ['picture', "HTTP/1.1 200 OK\r\nContent-Type: image/jpeg\r\n\r\n\xFF\xD8\xFF\xE0", "HTTP/1.1 200 OK\r\n\r\n<title>No camera</title>"],
+    'picture' => [
+        'picture',
+        "HTTP/1.1 200 OK\r\nContent-Type: image/jpeg\r\n\r\n\xFF\xD8\xFF\xE0",
+        "HTTP/1.1 200 OK\r\n\r\n<title>No camera</title>",
+    ],
 ]);
 
 test('a handshake counts when it is fresh', function (string $age, bool $over): void {
