@@ -673,7 +673,7 @@ test('a greeting is that of its protocol', function (string $kind, string $right
     'nfs' => ['nfs', pack('N4', 0x80000018, 0x4B42, 1, 0), pack('N4', 0x80000018, 0x4B42, 1, 1)],
     'samples' => ['samples', 'RTL0'.pack('NN', 5, 29), 'RTL'],
     'line' => ['line', 'OK MPD 0.23', 'SSH-2.0'],
-    'playing' => ['playing', "OK MPD 0.23.5\nvolume: 40\nstate: play\nOK\n", "OK MPD 0.23.5\nvolume: 40\nstate: pause\nOK\n"],
+    'playing' => ['playing', "OK MPD 0.23.5\nstate: play\nOK\n", "OK MPD 0.23.5\nstate: pause\nOK\n"],
     'picture' => [
         'picture',
         "HTTP/1.1 200 OK\r\nContent-Type: image/jpeg\r\n\r\n\xFF\xD8\xFF\xE0",
