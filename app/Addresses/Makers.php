@@ -9,7 +9,7 @@ final readonly class Makers
 {
     private const LIST = '/usr/share/ieee-data/oui.txt';
 
-    private const NAMES = 400;
+    private const NAMES = 60;
 
     /**
      * @param  list<string>  $macs  in lower case with colons

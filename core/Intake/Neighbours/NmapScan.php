@@ -49,6 +49,15 @@ final class NmapScan
     public static function xml(string $text, UnreadLines $unread): array
     {
         $from = strpos($text, '<nmaprun ');
+        if ($from !== false && ! str_contains($text, '</nmaprun>')) {
+            $unread->add(substr_count($text, "\n") + 1, 'the XML ends too early; what stood before was read');
+            // Of a scan that was cut, the hosts that are whole.
+            $last = strrpos($text, '</host>');
+            if ($last === false) {
+                return [];
+            }
+            $text = substr($text, 0, $last).'</host></nmaprun>';
+        }
         $reader = new XMLReader();
         // Entities are never resolved, and nothing outside of the text is read.
         $quiet = LIBXML_NONET | LIBXML_NOERROR | LIBXML_NOWARNING;
@@ -58,7 +67,6 @@ final class NmapScan
         $facts = [];
         $host = new ScannedHost();
         $port = [0, ''];
-        $whole = false;
         while (@$reader->read() && count($facts) < self::HOSTS) {
             $of = fn (string $attribute): string => mb_substr((string) $reader->getAttribute($attribute), 0, 253);
             $element = match ($reader->nodeType) {
@@ -86,10 +94,7 @@ final class NmapScan
             } elseif ($element === 'service') {
                 $host->service($of('name'));
             }
-            $whole = $whole || $element === '/nmaprun';
         }
-        $whole || $unread->add(substr_count($text, "\n") + 1, 'the XML ends too early; what stood before was read');
-
         return $facts;
     }
 

@@ -382,3 +382,17 @@ test('a file of known hosts is held against the keys that are kept', function ()
         ->and((new KnownKey('wren', '[wren]:2222', 'ssh-ed25519', $kept, false))->removal())
         ->toBe('ssh-keygen -R "[wren]:2222"');
 });
+
+test('a machine may stand in two networks under one name, an address may not stand twice', function (): void {
+    $study = fn (string $address): DescribedNetwork => new DescribedNetwork(
+        'study',
+        Prefix::parse('172.22.9.0/24'),
+        hosts: [new Host('wren', Ipv4::parse($address), Mac::parse('02:4b:1e:90:00:01'))],
+    );
+    $home = home([new Host('wren', Ipv4::parse('172.22.8.16'), Mac::parse('02:4b:1e:90:00:01'))]);
+    expect(against($home, $study('172.22.9.16')))
+        ->not->toContain('addresses.name_twice')
+        ->not->toContain('addresses.mac_twice')
+        ->and(against($home, $study('172.22.8.16')))
+        ->toContain('addresses.address_twice');
+});

@@ -98,3 +98,25 @@ test('an address that the machine gave itself is said', function (): void {
     $reading = Intake::standard()->read('own-address', "2: eth0    inet 169.254.7.9/16 scope link eth0\n");
     expect($reading->findings->codes())->toBe(['intake.no_lease']);
 });
+
+test('a text of another kind is said to be one, and a scan that was cut where it ends', function (): void {
+    $read = fn (string $kind, string $text) => Intake::standard()->read($kind, $text);
+    foreach (['neighbours', 'own-address', 'lookup', 'reach'] as $kind) {
+        expect($read($kind, "\n\n")->findings->codes())->toBe(['intake.not_this']);
+    }
+    expect($read('neighbours', "a kettle\n")->findings->codes())->toBe(['intake.line_not_read']);
+    $scan = (string) file_get_contents(__DIR__.'/samples/neighbours/nmap-xml.txt');
+    $cut = substr($scan, 0, (int) strpos($scan, '<runstats>'));
+    $reading = $read('neighbours', $cut);
+    expect(count($reading->facts))
+        ->toBe(1)
+        ->and($reading->findings->list[0]->place?->line)
+        ->toBe(substr_count($cut, "\n") + 1);
+});
+
+test('a name for an address is no address', function (): void {
+    expect(factsOf('lookup', '172.22.8.16: wren.thistledown.home.arpa   -- link: eth0')[0])->toMatchArray([
+        'type' => 'PTR',
+        'value' => 'wren.thistledown.home.arpa',
+    ]);
+});

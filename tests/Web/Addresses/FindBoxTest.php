@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Addresses\Makers;
 use App\BringUp\RunDesk;
 use App\Models\Box;
 use App\Models\Identity;
@@ -323,4 +324,9 @@ test('a key that was met in a run is kept whole, and known_hosts lines are made 
         ->assertSee("{$box->name}.thistledown.home.arpa,{$box->name}", false)
         ->assertSee($key->base64, false);
     $this->get('/addresses')->assertSee('/addresses/files/known-hosts', false);
+});
+
+test('who made a machine is told where the list knows it', function (): void {
+    $makers = (new Makers())->of(['00:22:72:00:00:01', '02:4b:1e:90:00:01']);
+    expect(array_keys($makers))->toBe(['00:22:72'])->and($makers['00:22:72'])->not->toBe('');
 });
