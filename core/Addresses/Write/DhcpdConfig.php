@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Burrow\Addresses\Write;
 
-use Burrow\Addresses\Described\HeldBy;
 use Burrow\Net\Ipv4;
 
 /** dhcpd.conf(5): a subnet with its ranges and options, and a host block for each reservation. */
@@ -32,18 +31,9 @@ final class DhcpdConfig extends NetworkWriter
             $text .= $network->gateway === null ? '' : "  option routers {$network->gateway};\n";
             $text .= $dns === [] ? '' : '  option domain-name-servers '.implode(', ', $dns).";\n";
             $text .= '  option domain-name "'.strtolower($network->domain)."\";\n}\n";
-            foreach ($network->hosts as $host) {
-                if ($host->by !== HeldBy::Reservation) {
-                    continue;
-                }
-                if ($host->mac === null || $host->address === null) {
-                    $lacks($host, $host->mac === null ? 'hardware address' : 'address');
-
-                    continue;
-                }
-                $name = strtolower($host->name);
+            foreach (self::reservations($network, $lacks) as [$name, $mac, $address]) {
                 $text .=
-                    "host {$name} {\n  hardware ethernet {$host->mac};\n  fixed-address {$host->address};\n".
+                    "host {$name} {\n  hardware ethernet {$mac};\n  fixed-address {$address};\n".
                     "  option host-name \"{$name}\";\n}\n";
             }
         }

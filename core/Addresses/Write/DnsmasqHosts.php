@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Burrow\Addresses\Write;
 
-use Burrow\Addresses\Described\HeldBy;
-
 /** Reservations for dnsmasq(8): one dhcp-host line a machine, with hardware address, address and name. */
 final class DnsmasqHosts extends NetworkWriter
 {
@@ -23,16 +21,8 @@ final class DnsmasqHosts extends NetworkWriter
     {
         $lines = '';
         foreach ($networks as $network) {
-            foreach ($network->hosts as $host) {
-                if ($host->by !== HeldBy::Reservation) {
-                    continue;
-                }
-                if ($host->mac === null || $host->address === null) {
-                    $lacks($host, $host->mac === null ? 'hardware address' : 'address');
-
-                    continue;
-                }
-                $lines .= "dhcp-host={$host->mac},{$host->address},".strtolower($host->name)."\n";
+            foreach (self::reservations($network, $lacks) as [$name, $mac, $address]) {
+                $lines .= "dhcp-host={$mac},{$address},{$name}\n";
             }
         }
 

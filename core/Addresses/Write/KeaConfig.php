@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Burrow\Addresses\Write;
 
 use Burrow\Addresses\Described\DescribedNetwork;
-use Burrow\Addresses\Described\HeldBy;
 use Burrow\Net\Ipv4;
 
 /** The Dhcp4 part of kea-dhcp4's configuration: subnets with pools, options and reservations. */
@@ -28,19 +27,11 @@ final class KeaConfig extends NetworkWriter
         $subnets = [];
         foreach ($networks as $at => $network) {
             $reservations = [];
-            foreach ($network->hosts as $host) {
-                if ($host->by !== HeldBy::Reservation) {
-                    continue;
-                }
-                if ($host->mac === null || $host->address === null) {
-                    $lacks($host, $host->mac === null ? 'hardware address' : 'address');
-
-                    continue;
-                }
+            foreach (self::reservations($network, $lacks) as [$name, $mac, $address]) {
                 $reservations[] = [
-                    'hw-address' => (string) $host->mac,
-                    'ip-address' => (string) $host->address,
-                    'hostname' => strtolower($host->name),
+                    'hw-address' => (string) $mac,
+                    'ip-address' => (string) $address,
+                    'hostname' => $name,
                 ];
             }
             $subnets[] = [

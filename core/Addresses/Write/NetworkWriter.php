@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Addresses\Write;
 
 use Burrow\Addresses\Described\DescribedNetwork;
+use Burrow\Addresses\Described\HeldBy;
 use Burrow\Addresses\Described\Host;
 use Burrow\Addresses\Described\NetworkFile;
 use Burrow\Addresses\NetworkFindings;
@@ -15,6 +16,8 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Severity;
 use Burrow\Net\Hostname;
+use Burrow\Net\Ipv4;
+use Burrow\Net\Mac;
 
 /**
  * Files of names and addresses, all made from one description of the networks. Names, domains and accounts are held
@@ -86,6 +89,29 @@ abstract class NetworkWriter implements FileKind
      * @param  callable(Host, string): void  $lacks  told of a host that is left out, and what it has not
      */
     abstract protected function text(array $networks, callable $lacks): string;
+
+    /**
+     * Hosts whose address is reserved; one that lacks something for it is left out and told.
+     *
+     * @param  callable(Host, string): void  $lacks
+     * @return list<array{string, Mac, Ipv4}> name in lower case, hardware address, address
+     */
+    protected static function reservations(DescribedNetwork $network, callable $lacks): array
+    {
+        $reserved = [];
+        foreach ($network->hosts as $host) {
+            if ($host->by !== HeldBy::Reservation) {
+                continue;
+            }
+            if ($host->mac === null || $host->address === null) {
+                $lacks($host, $host->mac === null ? 'hardware address' : 'address');
+            } else {
+                $reserved[] = [strtolower($host->name), $host->mac, $host->address];
+            }
+        }
+
+        return $reserved;
+    }
 
     /** @return list<Finding> */
     private function uncarried(DescribedNetwork $network, int $at, NetworkFile $file): array

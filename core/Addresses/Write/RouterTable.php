@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Burrow\Addresses\Write;
 
-use Burrow\Addresses\Described\HeldBy;
-
 /** Reservations for typing into a router's page: name, hardware address, address, between tabs. */
 final class RouterTable extends NetworkWriter
 {
@@ -23,16 +21,8 @@ final class RouterTable extends NetworkWriter
     {
         $lines = '';
         foreach ($networks as $network) {
-            foreach ($network->hosts as $host) {
-                if ($host->by !== HeldBy::Reservation) {
-                    continue;
-                }
-                if ($host->mac === null || $host->address === null) {
-                    $lacks($host, $host->mac === null ? 'hardware address' : 'address');
-
-                    continue;
-                }
-                $lines .= strtolower($host->name)."\t".strtoupper((string) $host->mac)."\t{$host->address}\n";
+            foreach (self::reservations($network, $lacks) as [$name, $mac, $address]) {
+                $lines .= "{$name}\t".strtoupper((string) $mac)."\t{$address}\n";
             }
         }
 

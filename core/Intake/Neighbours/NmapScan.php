@@ -95,6 +95,7 @@ final class NmapScan
                 $host->service($of('name'));
             }
         }
+
         return $facts;
     }
 
