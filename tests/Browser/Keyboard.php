@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\WebDriverKeys;
 use RuntimeException;
 
@@ -13,13 +14,25 @@ final readonly class Keyboard
     /** More stops than any page has. */
     private const STOPS = 160;
 
+    private const TRIES = 10;
+
     public function __construct(private Chrome $chrome)
     {
     }
 
     public function keys(string $keys): void
     {
-        $this->chrome->driver->getKeyboard()->sendKeys($keys);
+        for ($try = 1; ; $try++) {
+            try {
+                $this->chrome->driver->getKeyboard()->sendKeys($keys);
+
+                return;
+            } catch (StaleElementReferenceException $gone) {
+                // The page changed between the look for where the keys go and the keys, which went nowhere.
+                $try < self::TRIES || throw $gone;
+                usleep(100_000);
+            }
+        }
     }
 
     public function isAt(string $selector): bool

@@ -332,6 +332,7 @@ test('what is typed of a network is read, or said at its field', function (
     'no prefix' => ['', 'fd4b', '', ['ipv6']],
     'backwards' => ['', '', 'servers 172.22.8.49 172.22.8.10', ['ranges']],
     'outside' => ['', '', 'servers 172.22.9.1 172.22.9.9', ['ranges']],
+    'half outside' => ['', '', 'servers 172.22.8.200 172.22.9.9', ['ranges']],
     'no range' => ['', '', 'servers', ['ranges']],
 ]);
 
@@ -395,4 +396,16 @@ test('a machine may stand in two networks under one name, an address may not sta
         ->not->toContain('addresses.mac_twice')
         ->and(against($home, $study('172.22.8.16')))
         ->toContain('addresses.address_twice');
+});
+
+test('an open port for remote login speaks for a machine, another one does not', function (): void {
+    $reasons = fn (int $port): array => Candidates::among(
+        [new Seen('02:4b:1e:90:00:18', '172.22.8.131', null, [$port])],
+        null,
+        new Ours(),
+    )[0]->reasons;
+    expect($reasons(22))
+        ->toContain('its port for remote login is open')
+        ->and($reasons(80))
+        ->not->toContain('its port for remote login is open');
 });
