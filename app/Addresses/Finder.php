@@ -17,6 +17,9 @@ use Illuminate\Support\Facades\DB;
 /** Lists of machines as the household keeps them: the one from before, the one from now, and everybody ever seen. */
 final readonly class Finder
 {
+    /** Rows of one statement. */
+    private const AT_ONCE = 500;
+
     public function __construct(private Makers $makers)
     {
     }
@@ -30,16 +33,32 @@ final readonly class Finder
     {
         $now = now();
         DB::transaction(function () use ($network, $seen, $now): void {
+            $keys = array_map(fn (Seen $one): string => $one->key(), $seen);
+            $known = Sighting::query()
+                ->where('network_id', $network->id)
+                ->whereIn('known_by', $keys)
+                ->get()
+                ->keyBy('known_by');
+            $rows = [];
             foreach ($seen as $one) {
-                $row = Sighting::query()->firstOrNew(['network_id' => $network->id, 'known_by' => $one->key()]);
-                $row->fill([
+                $before = $known->get($one->key());
+                $rows[] = [
+                    'network_id' => $network->id,
+                    'known_by' => $one->key(),
                     'mac' => $one->mac,
                     'address' => $one->address,
-                    'name' => $one->name === null ? $row->name : mb_substr($one->name, 0, 253),
-                    'open' => $one->open === [] ? $row->open : $one->open,
-                    'first_seen' => $row->first_seen ?? $now,
+                    'name' => $one->name === null ? $before?->name : mb_substr($one->name, 0, 253),
+                    'open' => json_encode($one->open === [] ? $before->open ?? [] : $one->open),
+                    'first_seen' => $before->first_seen ?? $now,
                     'last_seen' => $now,
-                ])->save();
+                ];
+            }
+            foreach (array_chunk($rows, self::AT_ONCE) as $some) {
+                Sighting::query()->upsert(
+                    $some,
+                    ['network_id', 'known_by'],
+                    ['mac', 'address', 'name', 'open', 'last_seen'],
+                );
             }
             $network->update(['list_now' => array_map(self::packed(...), $seen), 'list_now_at' => $now]);
         });

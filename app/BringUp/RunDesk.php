@@ -104,7 +104,8 @@ final readonly class RunDesk
                 return $existing;
             }
             $kind = $change === Change::Address ? 'address' : 'name';
-            $holders = $box->newQuery()
+            $holders = $box
+                ->newQuery()
                 ->whereIn('id', Dependency::query()->where('on_box_id', $box->id)->select('box_id'))
                 ->orderBy('name')
                 ->get(['name'])
@@ -162,7 +163,7 @@ final readonly class RunDesk
                 throw new StepTold('Nothing of this run is open. Nothing was changed.');
             }
             $run->update(['finished_at' => null]);
-            if (! $run->box->isInService()) {
+            if (! $run->box->isInService() && $run->changes() === null) {
                 $run->box->update(['stage' => Stage::BringingUp]);
             }
             JournalEntry::write($run->box, 'run', "{$run->box->called()}: what was left open was taken up again.");
@@ -351,7 +352,9 @@ final readonly class RunDesk
         }
         if ($learned->pinned) {
             // It answered there, with its key: from now on that is where it is.
-            $box->address = (string) (new RunBook($run, $this->playbooks))->address();
+            $address = (string) (new RunBook($run, $this->playbooks))->address();
+            $this->refuseIfHeld($box, 'address', $address);
+            $box->address = $address;
             $box->pinned_at = now();
             JournalEntry::write(
                 $box,
@@ -380,10 +383,27 @@ final readonly class RunDesk
         $run->update(['learned' => [...$run->learned, ...$outcome->values]]);
     }
 
+    /** Somebody may have given it to another box while the run was under way. */
+    private function refuseIfHeld(Box $box, string $column, string $value): void
+    {
+        $holder = Box::query()
+            ->where('network_id', $box->network_id)
+            ->where($column, $value)
+            ->whereKeyNot($box->id)
+            ->first();
+        if ($holder !== null) {
+            $who = $column === 'name' ? "Another box is called {$value}" : "{$holder->called()} has {$value}";
+
+            throw new StepTold("{$who} by now. Nothing was changed.");
+        }
+    }
+
     private function finishIfLast(RunStep $step): void
     {
         $run = $step->run->load('steps');
         if ($run->current() === null) {
+            $name = $run->learned['new_name'] ?? null;
+            is_string($name) && $this->refuseIfHeld($run->box, 'name', $name);
             (new Moving())->in($run, new RunBook($run, $this->playbooks));
         }
     }

@@ -144,25 +144,22 @@ final readonly class Intake
 
             return $readings;
         }
-        $lines = [];
-        foreach ($parts as $part) {
+        $texts = [];
+        foreach ($parts as $line => $part) {
             $own = Paste::of($part);
             foreach ($this->signed($own) as $reader) {
                 if ($this->best($reader, $own)->understood()) {
-                    foreach (explode("\n", $part) as $at => $line) {
-                        $lines[$reader->kind()][$at] = ($lines[$reader->kind()][$at] ?? '').$line;
-                    }
+                    $before = $texts[$reader->kind()] ?? '';
+                    // Lines keep their numbers: what stands between is another kind's.
+                    $texts[$reader->kind()] = $before.str_repeat("\n", $line - substr_count($before, "\n")).$part;
                     break;
                 }
             }
         }
 
         return array_map(
-            fn (string $kind): Reading => $this->best(
-                $this->readers[$kind],
-                Paste::of(implode("\n", $lines[$kind])),
-            ),
-            array_keys($lines),
+            fn (string $kind): Reading => $this->best($this->readers[$kind], Paste::of($texts[$kind])),
+            array_keys($texts),
         );
     }
 

@@ -110,26 +110,27 @@ final readonly class Paste
     }
 
     /**
-     * The texts between prompts, each with the lines of the others empty, so that numbers stay; the whole text once
-     * when no prompt stands between two.
+     * The texts between prompts, by the number of the line that each begins at, from nought; the whole text when no
+     * prompt stands between two.
      *
-     * @return list<string>
+     * @return array<int, string>
      */
     public function parts(): array
     {
         if (preg_match_all(self::PROMPT, $this->text, $prompts, PREG_OFFSET_CAPTURE) === 0) {
-            return [$this->text];
+            return [0 => $this->text];
         }
         $parts = [];
-        $from = 0;
+        $from = $line = 0;
         foreach ([...array_slice($prompts[0], 0, self::PARTS), [null, strlen($this->text)]] as [$prompt, $at]) {
             $part = substr($this->text, $from, $at - $from);
             if (trim($part) !== '') {
-                $parts[] = str_repeat("\n", substr_count($this->text, "\n", 0, $from)).$part;
+                $parts[$line] = $part;
             }
+            $line += substr_count($part, "\n");
             $from = $at + strlen($prompt ?? '');
         }
 
-        return count($parts) > 1 ? $parts : [$this->text()];
+        return count($parts) > 1 ? $parts : [0 => $this->text()];
     }
 }

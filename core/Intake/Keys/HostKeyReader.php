@@ -59,9 +59,10 @@ final class HostKeyReader implements Reader
                 continue;
             }
             $found = self::line($line);
-            $found === []
-                ? $unread->add($number, 'it holds no host key that decodes')
-                : ($facts = [...$facts, ...$found]);
+            $found === [] && $unread->add($number, 'it holds no host key that decodes');
+            foreach ($found as $one) {
+                $facts[] = $one;
+            }
         }
         $findings = $unread->findings();
 

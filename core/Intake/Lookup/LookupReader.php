@@ -20,6 +20,9 @@ final class LookupReader implements Reader
 {
     private const ANSWERS = 20_000;
 
+    /** Answers to one question stand near each other. */
+    private const NEAR = 20;
+
     private const NAME = '[A-Za-z0-9_*][A-Za-z0-9_.*-]{0,252}';
 
     public function kind(): string
@@ -106,7 +109,9 @@ final class LookupReader implements Reader
                 $from = preg_match('/error to ([^#\s]+)#/', $part, $q) === 1 ? $q[1] : $server;
                 $rows[] = new Answer($asked, null, self::silence($part), null, null, $from);
             }
-            $answers = [...$answers, ...$rows];
+            foreach ($rows as $row) {
+                $answers[] = $row;
+            }
         }
 
         return $answers;
@@ -175,7 +180,7 @@ final class LookupReader implements Reader
             } elseif (preg_match("/^\*\* server can't find ([^\s:]+): (\S+)/", $line, $m) === 1) {
                 // Asked for one type after the other: what was answered for the first is not taken back by the second.
                 $known = array_filter(
-                    $answers,
+                    array_slice($answers, -self::NEAR),
                     fn (Answer $one): bool => $one->name === strtolower($m[1]) && $one->server === $server,
                 );
                 $known === [] &&
@@ -193,7 +198,7 @@ final class LookupReader implements Reader
                 $status = self::silence(strtolower($line));
                 $server = $from ?? $server;
                 $same = array_filter(
-                    $answers,
+                    array_slice($answers, -self::NEAR),
                     fn (Answer $one): bool => $one->value === null && $one->server === $server,
                 );
                 $same === [] && ($answers[] = new Answer(null, null, $status, null, null, $server));
@@ -238,7 +243,7 @@ final class LookupReader implements Reader
                 );
             } elseif (preg_match("/^Host ({$name}?)\\.? not found: \\d+\\(([A-Z]+)\\)$/", $line, $m) === 1) {
                 $known = array_filter(
-                    $answers,
+                    array_slice($answers, -self::NEAR),
                     fn (Answer $one): bool => $one->name === strtolower($m[1]) && $one->server === $server,
                 );
                 $known === [] && ($answers[] = new Answer(strtolower($m[1]), null, $m[2], null, null, $server));

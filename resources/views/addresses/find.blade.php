@@ -60,7 +60,7 @@
                     <button class="ghost">Keep this list as the one before</button></form>
             </div>
             <x-list :heads="['Address', 'Calls itself', 'Hardware address', 'It is', 'What speaks for it', 'Say what it is']">
-                @foreach (array_slice($candidates, 0, 200) as $one)
+                @foreach (array_slice($candidates, 0, $shown) as $one)
                     @php($sighting = $sightings[$one->seen->key()] ?? null)
                     <tr @class(['found-new' => $one->isNew])>
                         <td class="mono">{{ $one->seen->address }}</td>
@@ -111,8 +111,8 @@
                     </tr>
                 @endforeach
             </x-list>
-            @if (count($candidates) > 200)
-                <p class="soft">And {{ count($candidates) - 200 }} more; the likeliest stand first.</p>
+            @if (count($candidates) > $shown)
+                <p class="soft">And {{ count($candidates) - $shown }} more; the likeliest stand first.</p>
             @endif
         </div>
     @endif

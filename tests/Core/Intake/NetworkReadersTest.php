@@ -120,3 +120,21 @@ test('a name for an address is no address', function (): void {
         'value' => 'wren.thistledown.home.arpa',
     ]);
 });
+
+test('a long list of one kind of answer costs each line once', function (string $kind, string $line): void {
+    $time = function (int $lines) use ($kind, $line): float {
+        $text = implode("\n", array_map(fn (int $i): string => sprintf($line, $i), range(1, $lines)));
+        $began = hrtime(true);
+        Intake::standard()->read($kind, $text);
+
+        return (hrtime(true) - $began) / 1e9;
+    };
+    $time(200);
+    // Sixteen times as many lines: a reader that looks at all before for each would take 256 times as long.
+    expect($time(16_000) / max(1e-4, $time(1000)))->toBeLessThan(80.0);
+})->with([
+    ['hostkeys', 'h%d ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIMWH4EN1JEiFILUR1VHuV/TmlHwRyjSYbpDbRKSfA/hX'],
+    ['lookup', "** server can't find h%d.example: NXDOMAIN"],
+    ['lookup', 'Host h%d.example not found: 3(NXDOMAIN)'],
+    ['reach', 'nc: connect to 172.22.8.1 port %d (tcp) failed: Connection refused'],
+]);

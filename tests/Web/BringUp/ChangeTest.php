@@ -10,6 +10,7 @@ use App\Models\Box;
 use App\Models\Dependency;
 use App\Models\Network;
 use App\Models\Run;
+use App\Models\RunStep;
 use Burrow\BringUp\Change;
 use Burrow\Household\Stage;
 use Tests\Bench\BenchProcess;
@@ -163,4 +164,32 @@ test('a box whose address stands in its own files is told where, and the router 
     $run = app(RunDesk::class)->alter($box, Change::Address, '172.22.8.30');
     $ids = $run->steps()->orderBy('position')->pluck('step')->all();
     expect($ids)->toContain('own-file', 'own-file-changed')->not->toContain('reserve-new');
+});
+
+test('a name that another box got meanwhile ends nothing, and says so', function (): void {
+    $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'stage' => Stage::InService, 'user' => 'warden']);
+    $run = app(RunDesk::class)->alter($box, Change::Name, 'lark');
+    newBox(['name' => 'lark', 'address' => '172.22.8.17']);
+    $run->steps()
+        ->where('step', '!=', 'name-follows')
+        ->update(['state' => RunStep::DONE]);
+    $last = $run->steps()->where('step', 'name-follows')->firstOrFail();
+    $this->asKeeper()
+        ->followingRedirects()
+        ->post("/runs/{$run->id}/steps/{$last->id}/done", ['version' => $last->version, 'answer' => 'yes'])
+        ->assertOk()
+        ->assertSee('Another box is called lark by now');
+    expect([$last->refresh()->isFinished(), $box->refresh()->name])->toBe([false, 'wren']);
+});
+
+test('what was passed over is taken up before a box is changed', function (): void {
+    $run = newRun();
+    $run->steps()->update(['state' => RunStep::SKIPPED]);
+    $run->update(['finished_at' => now()]);
+    $run->box->update(['stage' => Stage::Unfinished]);
+    $this->asKeeper()
+        ->followingRedirects()
+        ->post("/boxes/{$run->box_id}/re-address", ['new_address' => '172.22.8.30'])
+        ->assertSee('Take that up first');
+    expect($run->box->run()->firstOrFail()->id)->toBe($run->id);
 });

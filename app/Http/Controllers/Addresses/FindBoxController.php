@@ -26,6 +26,9 @@ use Illuminate\Http\Request;
 /** Finding a box in the network: by lists that are pasted, by asking, by what is new since the power came. */
 final class FindBoxController
 {
+    /** Rows of a list that the page shows. */
+    private const SHOWN = 200;
+
     /** Kinds of pastes that list machines. */
     private const KINDS = ['leases', 'neighbours', 'own-address'];
 
@@ -42,10 +45,12 @@ final class FindBoxController
         $network = Network::home();
         $wanted = Box::query()->where('network_id', $network->id)->find($request->integer('box'));
 
+        $candidates = $this->finder->candidates($network, $wanted);
+
         return view('addresses.find', [
             'network' => $network,
             'wanted' => $wanted,
-            'candidates' => $this->finder->candidates($network, $wanted),
+            'candidates' => $candidates,
             'gone' => $this->finder->gone($network),
             'missing' => Box::query()
                 ->where('network_id', $network->id)
@@ -59,7 +64,15 @@ final class FindBoxController
             'boards' => [self::NO_BOARD => 'board not known yet'] +
                 array_map(fn ($board): string => $board->label, $catalogue->shelf()->boards),
             'jobs' => array_map(fn ($job): string => $job->label, $catalogue->shelf()->jobs),
-            'sightings' => Sighting::query()->where('network_id', $network->id)->get()->keyBy('known_by'),
+            'sightings' => Sighting::query()
+                ->where('network_id', $network->id)
+                ->whereIn(
+                    'known_by',
+                    array_map(fn ($one): string => $one->seen->key(), array_slice($candidates, 0, self::SHOWN)),
+                )
+                ->get()
+                ->keyBy('known_by'),
+            'shown' => self::SHOWN,
         ]);
     }
 

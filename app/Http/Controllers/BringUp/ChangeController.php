@@ -43,6 +43,13 @@ final class ChangeController
     private function begin(Box $box, Change $change, string $to, Findings $findings, ?string $now): RedirectResponse
     {
         abort_unless($box->stage->stands(), 409, 'It is not up yet; its naming page changes this.');
+        if (! $box->isInService() && $box->passedOver()->exists()) {
+            // Only the last run of a box can be taken up again, and that is to stay the one that brings it up.
+            return redirect()
+                ->route('box', $box)
+                ->withInput()
+                ->with('told', 'Something of its last run was passed over. Take that up first, then change it.');
+        }
         if ($findings->blocks() || $to === $now) {
             return redirect()
                 ->route('box', $box)
