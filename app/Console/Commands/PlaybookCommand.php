@@ -97,11 +97,4 @@ final class PlaybookCommand extends Command
             $this->line("   You should see {$step->told($step->step->expect)}");
         }
     }
-
-    private function wrong(string $what): int
-    {
-        $this->error($what);
-
-        return 2;
-    }
 }

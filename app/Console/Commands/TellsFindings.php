@@ -63,6 +63,14 @@ trait TellsFindings
         return $exit;
     }
 
+    /** The call itself was wrong. */
+    private function wrong(string $what): int
+    {
+        $this->error($what);
+
+        return 2;
+    }
+
     private function advice(Finding $finding): string
     {
         return $finding->severity->rank() < 2 ? $finding->why : $finding->advice();

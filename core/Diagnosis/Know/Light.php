@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Diagnosis\Know;
+
+/** What a small light does in the seconds that one watches it. */
+enum Light: string
+{
+    case Off = 'off';
+    case Steady = 'steady';
+    case Blink = 'blink';
+    case Flicker = 'flicker';
+    case Seldom = 'seldom';
+    case Restart = 'restart';
+
+    /**
+     * Lit or dark in twenty equal parts of the time.
+     *
+     * @return list<bool>
+     */
+    public function trace(): array
+    {
+        $lit = match ($this) {
+            self::Off => '....................',
+            self::Steady => '####################',
+            self::Blink => '####....####....####',
+            self::Flicker => '#.##.#.###.#.##.##.#',
+            self::Seldom => '...#........##......',
+            self::Restart => '#.##.#.......#.##.#.',
+        };
+
+        return array_map(fn (string $part): bool => $part === '#', str_split($lit));
+    }
+}
