@@ -76,6 +76,26 @@ final class Playbooks
         );
     }
 
+    /** @return list<string> ids of the steps of a shared part, in their order; none where there is no such part */
+    public static function stepsOf(string $part): array
+    {
+        $files = self::parts();
+        /** @var list<array{id: string}> $steps */
+        $steps = $files[$part]['steps'] ?? [];
+
+        return array_column($steps, 'id');
+    }
+
+    /** @return array<string, array<string, mixed>> the shared parts by id */
+    private static function parts(): array
+    {
+        return array_column(
+            Kept::files('playbook-shared', glob(base_path('core/BringUp/playbooks/shared/*.yaml')) ?: []),
+            null,
+            'id',
+        );
+    }
+
     public static function reader(): PlaybookReader
     {
         $usual = base_path('core/BringUp/playbooks/usual.yaml');

@@ -29,7 +29,13 @@ final class Conversation implements JsonSerializable
     /** An explanation gives an answer when its share is at least this part of the most that any other gives. */
     private const GIVES = 0.08;
 
+    /** An answer speaks for a cause when it is so many times likelier under it than under the others. */
+    private const SPEAKS = 1.15;
+
     private ?Odds $odds = null;
+
+    /** @var array<string, float> check => share of what was seen there, over all causes */
+    private array $foretold = [];
 
     /** @var ?list<Contradiction> */
     private ?array $contradictions = null;
@@ -178,6 +184,12 @@ final class Conversation implements JsonSerializable
             fn (string $id): NextCheck => $this->weighed($this->knowledge->checks[$id], $head),
             array_slice(array_keys($worth), 0, $most),
         );
+    }
+
+    /** A check that the person chose, whatever it is worth. */
+    public function weighing(Check $check): NextCheck
+    {
+        return $this->weighed($check, $this->head());
     }
 
     /** @return list<Contradiction> */
@@ -384,15 +396,14 @@ final class Conversation implements JsonSerializable
         return new Likely($this->knowledge->causes[$id], min(1.0, $probability), $this->because($id));
     }
 
-    /** The answer that speaks most for a cause, held against a box that is well. */
+    /** The answer that speaks most for a cause, held against all causes with the same complaint. */
     private function because(string $cause): string
     {
         $best = null;
-        $most = 1.5;
+        $most = self::SPEAKS;
         foreach ($this->seen as $seen) {
-            $ratio =
-                ($this->knowledge->shares[$seen->check][$cause][$seen->answer] ?? 0.0) /
-                $this->knowledge->usual[$seen->check][$seen->answer];
+            $own = $this->knowledge->answers($seen->check, $cause)[$seen->answer];
+            $ratio = $own / $this->foretold($seen);
             if ($seen->check !== Check::FIRST && $ratio > $most) {
                 $most = $ratio;
                 $best = $seen;
@@ -402,5 +413,27 @@ final class Conversation implements JsonSerializable
         return $best === null
             ? ''
             : lcfirst($this->knowledge->checks[$best->check]->answers[$best->answer]->label);
+    }
+
+    /** The share of an answer over all causes, each by its odds and by how it gives the complaint. */
+    private function foretold(Seen $seen): float
+    {
+        return $this->foretold[$seen->check] ??= $this->mean($seen);
+    }
+
+    private function mean(Seen $seen): float
+    {
+        $complaint = $this->answer(Check::FIRST);
+        $sum = $all = 0.0;
+        foreach ($this->knowledge->causes as $id => $cause) {
+            $weight =
+                $cause->odds *
+                $this->circumstances->weight($cause->needs) *
+                ($complaint === null ? 1.0 : $this->knowledge->answers(Check::FIRST, $id)[$complaint]);
+            $sum += $weight * $this->knowledge->answers($seen->check, $id)[$seen->answer];
+            $all += $weight;
+        }
+
+        return $all > 0 ? $sum / $all : 1.0;
     }
 }

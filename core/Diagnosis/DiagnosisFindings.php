@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Diagnosis;
 
+use Burrow\Diagnosis\Know\Check;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
@@ -25,10 +26,29 @@ final class DiagnosisFindings
     /** Contradictions of what was seen, each once. */
     public static function about(Conversation $talk): Findings
     {
-        return Findings::of(...array_map(
+        $findings = array_map(
             fn (Contradiction $one): Finding => self::contradiction($talk, $one),
             $talk->contradictions(),
-        ));
+        );
+        if (
+            str_starts_with((string) $talk->answer(Check::FIRST), 'silent') &&
+            $talk->answer('reach') === 'login' &&
+            ($talk->answer('page') ?? 'answers') === 'answers'
+        ) {
+            $findings[] = self::answersNow();
+        }
+
+        return Findings::of(...$findings);
+    }
+
+    private static function answersNow(): Finding
+    {
+        return Finding::note(
+            'diagnosis.answers_now',
+            'It answers just now.',
+            'What was asked from here got its answer, so the box is up; either it came back, or only your client does not reach it.',
+            'Say anew what happens: it comes and goes, its page is not there, or its name leads nowhere.',
+        );
     }
 
     private static function contradiction(Conversation $talk, Contradiction $one): Finding

@@ -22,6 +22,9 @@ final readonly class Odds
     /** What none of the causes explains, of all evenings. From experience. */
     public const ELSE = 0.04;
 
+    /** Share of an unknown trouble's answers that no known one foretells. From experience. */
+    private const UNLIKE = 0.35;
+
     /** Explanations less likely than this part of the likeliest are let go: together they are below one in a hundred. */
     private const NEGLIGIBLE = 2e-6;
 
@@ -54,11 +57,7 @@ final readonly class Odds
         $prior = array_map(fn (float $odds): float => $odds / $total, $prior);
         $list = self::alone($knowledge, $prior, $seen);
         $list = [...$list, ...self::together($knowledge, $prior, $seen)];
-        $else = self::ELSE;
-        foreach ($seen as [$check, $answer, $counts]) {
-            $else *= self::byElse($knowledge, $check, $answer) ** $counts;
-        }
-        $list[] = ['', '', $else];
+        $list[] = ['', '', self::ELSE * self::elsewhere($knowledge, $prior, $seen)];
         $most = max(array_map(fn (array $one): float => $one[2], $list)) * self::NEGLIGIBLE;
         $list = array_values(array_filter($list, fn (array $one): bool => $one[2] >= $most));
         usort($list, fn (array $one, array $other): int => $other[2] <=> $one[2]);
@@ -70,7 +69,7 @@ final readonly class Odds
         );
     }
 
-    /** What an unknown trouble shows: half as on a box that is well, half anything at all. */
+    /** What an unknown trouble shows at one more check: half as on a box that is well, half anything at all. */
     public static function byElse(Knowledge $knowledge, string $check, string $answer): float
     {
         return ($knowledge->usual[$check][$answer] + 1 / count($knowledge->usual[$check])) / 2;
@@ -154,6 +153,27 @@ final readonly class Odds
         }
 
         return $list;
+    }
+
+    /**
+     * How likely all that was seen is under an unknown trouble: it resembles one of those that are known, but each of
+     * its answers is by UNLIKE of the cases anything at all. So it gains where nothing known fits, and only there.
+     *
+     * @param  array<string, float>  $prior
+     * @param  list<array{string, string, float}>  $seen
+     */
+    private static function elsewhere(Knowledge $knowledge, array $prior, array $seen): float
+    {
+        $sum = 0.0;
+        foreach ($prior as $id => $odds) {
+            foreach ($seen as [$check, $answer, $counts]) {
+                $shares = $knowledge->shares[$check][$id] ?? $knowledge->usual[$check];
+                $odds *= ((1 - self::UNLIKE) * $shares[$answer] + self::UNLIKE / count($shares)) ** $counts;
+            }
+            $sum += $odds;
+        }
+
+        return $sum;
     }
 
     /**

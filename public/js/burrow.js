@@ -47,6 +47,13 @@
     if (doing) {
       event.preventDefault();
       doing();
+      return;
+    }
+    // Where a page asks one thing, a digit is one of its answers.
+    const answer = /^\d$/.test(event.key) ? document.querySelector(`[data-digit="${event.key}"]`) : null;
+    if (answer) {
+      event.preventDefault();
+      answer.click();
     }
   });
 

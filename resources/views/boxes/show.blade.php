@@ -21,6 +21,9 @@
             <form method="post" action="{{ route('box.drop', $box) }}">@csrf @method('delete')<button class="ghost">Drop this plan</button></form>
         </div>
     @endif
+    @if ($box->stage->stands() || $box->stage->value === 'bringing-up')
+        <p class="below"><a class="ghost" href="{{ route('box.diagnosis', $box) }}">It does not do its work</a></p>
+    @endif
     @if ($leftOpen->isNotEmpty() || $unplayed !== [])
         <section class="sheet below" aria-labelledby="left-open">
             <h2 id="left-open">Left open</h2>

@@ -62,7 +62,7 @@
     <dialog id="keys" class="keys" aria-labelledby="keys-title">
         <h2 id="keys-title">Keys</h2>
         <dl class="facts">
-            @foreach (['/' => 'find anything', 'n' => 'new box', 'g then a letter' => 'to a place: ' . collect($places)->map(fn($one) => "{$one->letter()} {$one->label()}")->implode(', '), 'j and k' => 'down and up through a list', 'x' => 'done, at a step', '?' => 'this list', 'Esc' => 'close, or leave a field'] as $key => $does)
+            @foreach (['/' => 'find anything', 'n' => 'new box', 'g then a letter' => 'to a place: ' . collect($places)->map(fn($one) => "{$one->letter()} {$one->label()}")->implode(', '), 'j and k' => 'down and up through a list', 'x' => 'done, at a step', '0 to 9' => 'an answer, where one thing is asked', '?' => 'this list', 'Esc' => 'close, or leave a field'] as $key => $does)
                 <dt><kbd>{{ $key }}</kbd></dt>
                 <dd>{{ $does }}</dd>
             @endforeach

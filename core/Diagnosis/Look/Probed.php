@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Burrow\Diagnosis\Look;
+
+use Burrow\Household\DoorState;
+use Burrow\Intake\Leases\Lease;
+use Burrow\Intake\Neighbours\Neighbour;
+use Burrow\Intake\Own\OwnAddress;
+use Burrow\Net\Ipv4;
+use Burrow\Net\Prefix;
+
+/** What probes met and lists hold, as answers to the checks. Null is “not asked”, and nothing is noted then. */
+final class Probed
+{
+    /** HTTP's “come again later” (RFC 9110 15.6.4). */
+    private const UNAVAILABLE = 503;
+
+    /**
+     * @param  ?DoorState  $login  port 22
+     * @param  ?bool  $sameKey  its host key is the one on record; null where no key was read or none is kept
+     * @param  list<DoorState>  $others  its other ports
+     */
+    public static function reach(?DoorState $login, ?bool $sameKey, array $others): ?string
+    {
+        return match (true) {
+            $login === null => null,
+            $login === DoorState::Open && $sameKey === false => 'stranger',
+            $login === DoorState::Open => 'login',
+            $login === DoorState::Refused => 'refused',
+            // A port that refuses, or is open, says that somebody is there: 22 alone is dropped.
+            array_filter($others, fn (DoorState $one): bool => $one !== DoorState::Silent) !== [] => 'ping-only',
+            default => 'silent',
+        };
+    }
+
+    /** @param  list<DoorState>  $doors  one of every other box */
+    public static function neighbours(array $doors): ?string
+    {
+        $silent = count(array_filter($doors, fn (DoorState $one): bool => $one === DoorState::Silent));
+
+        return match (true) {
+            $doors === [] => null,
+            $silent === 0 => 'all',
+            $silent === count($doors) => 'none',
+            default => 'some',
+        };
+    }
+
+    /** @param  ?int  $status  of HTTP; null when the port was open and said nothing of a page */
+    public static function page(?DoorState $door, ?int $status, string $text): ?string
+    {
+        return match (true) {
+            $door === null => null,
+            $door === DoorState::Silent => 'silent',
+            $door === DoorState::Refused => 'refused',
+            $status === null => 'other-page',
+            $status === self::UNAVAILABLE, preg_match('/\b(?:loading|preparing|starting up)\b/i', $text) === 1 => 'loading',
+            $status >= 400 && $status !== 401 && $status !== 403 => 'error',
+            preg_match('/create (?:an? )?(?:owner|account|admin)|first[- ]time set-?up|welcome wizard/i', $text) === 1 => 'wizard',
+            default => 'answers',
+        };
+    }
+
+    /**
+     * The box in the router's list: by its hardware address, else by its name.
+     *
+     * @param  list<Lease|Neighbour>  $list  what cannot be in force is left out
+     */
+    public static function inList(array $list, ?string $mac, string $name, ?string $address): ?string
+    {
+        $holding = array_filter($list, fn (Lease|Neighbour $one): bool => ! $one instanceof Lease || $one->holds());
+        $named = array_filter($holding, fn (Lease|Neighbour $one): bool => strtolower($one->name ?? '') === $name);
+        $own = $mac === null ? [] : array_filter($holding, fn (Lease|Neighbour $one): bool => $one->mac === $mac);
+        $at = $own ?: $named;
+
+        return match (true) {
+            $list === [] => null,
+            $at === [] => 'absent',
+            $address !== null && ! in_array($address, array_map(fn (Lease|Neighbour $one): string => $one->address, $at), true) => 'other-address',
+            $named === [] && (reset($at)->name ?? null) !== null => 'other-name',
+            default => 'listed',
+        };
+    }
+
+    /** @param  list<OwnAddress>  $own */
+    public static function desk(array $own, Prefix $network): ?string
+    {
+        $given = array_filter(
+            $own,
+            fn (OwnAddress $one): bool => $one->address !== null &&
+                ! str_starts_with((string) $one->address, '127.') &&
+                ! str_contains((string) $one->address, ':'),
+        );
+        $usable = array_filter($given, fn (OwnAddress $one): bool => ! str_starts_with((string) $one->address, '169.254.'));
+
+        return match (true) {
+            $own === [] => null,
+            $usable === [] => 'none',
+            array_filter(
+                $usable,
+                fn (OwnAddress $one): bool => $one->address instanceof Ipv4 && $network->contains($one->address),
+            ) !== [] => 'same',
+            default => 'other',
+        };
+    }
+
+    /**
+     * @param  float  $seconds  since the power came on
+     * @param  float  $from  what it takes at least
+     * @param  float  $to  what it takes at most
+     */
+    public static function sincePower(float $seconds, float $from, float $to): string
+    {
+        return match (true) {
+            $seconds < ($from + $to) / 2 => 'early',
+            $seconds <= 1.5 * $to => 'within',
+            default => 'long',
+        };
+    }
+}
