@@ -56,7 +56,7 @@ final readonly class Control
         $do = $ask->text('do');
         $board = $this->lab->board($ask->text('board'));
 
-        if ($board === null && in_array($do, ['type', 'power', 'fault'], true)) {
+        if ($board === null && in_array($do, ['type', 'power', 'fault', 'look'], true)) {
             return ['error' => 'no such board'];
         }
         switch ($do) {
@@ -66,6 +66,8 @@ final readonly class Control
                 return ['text' => $this->lab->leaseFile()];
             case 'type':
                 return ['output' => $this->lab->type($board, $ask->text('command'))];
+            case 'look':
+                return ['sees' => $this->lab->look($board, $ask->text('at'))];
             case 'insert':
                 return $this->insert($ask);
             case 'load':

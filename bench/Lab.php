@@ -9,6 +9,7 @@ use Bench\Board\Disk;
 use Bench\Board\FirstBoot;
 use Bench\Faults\Fault;
 use Bench\Faults\Faults;
+use Bench\Faults\Well;
 use Bench\Net\PackageIndex;
 use Bench\Net\Router;
 use Bench\Net\SshDoor;
@@ -83,7 +84,7 @@ final class Lab
                 continue;
             }
             $this->boards[$board->id] = $board;
-            if ($board->powered && $board->fault?->starts() !== false) {
+            if ($board->powered && $board->fault?->starts() !== false && $board->fault?->findsSystem() !== false) {
                 $this->carefully($board, function () use ($board): void {
                     $board->boot = FirstBoot::from($board->files, $board->fault?->hasCable() !== false);
                     $board->firstBootDone && $this->begin($board);
@@ -161,6 +162,12 @@ final class Lab
         $this->save();
     }
 
+    /** What a person sees who looks at one place of a board. */
+    public function look(Board $board, string $at): string
+    {
+        return $board->fault?->looks($at) ?? Well::LOOKS[$at] ?? '';
+    }
+
     public function reserve(string $mac, string $address): void
     {
         $this->router->reserve($mac, $address);
@@ -220,7 +227,10 @@ final class Lab
 
             return;
         }
-        if ($board->files === [] && $board->services === []) {
+        if ($board->fault?->reachesNetwork() === false) {
+            $this->router->forget($board->mac);
+        }
+        if (($board->files === [] && $board->services === []) || $board->fault?->findsSystem() === false) {
             $board->phase = 'no card';
             $board->screen[] = 'no bootable card found';
 
@@ -263,12 +273,18 @@ final class Lab
     {
         $board->phase = 'up';
         $name = $board->files === [] ? $board->name : $board->hostname();
-        if ($board->files !== [] && ! ($board->boot->network ?? false)) {
+        if (
+            ($board->files !== [] && ! ($board->boot->network ?? false)) ||
+            $board->fault?->getsAddress() === false ||
+            $board->fault?->hasCable() === false
+        ) {
             $board->screen[] = 'no address';
 
             return;
         }
-        $board->address = $board->boot->address ?? $this->router->ask($board->mac, $name, time());
+        $moved = $board->fault?->movesTo();
+        $moved === null || $this->router->move($board->mac, $moved);
+        $board->address = $moved ?? $board->boot->address ?? $this->router->ask($board->mac, $name, time());
         $board->screen[] = "{$name} {$board->address}";
         if (! $this->wall->appear($board)) {
             $board->screen[] =

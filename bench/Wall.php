@@ -11,6 +11,7 @@ use Bench\Net\Doors;
 use Bench\Net\SshDoor;
 use Bench\Services\Registry;
 use Bench\Services\Services;
+use Closure;
 use React\Socket\ConnectionInterface;
 
 /** Where the boards' addresses stand on this machine, and which of their doors are open. */
@@ -21,6 +22,9 @@ final class Wall
 
     /** @var array<string, Doors> by board */
     private array $doors = [];
+
+    /** @var ?non-empty-string */
+    private ?string $stranger = null;
 
     public function __construct(private readonly int $offset)
     {
@@ -61,7 +65,12 @@ final class Wall
         if ($at === null) {
             return;
         }
-        $key = $board->hostKey();
+        if ($board->fault?->isHidden() === true) {
+            $doors->close();
+
+            return;
+        }
+        $key = $board->fault?->answersForAnother() === true ? $this->strangersKey() : $board->hostKey();
         $login = $board->files === [] || ($board->boot->remoteLogin ?? false);
         $wanted = [
             new Door(self::PRESENCE),
@@ -69,6 +78,12 @@ final class Wall
             ...$board->firstBootDone ? Services::doors($board) : [],
             ...$board->firstBootDone || $board->files === [] ? $this->brought($board) : [],
         ];
+        $wanted = array_map(
+            fn (Door $door): Door => $door->port !== self::PRESENCE && $board->fault?->drops($door->port) === true
+                ? $door->silent()
+                : $door,
+            $wanted,
+        );
         $doors->show(
             $at,
             array_values(
@@ -94,12 +109,25 @@ final class Wall
                     $port === 53 => Answers::names(Registry::REFUSED, [], true),
                     $protocol === 'udp' => [new Door($port, 'udp')],
                     $port === 445 => [new Door($port, serve: Answers::share())],
-                    default => [new Door($port, serve: Answers::page($board->id), tls: $port === 443)],
+                    default => [new Door($port, serve: $this->page($board), tls: $port === 443)],
                 },
             ];
         }
 
         return $doors;
+    }
+
+    private function page(Board $board): Closure
+    {
+        $instead = $board->fault?->answersForAnother() === true ? [200, 'Another machine'] : $board->fault?->page();
+
+        return $instead === null ? Answers::page($board->id) : Answers::page($instead[1], $instead[0]);
+    }
+
+    /** @return non-empty-string the key of the machine that has the same address */
+    private function strangersKey(): string
+    {
+        return $this->stranger ??= sodium_crypto_sign_secretkey(sodium_crypto_sign_keypair());
     }
 
     private function answers(Board $board, int $port): bool

@@ -22,6 +22,7 @@ require __DIR__.'/Support/house.php';
 require __DIR__.'/Support/browser.php';
 require __DIR__.'/Support/userland.php';
 require __DIR__.'/Support/playing.php';
+require __DIR__.'/Support/practice.php';
 
 pest()
     ->extend(TestCase::class)

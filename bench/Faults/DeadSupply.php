@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The supply gives nothing, or the board is broken: no light comes on. */
-final readonly class DeadSupply implements Fault
+final class DeadSupply extends Fault
 {
     public function name(): string
     {
@@ -22,18 +22,19 @@ final readonly class DeadSupply implements Fault
         return false;
     }
 
-    public function hasCable(): bool
+    protected function traces(): array
     {
-        return true;
-    }
-
-    public function slowness(): float
-    {
-        return 1.0;
-    }
-
-    public function opens(int $port): bool
-    {
-        return true;
+        return [
+            'page' => 'no answer',
+            'reach' => 'no answer',
+            'name' => 'no answer, neither by name nor by number',
+            'login-says' => 'Connection timed out',
+            'complaint' => 'it answered before and is silent now',
+            'power-light' => 'dark',
+            'activity-light' => 'dark from the start',
+            'link-lights' => 'both dark',
+            'other-supply' => 'now it runs',
+            'screen' => 'dark',
+        ];
     }
 }

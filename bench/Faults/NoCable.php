@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The network cable is not in, or one of its ends is loose. */
-final readonly class NoCable implements Fault
+final class NoCable extends Fault
 {
     public function name(): string
     {
@@ -17,23 +17,23 @@ final readonly class NoCable implements Fault
         return 'the network cable is not in';
     }
 
-    public function starts(): bool
-    {
-        return true;
-    }
-
     public function hasCable(): bool
     {
         return false;
     }
 
-    public function slowness(): float
+    protected function traces(): array
     {
-        return 1.0;
-    }
-
-    public function opens(int $port): bool
-    {
-        return true;
+        return [
+            'page' => 'no answer',
+            'reach' => 'no answer',
+            'name' => 'no answer, neither by name nor by number',
+            'login-says' => 'Connection timed out',
+            'complaint' => 'it is new and does not show up',
+            'link-lights' => 'both dark',
+            'router-list' => 'not in the list',
+            'other-cable' => 'the lights came on',
+            'screen' => 'no carrier',
+        ];
     }
 }

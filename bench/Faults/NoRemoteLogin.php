@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The service of remote login did not start. */
-final readonly class NoRemoteLogin implements Fault
+final class NoRemoteLogin extends Fault
 {
     public function name(): string
     {
@@ -17,23 +17,19 @@ final readonly class NoRemoteLogin implements Fault
         return 'remote login does not start';
     }
 
-    public function starts(): bool
-    {
-        return true;
-    }
-
-    public function hasCable(): bool
-    {
-        return true;
-    }
-
-    public function slowness(): float
-    {
-        return 1.0;
-    }
-
     public function opens(int $port): bool
     {
         return $port !== 22;
+    }
+
+    protected function traces(): array
+    {
+        return [
+            'complaint' => 'it is there, and the login fails',
+            'reach' => 'port 22 refuses',
+            'card-read' => 'nothing switches remote login on',
+            'login-says' => 'Connection refused',
+            'changed' => 'a new card',
+        ];
     }
 }

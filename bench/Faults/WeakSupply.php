@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The supply sags, and the board is slow. */
-final readonly class WeakSupply implements Fault
+final class WeakSupply extends Fault
 {
     public function name(): string
     {
@@ -17,23 +17,21 @@ final readonly class WeakSupply implements Fault
         return 'the supply is weak: everything is slow';
     }
 
-    public function starts(): bool
-    {
-        return true;
-    }
-
-    public function hasCable(): bool
-    {
-        return true;
-    }
-
     public function slowness(): float
     {
         return 4.0;
     }
 
-    public function opens(int $port): bool
+    protected function traces(): array
     {
-        return true;
+        return [
+            'complaint' => 'it comes and goes',
+            'power-light' => 'it dips now and then',
+            'activity-light' => 'busy, dark, busy',
+            'link-lights' => 'both blink together',
+            'power-flags' => '0x50005',
+            'restarts' => 'five starts today',
+            'other-supply' => 'now it runs',
+        ];
     }
 }

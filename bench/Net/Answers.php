@@ -20,8 +20,9 @@ final class Answers
 
     private const MOST_BYTES = 70000;
 
-    public static function page(string $title): Closure
+    public static function page(string $title, int $status = 200): Closure
     {
+        $said = $status === 200 ? '200 OK' : "{$status} Not now";
         $body = "<!doctype html><title>{$title}</title><h1>{$title}</h1>\n";
         $length = strlen($body);
 
@@ -30,7 +31,7 @@ final class Answers
                 ? null
                 : (str_starts_with($in, 'GET /camera')
                     ? self::picture()
-                    : "HTTP/1.1 200 OK\r\nContent-Type: text/html\r\nContent-Length: {$length}\r\nConnection: close\r\n\r\n{$body}"),
+                    : "HTTP/1.1 {$said}\r\nContent-Type: text/html\r\nContent-Length: {$length}\r\nConnection: close\r\n\r\n{$body}"),
         );
     }
 

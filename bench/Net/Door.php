@@ -12,6 +12,7 @@ final readonly class Door
 {
     /**
      * @param  ?Closure(ConnectionInterface): mixed  $serve  for TCP; null: it accepts and says nothing
+     * @param  bool  $drops  packets to it are thrown away without a word
      * @param  ?Closure(string): ?string  $answer  for UDP; null: it sends back what came
      */
     public function __construct(
@@ -21,13 +22,20 @@ final readonly class Door
         public ?Closure $answer = null,
         public bool $tls = false,
         public int $since = 0,
+        public bool $drops = false,
     ) {
     }
 
     /** The same, of that start of its service: with the next one it is opened anew, with the files as they are then. */
     public function since(int $start): self
     {
-        return new self($this->port, $this->protocol, $this->serve, $this->answer, $this->tls, $start);
+        return new self($this->port, $this->protocol, $this->serve, $this->answer, $this->tls, $start, $this->drops);
+    }
+
+    /** The same, with its packets thrown away. */
+    public function silent(): self
+    {
+        return new self($this->port, $this->protocol, drops: true);
     }
 
     public function isAt(self $other): bool

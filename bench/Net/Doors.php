@@ -16,7 +16,10 @@ final class Doors
     /** Seconds after which a connection is closed, whatever is still said. */
     private const LONGEST = 5;
 
-    /** @var array<string, SocketServer|resource> */
+    /** Connections that fill the queue of a listener whose backlog is none. */
+    private const FILL = 2;
+
+    /** @var array<string, SocketServer|resource|list<resource>> */
     private array $open = [];
 
     public function __construct(private readonly int $offset)
@@ -32,14 +35,18 @@ final class Doors
     {
         $byKey = [];
         foreach ($wanted as $door) {
-            $byKey["{$door->protocol} {$address}:{$door->port} {$door->since}"] ??= $door;
+            $byKey["{$door->protocol} {$address}:{$door->port} {$door->since} {$door->drops}"] ??= $door;
         }
         foreach (array_diff_key($this->open, $byKey) as $key => $gone) {
             $this->shut($gone);
             unset($this->open[$key]);
         }
         foreach (array_diff_key($byKey, $this->open) as $key => $door) {
-            $opened = $door->protocol === 'udp' ? $this->udp($address, $door) : $this->tcp($address, $door);
+            $opened = match (true) {
+                $door->drops => $this->nobody($address, $door),
+                $door->protocol === 'udp' => $this->udp($address, $door),
+                default => $this->tcp($address, $door),
+            };
             if ($opened !== null) {
                 $this->open[$key] = $opened;
             }
@@ -72,6 +79,40 @@ final class Doors
         return $server;
     }
 
+    /**
+     * A port whose packets nobody answers: the kernel drops them while the queue of a listener is full, and nobody
+     * takes anything out of this one.
+     *
+     * @return list<resource>
+     */
+    private function nobody(string $address, Door $door): array
+    {
+        $at = "{$door->protocol}://{$address}:".($door->port + $this->offset);
+        if ($door->protocol === 'udp') {
+            return [];
+        }
+        $held = [
+            @stream_socket_server(
+                $at,
+                $code,
+                $message,
+                STREAM_SERVER_BIND | STREAM_SERVER_LISTEN,
+                stream_context_create(['socket' => ['backlog' => 0]]),
+            ),
+        ];
+        for ($i = 0; $i < self::FILL; $i++) {
+            $held[] = @stream_socket_client(
+                $at,
+                $code,
+                $message,
+                1,
+                STREAM_CLIENT_CONNECT | STREAM_CLIENT_ASYNC_CONNECT,
+            );
+        }
+
+        return array_values(array_filter($held, is_resource(...)));
+    }
+
     /** @return resource|null */
     private function udp(string $address, Door $door)
     {
@@ -98,11 +139,13 @@ final class Doors
         return $socket;
     }
 
-    /** @param  SocketServer|resource  $door */
+    /** @param  SocketServer|resource|list<resource>  $door */
     private function shut($door): void
     {
         if ($door instanceof SocketServer) {
             $door->close();
+        } elseif (is_array($door)) {
+            array_map(fclose(...), $door);
         } else {
             Loop::removeReadStream($door);
             fclose($door);

@@ -35,6 +35,19 @@ final class Router
         return $address;
     }
 
+    /** The board's lease is another one now, whatever was reserved. */
+    public function move(string $mac, string $address): void
+    {
+        $this->leases[$mac]['address'] = $address;
+        $this->leases[$mac] += ['name' => '', 'expires' => time() + self::LEASE_SECONDS];
+    }
+
+    /** The lease of a board that never came is not renewed and runs out. */
+    public function forget(string $mac): void
+    {
+        unset($this->leases[$mac]);
+    }
+
     /** One line a lease: expiry, hardware address, address, name, client id. */
     public function leaseFile(): string
     {

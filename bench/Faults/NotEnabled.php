@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench\Faults;
+
+/** Started by hand once, never enabled. */
+final class NotEnabled extends Fault
+{
+    public function name(): string
+    {
+        return 'not-enabled';
+    }
+
+    public function label(): string
+    {
+        return 'its service is not enabled';
+    }
+
+    public function opens(int $port): bool
+    {
+        return $port === 22;
+    }
+
+    protected function traces(): array
+    {
+        return [
+            'complaint' => 'it is there, and its page is not',
+            'page' => 'refused',
+            'units' => 'inactive (dead), disabled',
+            'listening' => 'nothing on its port',
+            'changed' => 'the power was cut',
+        ];
+    }
+}

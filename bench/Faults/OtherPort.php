@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench\Faults;
+
+/** The service came back on another port. */
+final class OtherPort extends Fault
+{
+    public function name(): string
+    {
+        return 'other-port';
+    }
+
+    public function label(): string
+    {
+        return 'its service listens on another port';
+    }
+
+    public function opens(int $port): bool
+    {
+        return $port === 22;
+    }
+
+    protected function traces(): array
+    {
+        return [
+            'complaint' => 'it is there, and its page is not',
+            'page' => 'refused',
+            'listening' => 'the service on another port',
+            'changed' => 'an update ran',
+        ];
+    }
+}

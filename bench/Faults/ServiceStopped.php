@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench\Faults;
+
+/** The service ended with an error. */
+final class ServiceStopped extends Fault
+{
+    public function name(): string
+    {
+        return 'service-stopped';
+    }
+
+    public function label(): string
+    {
+        return 'its service stopped';
+    }
+
+    public function opens(int $port): bool
+    {
+        return $port === 22;
+    }
+
+    protected function traces(): array
+    {
+        return [
+            'complaint' => 'it is there, and its page is not',
+            'page' => 'refused',
+            'units' => 'failed',
+            'listening' => 'nothing on its port',
+            'changed' => 'settings were edited',
+        ];
+    }
+}

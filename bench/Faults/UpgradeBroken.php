@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench\Faults;
+
+/** Packages are half configured. */
+final class UpgradeBroken extends Fault
+{
+    public function name(): string
+    {
+        return 'upgrade-broken';
+    }
+
+    public function label(): string
+    {
+        return 'an upgrade broke off';
+    }
+
+    public function opens(int $port): bool
+    {
+        return $port === 22;
+    }
+
+    protected function traces(): array
+    {
+        return [
+            'complaint' => 'it is there, and its page is not',
+            'page' => 'refused',
+            'units' => 'failed',
+            'packages' => 'three packages half configured',
+            'changed' => 'an update ran',
+        ];
+    }
+}
