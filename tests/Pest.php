@@ -23,6 +23,7 @@ require __DIR__.'/Support/browser.php';
 require __DIR__.'/Support/userland.php';
 require __DIR__.'/Support/playing.php';
 require __DIR__.'/Support/practice.php';
+require __DIR__.'/Support/knowledge.php';
 
 pest()
     ->extend(TestCase::class)

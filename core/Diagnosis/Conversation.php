@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Diagnosis;
 
+use Burrow\Diagnosis\Know\Cause;
 use Burrow\Diagnosis\Know\Check;
 use Burrow\Diagnosis\Know\Knowledge;
 use JsonSerializable;
@@ -36,6 +37,12 @@ final class Conversation implements JsonSerializable
 
     /** @var array<string, float> check => share of what was seen there, over all causes */
     private array $foretold = [];
+
+    /** @var array<string, float> check and answer => the most that any cause gives it */
+    private array $most = [];
+
+    /** @var ?array<string, float> */
+    private ?array $worth = null;
 
     /** @var ?list<Contradiction> */
     private ?array $contradictions = null;
@@ -154,7 +161,7 @@ final class Conversation implements JsonSerializable
             return null;
         }
 
-        return $top->probability >= self::SURE || $this->next() === [] ? $top : null;
+        return $top->probability >= self::SURE || $this->worth() === [] ? $top : null;
     }
 
     /**
@@ -166,23 +173,12 @@ final class Conversation implements JsonSerializable
     {
         $first = $this->knowledge->checks[Check::FIRST];
         if ($this->answer(Check::FIRST) === null) {
-            return [$this->weighed($first, $this->head())];
+            return [$this->weighing($first)];
         }
-        $head = $this->head();
-        $worth = [];
-        foreach ($this->knowledge->checks as $check) {
-            if ($this->isOffered($check)) {
-                $bits = $this->bits($check, $head);
-                if ($bits >= self::WORTH) {
-                    $worth[$check->id] = $bits / ($check->minutes + self::TURNING);
-                }
-            }
-        }
-        arsort($worth);
 
         return array_map(
-            fn (string $id): NextCheck => $this->weighed($this->knowledge->checks[$id], $head),
-            array_slice(array_keys($worth), 0, $most),
+            fn (string $id): NextCheck => $this->weighing($this->knowledge->checks[$id]),
+            array_slice(array_keys($this->worth()), 0, $most),
         );
     }
 
@@ -198,17 +194,17 @@ final class Conversation implements JsonSerializable
         if ($this->contradictions !== null) {
             return $this->contradictions;
         }
-        $gives = [];
-        $plain = Odds::of($this->knowledge, $this->circumstances, [], $this->cleared);
-        foreach ($this->seen as $at => $seen) {
-            $shares = array_map(fn (array $one): float => $this->surely($one[0], $one[1], $seen), $plain->list);
-            $least = max($shares ?: [0.0]) * self::GIVES;
-            $gives[$at] = array_filter($shares, fn (float $share): bool => $share >= $least);
-        }
         $this->contradictions = [];
+        $possible = array_keys(
+            array_filter(
+                $this->knowledge->causes,
+                fn (Cause $cause): bool => ! in_array($cause->id, $this->cleared, true) &&
+                    $this->circumstances->weight($cause->needs) > 0,
+            ),
+        );
         foreach ($this->seen as $i => $one) {
-            foreach (array_slice($this->seen, $i + 1, null, true) as $j => $other) {
-                if (array_intersect_key($gives[$i], $gives[$j]) === []) {
+            foreach (array_slice($this->seen, $i + 1) as $other) {
+                if (! $this->agree($one, $other, $possible)) {
                     $this->contradictions[] = new Contradiction($one, $other);
                 }
             }
@@ -233,7 +229,7 @@ final class Conversation implements JsonSerializable
             'told' => $told?->id(),
             'explanations' => array_map(
                 fn (Hypothesis $one): array => [
-                    'causes' => array_map(fn (Know\Cause $cause): string => $cause->id, $one->causes),
+                    'causes' => array_map(fn (Cause $cause): string => $cause->id, $one->causes),
                     'probability' => round($one->probability, 4),
                 ],
                 $this->explanations(),
@@ -261,6 +257,30 @@ final class Conversation implements JsonSerializable
             (! $check->throughLogin || $this->loginMayWork($complaint));
     }
 
+    /**
+     * What each check that is offered clears of the doubt per minute, the most first; those that clear next to nothing
+     * are left out.
+     *
+     * @return array<string, float> by check
+     */
+    private function worth(): array
+    {
+        if ($this->worth !== null) {
+            return $this->worth;
+        }
+        $head = $this->head();
+        $this->worth = [];
+        foreach ($this->knowledge->checks as $check) {
+            $bits = $this->isOffered($check) ? $this->bits($check, $head) : 0.0;
+            if ($bits >= self::WORTH) {
+                $this->worth[$check->id] = $bits / ($check->minutes + self::TURNING);
+            }
+        }
+        arsort($this->worth);
+
+        return $this->worth;
+    }
+
     private function loginMayWork(?string $complaint): bool
     {
         return ! in_array($complaint, ['silent-new', 'silent-old', 'no-login'], true) &&
@@ -269,25 +289,49 @@ final class Conversation implements JsonSerializable
     }
 
     /**
-     * The share of an answer under an explanation when it is to be physically so: of two causes that bite at the same
-     * place both must give it. Something else explains whatever it likes, and so nothing.
+     * Whether a cause, or two at once, gives both answers. Something else explains whatever it likes, and so nothing.
+     *
+     * @param  list<string>  $possible  causes
      */
-    private function surely(string $cause, string $other, Seen $seen): float
+    private function agree(Seen $one, Seen $other, array $possible): bool
     {
-        if ($cause === '') {
-            return 0.0;
+        foreach ($possible as $cause) {
+            if ($this->gives($one, $cause) && $this->gives($other, $cause)) {
+                return true;
+            }
         }
-        $one = $this->knowledge->shares[$seen->check][$cause][$seen->answer] ?? null;
-        $two = $this->knowledge->shares[$seen->check][$other][$seen->answer] ?? null;
-        if (
-            $one !== null &&
-            $two !== null &&
-            $this->knowledge->causes[$cause]->layer === $this->knowledge->causes[$other]->layer
-        ) {
-            return min($one, $two);
+        foreach ($possible as $at => $first) {
+            foreach (array_slice($possible, $at + 1) as $second) {
+                if ($this->giveTogether($one, $first, $second) && $this->giveTogether($other, $first, $second)) {
+                    return true;
+                }
+            }
         }
 
-        return $this->knowledge->answers($seen->check, $cause, $other === '' ? null : $other)[$seen->answer];
+        return false;
+    }
+
+    /** A cause gives an answer when its share is not far below the most that any cause gives it. */
+    private function gives(Seen $seen, string $cause): bool
+    {
+        $most = $this->most[$seen->check.' '.$seen->answer] ??= max(
+            $this->knowledge->usual[$seen->check][$seen->answer],
+            ...array_column($this->knowledge->shares[$seen->check] ?? [], $seen->answer),
+        );
+
+        return $this->knowledge->answers($seen->check, $cause)[$seen->answer] >= self::GIVES * $most;
+    }
+
+    /** Of two at one place both must give it; of two at different places the one that bites earlier; else who shows it. */
+    private function giveTogether(Seen $seen, string $one, string $other): bool
+    {
+        $shown = $this->knowledge->shares[$seen->check] ?? [];
+        if (! isset($shown[$one], $shown[$other])) {
+            return $this->gives($seen, isset($shown[$other]) ? $other : $one);
+        }
+        $by = $this->knowledge->causes[$one]->layer->depth() <=> $this->knowledge->causes[$other]->layer->depth();
+
+        return ($by > 0 || $this->gives($seen, $one)) && ($by < 0 || $this->gives($seen, $other));
     }
 
     /**

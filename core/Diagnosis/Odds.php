@@ -211,19 +211,20 @@ final readonly class Odds
         $list = [];
         foreach ($ids as $i => $one) {
             $mine = $differs[$one] ?? [];
+            $own = $scale * $prior[$one] * $lone[$i];
             for ($j = $i + 1, $count = count($ids); $j < $count; $j++) {
-                $other = $ids[$j];
-                $p = $scale * $prior[$one] * $prior[$other] * $lone[$i] * $lone[$j];
-                $shared = array_intersect_key($mine, $differs[$other] ?? []);
+                $p = $own * $prior[$ids[$j]] * $lone[$j];
+                $shared = array_intersect_key($mine, $differs[$ids[$j]] ?? []);
                 if ($shared !== []) {
                     $first = 0.5 + 0.45 * ($depths[$j] <=> $depths[$i]);
                     foreach ($shared as $at => [$share, $usual, $counts]) {
-                        $its = $differs[$other][$at][0];
+                        $its = $differs[$ids[$j]][$at][0];
                         // Both were multiplied in; the mixture takes their place.
-                        $p *= (($first * $share + (1 - $first) * $its) ** $counts * $usual) / ($share * $its) ** $counts;
+                        $mixed = $first * $share + (1 - $first) * $its;
+                        $p *= $counts === 1.0 ? ($mixed * $usual) / ($share * $its) : ($mixed / ($share * $its)) ** $counts * $usual;
                     }
                 }
-                $list[] = [$one, $other, $p];
+                $list[] = [$ids[$i], $ids[$j], $p];
             }
         }
 

@@ -15,6 +15,9 @@ final readonly class Knowledge
     /** Share of every check's answers that is given by mistake, spread over all of them. From experience. */
     private const MISTAKES = 0.02;
 
+    /** The same where a program looks, and for the one sentence that somebody says first. */
+    private const SELDOM = 0.005;
+
     /** Evenings that the odds of common practice weigh as much as, against the causes found in this house. */
     private const EVENINGS = 40.0;
 
@@ -44,7 +47,7 @@ final readonly class Knowledge
         $usual = $shares = $known = $asked = [];
         foreach ($checks as $id => $check) {
             /**
-             * @var array{title: string, where: string, how: string, minutes: float|int, answers: array<string, array{label: string, light?: list<string>}>, during?: list<string>, needs?: string, through?: string, probe?: string, usual: array<string, float|int>, follows?: array<string, array<string, string>>} $check
+             * @var array{title: string, where: string, how: string, minutes: float|int, answers: array<string, array{label: string, light?: list<string>}>, during?: list<string>, needs?: string, through?: string, probe?: string, usual?: array<string, float|int>, follows?: array<string, array<string, string>>} $check
              */
             $answers = [];
             foreach ($check['answers'] as $answer => $one) {
@@ -66,7 +69,7 @@ final readonly class Knowledge
                 ($check['through'] ?? '') === 'login',
                 $check['probe'] ?? '',
             );
-            $usual[$id] = self::whole($check['usual'], array_keys($answers), []);
+            $usual[$id] = self::whole($check['usual'] ?? [], array_keys($answers), [], self::mistakes($asked[$id]));
         }
         foreach ($causes as $id => $cause) {
             /**
@@ -83,7 +86,12 @@ final readonly class Knowledge
                 $cause['back'],
             );
             foreach (self::shown($cause['shows'] + [Check::FIRST => $cause['complaint']], $checks) as $check => $shown) {
-                $shares[$check][$id] = self::whole($shown, array_keys($asked[$check]->answers), $usual[$check]);
+                $shares[$check][$id] = self::whole(
+                    $shown,
+                    array_keys($asked[$check]->answers),
+                    $usual[$check],
+                    self::mistakes($asked[$check]),
+                );
             }
         }
 
@@ -172,6 +180,11 @@ final readonly class Knowledge
         return $shows;
     }
 
+    private static function mistakes(Check $check): float
+    {
+        return $check->probe !== '' || $check->id === Check::FIRST ? self::SELDOM : self::MISTAKES;
+    }
+
     /**
      * Shares in hundred made a whole: what is left goes to the other answers as on a box that is well, and a little to
      * every one.
@@ -181,7 +194,7 @@ final readonly class Knowledge
      * @param  array<string, float>  $usual  empty: what is left is spread evenly
      * @return array<string, float>
      */
-    private static function whole(array $percents, array $answers, array $usual): array
+    private static function whole(array $percents, array $answers, array $usual, float $mistakes): array
     {
         $named = array_sum($percents) / 100;
         $rest = array_filter(
@@ -196,7 +209,7 @@ final readonly class Knowledge
         foreach ($answers as $answer) {
             $share = isset($percents[$answer]) ? $percents[$answer] / 100 : ($left > 0 ? ($rest[$answer] / $spread) * $left : 0.0);
             $whole[(string) $answer] =
-                (1 - self::MISTAKES) * ($all > 0 ? $share / $all : 1 / count($answers)) + self::MISTAKES / count($answers);
+                (1 - $mistakes) * ($all > 0 ? $share / $all : 1 / count($answers)) + $mistakes / count($answers);
         }
 
         return $whole;
