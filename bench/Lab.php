@@ -165,7 +165,7 @@ final class Lab
     /** What a person sees who looks at one place of a board. */
     public function look(Board $board, string $at): string
     {
-        return $board->fault?->looks($at) ?? Well::LOOKS[$at] ?? '';
+        return $board->fault?->looks($at) ?? (Well::LOOKS[$at] ?? '');
     }
 
     public function reserve(string $mac, string $address): void
@@ -284,7 +284,7 @@ final class Lab
         }
         $moved = $board->fault?->movesTo();
         $moved === null || $this->router->move($board->mac, $moved);
-        $board->address = $moved ?? $board->boot->address ?? $this->router->ask($board->mac, $name, time());
+        $board->address = $moved ?? ($board->boot->address ?? $this->router->ask($board->mac, $name, time()));
         $board->screen[] = "{$name} {$board->address}";
         if (! $this->wall->appear($board)) {
             $board->screen[] =

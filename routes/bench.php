@@ -3,11 +3,13 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Bench\BenchController;
+use App\Http\Controllers\Bench\RehearsalController;
 use Illuminate\Support\Facades\Route;
 
 // Looking.
 Route::middleware('auth')->group(function (): void {
     Route::get('/bench', [BenchController::class, 'index'])->name('bench');
+    Route::get('/bench/rehearsal', [RehearsalController::class, 'index'])->name('rehearsal');
 });
 
 // Keeping.
@@ -16,4 +18,6 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/bench/power', [BenchController::class, 'power'])->name('bench.power');
     Route::post('/bench/fault', [BenchController::class, 'fault'])->name('bench.fault');
     Route::post('/bench/speed', [BenchController::class, 'speed'])->name('bench.speed');
+    Route::post('/bench/rehearsal', [RehearsalController::class, 'begin'])->name('rehearsal.begin');
+    Route::post('/bench/rehearsal/{rehearsal}/end', [RehearsalController::class, 'giveUp'])->name('rehearsal.end');
 });

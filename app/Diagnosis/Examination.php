@@ -64,14 +64,20 @@ final readonly class Examination
         return null;
     }
 
-    private function circumstances(Box $box): Circumstances
+    /** What the records know of what the box has. */
+    public function circumstances(Box $box): Circumstances
     {
-        $jobs = $box->jobs
-            ->map(fn (BoxJob $held): ?Job => $this->catalogue->job($held->job))
-            ->filter()
-            ->values()
-            ->all();
+        $jobs = array_values(
+            $box->jobs
+                ->map(fn (BoxJob $held): ?Job => $this->catalogue->job($held->job))
+                ->filter()
+                ->all(),
+        );
 
-        return Circumstances::of($jobs, $box->link === null ? null : $box->link === 'wired', $box->start !== 'drive');
+        return Circumstances::of(
+            $jobs,
+            $box->link === null ? null : $box->link === 'wired',
+            $box->start !== 'drive',
+        );
     }
 }

@@ -23,7 +23,6 @@ use Burrow\Intake\Intake;
 use Burrow\Intake\Leases\Lease;
 use Burrow\Intake\Neighbours\Neighbour;
 use Burrow\Intake\Own\OwnAddress;
-use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
 use Burrow\Net\Protocol;
 use InvalidArgumentException;
@@ -100,18 +99,20 @@ final readonly class Questions
     private function doors(Box $box): array
     {
         $address = $box->ipv4();
-        $ports = $box->services->where('protocol', 'tcp')->pluck('port')->push(self::LOGIN)->unique();
+        if ($address === null) {
+            return [];
+        }
+        $targets = [];
         try {
-            return $address === null
-                ? []
-                : $this->tcp->askAll(
-                    $ports
-                        ->mapWithKeys(fn (int $port): array => [$port => Target::of($box, $address, $port)])
-                        ->all(),
-                );
+            $targets[self::LOGIN] = Target::of($box, $address, self::LOGIN);
+            foreach ($box->services->where('protocol', 'tcp') as $service) {
+                $targets[$service->port] = Target::of($box, $address, $service->port);
+            }
         } catch (InvalidArgumentException) {
             return [];
         }
+
+        return $this->tcp->askAll($targets);
     }
 
     /** @param  array<int, DoorState>  $doors */
@@ -124,7 +125,11 @@ final readonly class Questions
             $key = $met === null ? null : $met->fingerprint() === $box->host_key;
         }
 
-        return Probed::reach($doors[self::LOGIN] ?? null, $key, array_values(array_diff_key($doors, [self::LOGIN => 0])));
+        return Probed::reach(
+            $doors[self::LOGIN] ?? null,
+            $key,
+            array_values(array_diff_key($doors, [self::LOGIN => 0])),
+        );
     }
 
     private function neighbours(Box $box): ?string
@@ -176,9 +181,10 @@ final readonly class Questions
         if ($page === null || $address === null || ! isset($doors[$page->port])) {
             return null;
         }
-        $seen = $doors[$page->port] === DoorState::Open
-            ? $this->pages->ask(Target::of($box, $address, $page->port), '/', $page->port === 443)
-            : null;
+        $seen =
+            $doors[$page->port] === DoorState::Open
+                ? $this->pages->ask(Target::of($box, $address, $page->port), '/', $page->port === 443)
+                : null;
 
         return Probed::page($doors[$page->port], $seen?->status, mb_substr($seen->text ?? '', 0, 4000));
     }
@@ -212,7 +218,8 @@ final readonly class Questions
 
     private function sincePower(Box $box): ?string
     {
-        $power = $box->run?->steps()
+        $power = $box->run
+            ?->steps()
             ->whereIn('step', Playbooks::stepsOf('power-last'))
             ->whereNotNull('finished_at')
             ->latest('position')

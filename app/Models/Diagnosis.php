@@ -51,13 +51,13 @@ class Diagnosis extends Model
     /** @return array<string, int> cause => how often it was found in this house */
     public static function causesFound(): array
     {
-        return self::query()
-            ->whereNotNull('cause')
-            ->groupBy('cause')
-            ->selectRaw('cause, COUNT(*) AS times')
-            ->pluck('times', 'cause')
-            ->map(fn (mixed $times): int => (int) $times)
-            ->all();
+        return array_count_values(
+            self::query()
+                ->whereNotNull('cause')
+                ->get(['cause'])
+                ->map(fn (self $one): string => (string) $one->cause)
+                ->all(),
+        );
     }
 
     /** @return list<Seen> */

@@ -7,6 +7,9 @@ namespace Bench\Faults;
 /** Two at once: what either takes away is away, and what is to be seen is what the first leaves, else the other. */
 final class Both extends Fault
 {
+    /** Between the names of two. */
+    public const AND = '+';
+
     private readonly Fault $first;
 
     private readonly Fault $then;
@@ -21,7 +24,7 @@ final class Both extends Fault
 
     public function name(): string
     {
-        return "{$this->first->name()}+{$this->then->name()}";
+        return $this->first->name().self::AND.$this->then->name();
     }
 
     public function label(): string

@@ -106,6 +106,6 @@ abstract class Fault
     /** What a person sees at a place; empty for a place that the bench does not know. */
     final public function looks(string $at): string
     {
-        return $this->leaves($at) ?? Well::LOOKS[$at] ?? '';
+        return $this->leaves($at) ?? (Well::LOOKS[$at] ?? '');
     }
 }

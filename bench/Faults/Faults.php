@@ -7,9 +7,6 @@ namespace Bench\Faults;
 /** Every fault that can be put into a board. A new one is one class and one line here. */
 final class Faults
 {
-    /** Between the names of two at once. */
-    private const AND = '+';
-
     /** @return list<Fault> */
     public static function all(): array
     {
@@ -68,7 +65,7 @@ final class Faults
     /** One, or two at once joined by a plus. Null for a name that is none: the board is well. */
     public static function of(?string $name): ?Fault
     {
-        $two = explode(self::AND, (string) $name, 2);
+        $two = explode(Both::AND, (string) $name, 2);
         if (count($two) === 2) {
             [$one, $other] = array_map(self::of(...), $two);
 

@@ -17,7 +17,7 @@ final class InstallerNetwork extends Fault
         return 'an installer rewrote its network';
     }
 
-    public function movesTo(): ?string
+    public function movesTo(): string
     {
         return '172.22.8.177';
     }

@@ -17,7 +17,7 @@ final class LeaseMoved extends Fault
         return 'the router gave it another address';
     }
 
-    public function movesTo(): ?string
+    public function movesTo(): string
     {
         return '172.22.8.177';
     }

@@ -17,7 +17,7 @@ final class PageLoading extends Fault
         return 'its page is not ready yet';
     }
 
-    public function page(): ?array
+    public function page(): array
     {
         return [503, 'Loading'];
     }

@@ -17,7 +17,7 @@ final class PortTaken extends Fault
         return 'another program has its port';
     }
 
-    public function page(): ?array
+    public function page(): array
     {
         return [200, 'It works'];
     }

@@ -17,7 +17,7 @@ final class Unclaimed extends Fault
         return 'its page was never claimed';
     }
 
-    public function page(): ?array
+    public function page(): array
     {
         return [200, 'Create an owner account'];
     }

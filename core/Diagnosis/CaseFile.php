@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Diagnosis;
 
+use Burrow\Catalogue\Job\Job;
 use Burrow\Catalogue\Shelf;
 use Burrow\Diagnosis\Know\Knowledge;
 use Burrow\Judgement\Findings;
@@ -22,55 +23,53 @@ final readonly class CaseFile
     }
 
     /** @param  string  $schema  case.schema.json, as text */
-    public static function read(string $yaml, string $schema, string $file, Knowledge $knowledge, Shelf $shelf): self
-    {
+    public static function read(
+        string $yaml,
+        string $schema,
+        string $file,
+        Knowledge $knowledge,
+        Shelf $shelf,
+    ): self {
         $entry = YamlEntry::read($yaml, $schema, $file, TextBudget::description());
         if ($entry->data === null) {
             return new self(null, $entry->findings);
         }
         /** @var array{job?: string|list<string>, board?: string, link?: string, start?: string, seen?: array<string, string|bool>, cannot?: list<string>, cleared?: list<string>} $data */
         $data = $entry->data;
-        $lines = new YamlLines($yaml);
-        $findings = [];
-        $known = function (string $kind, string $word, array $words, array $path) use (&$findings, $lines, $file): void {
-            if (! in_array($word, $words, true)) {
-                $findings[] = DiagnosisFindings::unknown(
-                    $kind,
-                    $word,
-                    KnownWords::of(implode(' ', $words))->nearest($word),
-                    Place::file($file, $lines->locate($path)),
-                );
-            }
-        };
-        $jobs = (array) ($data['job'] ?? []);
+        $jobs = array_values((array) ($data['job'] ?? []));
+        $checks = array_keys($knowledge->checks);
+        $words = [];
         foreach ($jobs as $at => $job) {
-            $known('job', $job, array_keys($shelf->jobs), is_string($data['job'] ?? null) ? ['job'] : ['job', $at]);
+            $path = is_array($data['job'] ?? null) ? ['job', $at] : ['job'];
+            $words[] = ['job', $job, array_keys($shelf->jobs), $path];
         }
-        isset($data['board']) && $known('board class', $data['board'], array_keys($shelf->boards), ['board']);
+        if (isset($data['board'])) {
+            $words[] = ['board class', $data['board'], array_keys($shelf->boards), ['board']];
+        }
         $seen = [];
         foreach ($data['seen'] ?? [] as $check => $answer) {
             $check = (string) $check;
             // `on` and `off` are the words of a switch; YAML may have taken them for truth.
             $answer = is_bool($answer) ? ($answer ? 'on' : 'off') : $answer;
-            $known('check', $check, array_keys($knowledge->checks), ['seen', $check]);
-            if (isset($knowledge->checks[$check])) {
-                $answers = array_map(strval(...), array_keys($knowledge->checks[$check]->answers));
-                $known("answer to “{$check}”", $answer, $answers, ['seen', $check]);
-                $seen[] = new Seen($check, $answer);
+            $answers = array_map(strval(...), array_keys($knowledge->checks[$check]->answers ?? []));
+            $words[] = ['check', $check, $checks, ['seen', $check]];
+            if ($answers !== []) {
+                $words[] = ["answer to “{$check}”", $answer, $answers, ['seen', $check]];
             }
+            $seen[] = new Seen($check, $answer);
         }
-        foreach ($data['cannot'] ?? [] as $at => $check) {
-            $known('check', $check, array_keys($knowledge->checks), ['cannot', $at]);
+        foreach (array_values($data['cannot'] ?? []) as $at => $check) {
+            $words[] = ['check', $check, $checks, ['cannot', $at]];
         }
-        foreach ($data['cleared'] ?? [] as $at => $cause) {
-            $known('cause', $cause, array_keys($knowledge->causes), ['cleared', $at]);
+        foreach (array_values($data['cleared'] ?? []) as $at => $cause) {
+            $words[] = ['cause', $cause, array_keys($knowledge->causes), ['cleared', $at]];
         }
-        $findings = Findings::of(...$findings);
+        $findings = self::unknown($words, new YamlLines($yaml), $file);
         if ($findings->blocks()) {
             return new self(null, $findings);
         }
         $circumstances = Circumstances::of(
-            array_map(fn (string $job) => $shelf->jobs[$job], array_values($jobs)),
+            array_map(fn (string $job): Job => $shelf->jobs[$job], $jobs),
             isset($data['link']) ? $data['link'] === 'wired' : null,
             isset($data['start']) ? $data['start'] === 'card' : null,
         );
@@ -83,5 +82,25 @@ final readonly class CaseFile
         );
 
         return new self($talk, DiagnosisFindings::about($talk));
+    }
+
+    /**
+     * @param  list<array{string, string, list<array-key>, list<int|string>}>  $words  kind, word, those there are, path
+     */
+    private static function unknown(array $words, YamlLines $lines, string $file): Findings
+    {
+        $findings = [];
+        foreach ($words as [$kind, $word, $known, $path]) {
+            if (! in_array($word, $known, true)) {
+                $findings[] = DiagnosisFindings::unknown(
+                    $kind,
+                    $word,
+                    KnownWords::of(implode(' ', $known))->nearest($word),
+                    Place::file($file, $lines->locate($path)),
+                );
+            }
+        }
+
+        return Findings::of(...$findings);
     }
 }

@@ -31,20 +31,19 @@ final readonly class Circumstances
         $any = fn (callable $test): bool => array_filter($jobs, $test) !== [];
         $ports = array_merge(...array_map(fn (Job $job): array => $job->ports, $jobs));
         $port = fn (callable $test): bool => array_filter($ports, $test) !== [];
-        $has = $jobs === []
-            ? []
-            : [
-                'drive' => $any(fn (Job $job): bool => $job->needsDisk),
-                'peripheral' => $any(fn (Job $job): bool => $job->needsDisk || $job->peripherals !== []),
-                'names' => $any(fn (Job $job): bool => $job->servesAll === 'names'),
-                'page' => $any(fn (Job $job): bool => $job->pagePort() !== null),
-                'share' => $port(
-                    fn (JobPort $use): bool => in_array($use->port->number, self::SHARES, true),
-                ),
-                'tunnel' => $port(
-                    fn (JobPort $use): bool => $use->mayFaceWorld && $use->protocol === Protocol::Udp,
-                ),
-            ];
+        $has =
+            $jobs === []
+                ? []
+                : [
+                    'drive' => $any(fn (Job $job): bool => $job->needsDisk),
+                    'peripheral' => $any(fn (Job $job): bool => $job->needsDisk || $job->peripherals !== []),
+                    'names' => $any(fn (Job $job): bool => $job->servesAll === 'names'),
+                    'page' => $any(fn (Job $job): bool => $job->pagePort() !== null),
+                    'share' => $port(fn (JobPort $use): bool => in_array($use->port->number, self::SHARES, true)),
+                    'tunnel' => $port(
+                        fn (JobPort $use): bool => $use->mayFaceWorld && $use->protocol === Protocol::Udp,
+                    ),
+                ];
 
         return new self([
             ...$has,
@@ -56,10 +55,12 @@ final readonly class Circumstances
     /** 1 when the box has it or nothing is needed, 0 when it has not, a half when that is not known. */
     public function weight(string $needs): float
     {
-        return $needs === '' ? 1.0 : match ($this->has[$needs] ?? null) {
-            true => 1.0,
-            false => 0.0,
-            null => 0.5,
-        };
+        return $needs === ''
+            ? 1.0
+            : match ($this->has[$needs] ?? null) {
+                true => 1.0,
+                false => 0.0,
+                null => 0.5,
+            };
     }
 }

@@ -86,18 +86,21 @@ final class Conversation implements JsonSerializable
 
     public function saw(Seen $seen): self
     {
-        return self::of($this->knowledge, $this->circumstances, [...$this->seen, $seen], $this->cleared, $this->skipped);
+        return self::of(
+            $this->knowledge,
+            $this->circumstances,
+            [...$this->seen, $seen],
+            $this->cleared,
+            $this->skipped,
+        );
     }
 
     public function cannot(string $check): self
     {
-        return self::of(
-            $this->knowledge,
-            $this->circumstances,
-            $this->seen,
-            $this->cleared,
-            [...$this->skipped, $check],
-        );
+        return self::of($this->knowledge, $this->circumstances, $this->seen, $this->cleared, [
+            ...$this->skipped,
+            $check,
+        ]);
     }
 
     /**
@@ -322,7 +325,7 @@ final class Conversation implements JsonSerializable
         return $this->knowledge->answers($seen->check, $cause)[$seen->answer] >= self::GIVES * $most;
     }
 
-    /** Of two at one place both must give it; of two at different places the one that bites earlier; else who shows it. */
+    /** Of two at one place both must give it; of others the one that bites earlier, or who shows it at all. */
     private function giveTogether(Seen $seen, string $one, string $other): bool
     {
         $shown = $this->knowledge->shares[$seen->check] ?? [];
@@ -359,10 +362,7 @@ final class Conversation implements JsonSerializable
      */
     private function head(): array
     {
-        $head = array_map(
-            fn (array $one): float => $one[2],
-            array_slice($this->odds()->list, 0, self::WEIGHED),
-        );
+        $head = array_map(fn (array $one): float => $one[2], array_slice($this->odds()->list, 0, self::WEIGHED));
         $sum = array_sum($head) ?: 1.0;
 
         return array_map(fn (float $p): float => $p / $sum, $head);
@@ -380,7 +380,8 @@ final class Conversation implements JsonSerializable
         $within = 0.0;
         foreach ($head as $at => $probability) {
             [$cause, $other] = $this->odds()->list[$at];
-            $shares = $cause === '' ? null : $this->knowledge->answers($check->id, $cause, $other === '' ? null : $other);
+            $shares =
+                $cause === '' ? null : $this->knowledge->answers($check->id, $cause, $other === '' ? null : $other);
             foreach ($answers as $answer => $sum) {
                 $share = $shares[$answer] ?? Odds::byElse($this->knowledge, $check->id, (string) $answer);
                 $answers[$answer] = $sum + $probability * $share;
@@ -413,7 +414,13 @@ final class Conversation implements JsonSerializable
             $leads[$answer] = $this->likely((string) array_key_first($by), $sum > 0 ? reset($by) / $sum : 0.0);
         }
 
-        return new NextCheck($check, $bits, $doubt > 0 ? min(1.0, $bits / $doubt) : 0.0, $leads, $this->reason($leads));
+        return new NextCheck(
+            $check,
+            $bits,
+            $doubt > 0 ? min(1.0, $bits / $doubt) : 0.0,
+            $leads,
+            $this->reason($leads),
+        );
     }
 
     /** @param  array<string, Likely>  $leads */
@@ -424,7 +431,10 @@ final class Conversation implements JsonSerializable
             $to[$one->id()] ??= $one;
         }
         uasort($to, fn (Likely $one, Likely $other): int => $other->probability <=> $one->probability);
-        $names = array_map(fn (Likely $one): string => '“'.$one->label().'”', array_slice(array_values($to), 0, 3));
+        $names = array_map(
+            fn (Likely $one): string => '“'.$one->label().'”',
+            array_slice(array_values($to), 0, 3),
+        );
 
         return count($names) < 2
             ? 'Whatever is seen, '.($names[0] ?? 'nothing').' stays the likeliest.'
@@ -454,9 +464,7 @@ final class Conversation implements JsonSerializable
             }
         }
 
-        return $best === null
-            ? ''
-            : lcfirst($this->knowledge->checks[$best->check]->answers[$best->answer]->label);
+        return $best === null ? '' : lcfirst($this->knowledge->checks[$best->check]->answers[$best->answer]->label);
     }
 
     /** The share of an answer over all causes, each by its odds and by how it gives the complaint. */

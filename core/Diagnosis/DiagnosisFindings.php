@@ -16,7 +16,10 @@ final class DiagnosisFindings
     {
         return Finding::stop(
             'diagnosis.unknown_word',
-            "There is no {$kind} “".mb_strimwidth($word, 0, 40, '…').'”'.($nearest === null ? '.' : ": “{$nearest}” resembles it."),
+            "There is no {$kind} “".
+                mb_strimwidth($word, 0, 40, '…').
+                '”'.
+                ($nearest === null ? '.' : ": “{$nearest}” resembles it."),
             'An answer that is not understood would be left out of the odds without a word.',
             '“diagnose --list” prints every check with its answers, and every cause.',
             $place,
@@ -53,8 +56,11 @@ final class DiagnosisFindings
 
     private static function contradiction(Conversation $talk, Contradiction $one): Finding
     {
-        $says = fn (Seen $seen): string => '“'.$talk->knowledge->checks[$seen->check]->title.': '.
-            $talk->knowledge->checks[$seen->check]->answers[$seen->answer]->label.'”';
+        $says = fn (Seen $seen): string => '“'.
+            $talk->knowledge->checks[$seen->check]->title.
+            ': '.
+            $talk->knowledge->checks[$seen->check]->answers[$seen->answer]->label.
+            '”';
 
         return Finding::warn(
             'diagnosis.contradiction',

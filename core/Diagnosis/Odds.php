@@ -25,7 +25,7 @@ final readonly class Odds
     /** Share of an unknown trouble's answers that no known one foretells. From experience. */
     private const UNLIKE = 0.35;
 
-    /** Explanations less likely than this part of the likeliest are let go: together they are below one in a hundred. */
+    /** Explanations less likely than this part of the likeliest are let go; together they hold next to nothing. */
     private const NEGLIGIBLE = 2e-6;
 
     /**
@@ -63,10 +63,7 @@ final readonly class Odds
         usort($list, fn (array $one, array $other): int => $other[2] <=> $one[2]);
         $sum = array_sum(array_map(fn (array $one): float => $one[2], $list)) ?: 1.0;
 
-        return new self(
-            $knowledge,
-            array_map(fn (array $one): array => [$one[0], $one[1], $one[2] / $sum], $list),
-        );
+        return new self($knowledge, array_map(fn (array $one): array => [$one[0], $one[1], $one[2] / $sum], $list));
     }
 
     /** What an unknown trouble shows at one more check: half as on a box that is well, half anything at all. */
@@ -221,7 +218,10 @@ final readonly class Odds
                         $its = $differs[$ids[$j]][$at][0];
                         // Both were multiplied in; the mixture takes their place.
                         $mixed = $first * $share + (1 - $first) * $its;
-                        $p *= $counts === 1.0 ? ($mixed * $usual) / ($share * $its) : ($mixed / ($share * $its)) ** $counts * $usual;
+                        $p *=
+                            $counts === 1.0
+                                ? ($mixed * $usual) / ($share * $its)
+                                : ($mixed / ($share * $its)) ** $counts * $usual;
                     }
                 }
                 $list[] = [$ids[$i], $ids[$j], $p];

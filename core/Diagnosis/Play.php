@@ -37,8 +37,11 @@ final class Play implements JsonSerializable
      * @param  list<Cause>  $left  what is wrong and not put right yet
      * @param  ?Randomizer  $chance  null: each check gives its likeliest answer
      */
-    private function __construct(private readonly Knowledge $knowledge, private array $left, private readonly ?Randomizer $chance)
-    {
+    private function __construct(
+        private readonly Knowledge $knowledge,
+        private array $left,
+        private readonly ?Randomizer $chance,
+    ) {
     }
 
     /** @param  non-empty-list<Cause>  $causes  one or two */
@@ -107,7 +110,11 @@ final class Play implements JsonSerializable
             $found[] = $told;
             $this->left = $left;
             $answer = $this->answer(Check::FIRST);
-            $this->checks[] = ['id' => Check::FIRST, 'answer' => $answer, 'minutes' => $this->knowledge->checks[Check::FIRST]->minutes];
+            $this->checks[] = [
+                'id' => Check::FIRST,
+                'answer' => $answer,
+                'minutes' => $this->knowledge->checks[Check::FIRST]->minutes,
+            ];
             $talk = $talk->mended($told->id())->saw(new Seen(Check::FIRST, $answer));
         }
     }

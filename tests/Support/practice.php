@@ -6,6 +6,7 @@ use App\Bench\BenchClient;
 use App\Demo\DemoBench;
 use App\Diagnosis\Examination;
 use App\Diagnosis\Questions;
+use App\Diagnosis\Rehearsing;
 use App\Models\Box;
 use App\Models\Diagnosis;
 use Bench\Faults\Both;
@@ -15,8 +16,8 @@ use Burrow\Diagnosis\Likely;
 use Burrow\Diagnosis\Seen;
 
 /**
- * A person who searches at the bench: the tool's own questions go out over real sockets, everything else is looked at on
- * the board and answered by what it looks like. Knows no odds.
+ * A person who searches at the bench: the tool's own questions go out over real sockets, everything else is looked at
+ * on the board and answered by what it looks like. Knows no odds.
  */
 final class Practice
 {
@@ -34,7 +35,7 @@ final class Practice
     /** @var list<string> */
     public array $trail = [];
 
-    /** @var array{causes: array<string, string>, answers: array<string, array<string, string>>} */
+    /** @var array<string, array<string, string>> check => words of the bench => answer */
     private array $eyes;
 
     private int $made = 0;
@@ -58,13 +59,16 @@ final class Practice
     /** The cause that a fault is, in the words of the diagnosis. */
     public static function cause(Fault $fault): string
     {
-        return (require __DIR__.'/eyes.php')['causes'][$fault->name()];
+        return Rehearsing::cause($fault->name());
     }
 
     /** A box of the demo that can have it. */
     public static function boxFor(Fault $fault): Box
     {
-        $radio = array_filter(['wrong-country', 'wrong-passphrase'], fn (string $one) => str_contains($fault->name(), $one));
+        $radio = array_filter(
+            ['wrong-country', 'wrong-passphrase'],
+            fn (string $one) => str_contains($fault->name(), $one),
+        );
         $name = match (true) {
             preg_match('/share|disk-/', $fault->name()) === 1 => 'larder',
             preg_match('/no-forward/', $fault->name()) === 1 => 'culvert',
@@ -119,8 +123,8 @@ final class Practice
 
     private function without(string $cause): ?Fault
     {
-        foreach ($this->eyes['causes'] as $name => $known) {
-            $left = $known === $cause ? $this->fault->without($name) : null;
+        foreach (Faults::all() as $fault) {
+            $left = Rehearsing::cause($fault->name()) === $cause ? $this->fault->without($fault->name()) : null;
             if ($left !== null) {
                 return $left;
             }
@@ -162,7 +166,7 @@ final class Practice
     private function see(string $check): void
     {
         $words = app(BenchClient::class)->text('look', 'sees', ['board' => "box-{$this->box->id}", 'at' => $check]);
-        $answer = $this->eyes['answers'][$check][$words] ?? null;
+        $answer = $this->eyes[$check][$words] ?? null;
         if ($answer === null) {
             $this->kept->skipped = [...$this->kept->skipped, $check];
             $this->trail[] = "{$check}: ?{$words}";

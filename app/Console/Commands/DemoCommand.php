@@ -21,6 +21,8 @@ final class DemoCommand extends Command
 
     private const TABLES = [
         'journal_entries',
+        'diagnoses',
+        'rehearsals',
         'step_doubts',
         'identities',
         'sightings',

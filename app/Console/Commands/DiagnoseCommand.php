@@ -147,7 +147,7 @@ final class DiagnoseCommand extends Command
         if (is_string($seed) && preg_match('/^\d{1,9}$/D', $seed) !== 1) {
             return $this->wrong("“{$seed}” is no seed: a whole number from 0 on.");
         }
-        if ($causes === [] || count($causes) > 2) {
+        if (count($causes) > 2) {
             return $this->wrong('One cause can be played, or two.');
         }
         $play = Play::of($knowledge, $causes, is_string($seed) ? new Randomizer(new Mt19937((int) $seed)) : null);

@@ -60,7 +60,13 @@ final readonly class RootPicture
             self::SHOWN,
         );
         $roots = array_map(
-            fn (Likely $one): array => [$one->label(), $one->probability, $one->because, $was[$one->id()] ?? null, 'one'],
+            fn (Likely $one): array => [
+                $one->label(),
+                $one->probability,
+                $one->because,
+                $was[$one->id()] ?? null,
+                'one',
+            ],
             $rows,
         );
         foreach ($talk->explanations(4) as $explained) {
@@ -74,7 +80,13 @@ final readonly class RootPicture
         usort($roots, fn (array $one, array $other): int => $other[1] <=> $one[1]);
         foreach ($talk->causes() as $likely) {
             if ($likely->cause === null) {
-                $roots[] = [$likely->label(), $likely->probability, $likely->because, $was[Likely::ELSE] ?? null, 'else'];
+                $roots[] = [
+                    $likely->label(),
+                    $likely->probability,
+                    $likely->because,
+                    $was[Likely::ELSE] ?? null,
+                    'else',
+                ];
             }
         }
         $drawn = [];
@@ -83,7 +95,11 @@ final readonly class RootPicture
         }
         $bottom = self::TOP + max(0, count($roots) - 1) * self::ROW + 18;
 
-        return new self(self::TOP + count($roots) * self::ROW, $drawn, sprintf('M%.1f 0V%.1f', self::TRUNK, $bottom));
+        return new self(
+            self::TOP + count($roots) * self::ROW,
+            $drawn,
+            sprintf('M%.1f 0V%.1f', self::TRUNK, $bottom),
+        );
     }
 
     /** How the likeliest cause came to its share: each answer held against a box that is well. */
@@ -93,7 +109,13 @@ final readonly class RootPicture
         if ($top?->cause === null || $talk->seen === []) {
             return null;
         }
-        $lines = [Line::given('how often it is met', sprintf('%g of all', $top->cause->odds), 'common practice, with what was found in this house')];
+        $lines = [
+            Line::given(
+                'how often it is met',
+                sprintf('%g of all', $top->cause->odds),
+                'common practice, with what was found in this house',
+            ),
+        ];
         foreach ($talk->seen as $seen) {
             $under = $talk->knowledge->answers($seen->check, $top->cause->id)[$seen->answer];
             $well = $talk->knowledge->usual[$seen->check][$seen->answer];
@@ -142,7 +164,16 @@ final readonly class RootPicture
             $y,
             match ($kind) {
                 'two' => self::strand($line, $end, 1).' '.self::strand($line, $end, -1),
-                'else' => sprintf('M%.1f %.1fQ%.1f %.1f %.1f %.1fH%.1f', self::TRUNK, $line - 12, self::TRUNK, $line, self::FROM, $line, $end),
+                'else' => sprintf(
+                    'M%.1f %.1fQ%.1f %.1f %.1f %.1fH%.1f',
+                    self::TRUNK,
+                    $line - 12,
+                    self::TRUNK,
+                    $line,
+                    self::FROM,
+                    $line,
+                    $end,
+                ),
                 default => self::taper($line, $end, max(1.5, self::THICKEST * $share)),
             },
             $end,

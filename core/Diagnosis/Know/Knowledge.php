@@ -85,7 +85,9 @@ final readonly class Knowledge
                 (float) $cause['minutes'],
                 $cause['back'],
             );
-            foreach (self::shown($cause['shows'] + [Check::FIRST => $cause['complaint']], $checks) as $check => $shown) {
+            foreach (
+                self::shown($cause['shows'] + [Check::FIRST => $cause['complaint']], $checks) as $check => $shown
+            ) {
                 $shares[$check][$id] = self::whole(
                     $shown,
                     array_keys($asked[$check]->answers),
@@ -207,7 +209,11 @@ final readonly class Knowledge
         $all = $named + $left;
         $whole = [];
         foreach ($answers as $answer) {
-            $share = isset($percents[$answer]) ? $percents[$answer] / 100 : ($left > 0 ? ($rest[$answer] / $spread) * $left : 0.0);
+            $share = isset($percents[$answer])
+                ? $percents[$answer] / 100
+                : ($left > 0
+                    ? ($rest[$answer] / $spread) * $left
+                    : 0.0);
             $whole[(string) $answer] =
                 (1 - $mistakes) * ($all > 0 ? $share / $all : 1 / count($answers)) + $mistakes / count($answers);
         }

@@ -38,7 +38,12 @@ enum Light: string
     {
         $path = '';
         foreach ($this->trace() as $at => $lit) {
-            $path .= sprintf('%s%dH%.1f', $at === 0 ? 'M32 ' : 'V', ($lit ? 7 : 18) + 20 * $row, 32 + 5.7 * ($at + 1));
+            $path .= sprintf(
+                '%s%dH%.1f',
+                $at === 0 ? 'M32 ' : 'V',
+                ($lit ? 7 : 18) + 20 * $row,
+                32 + 5.7 * ($at + 1),
+            );
         }
 
         return $path;

@@ -56,9 +56,11 @@ final class Probed
             $door === DoorState::Silent => 'silent',
             $door === DoorState::Refused => 'refused',
             $status === null => 'other-page',
-            $status === self::UNAVAILABLE, preg_match('/\b(?:loading|preparing|starting up)\b/i', $text) === 1 => 'loading',
+            $status === self::UNAVAILABLE,
+            preg_match('/\b(?:loading|preparing|starting up)\b/i', $text) === 1 => 'loading',
             $status >= 400 && $status !== 401 && $status !== 403 => 'error',
-            preg_match('/create (?:an? )?(?:owner|account|admin)|first[- ]time set-?up|welcome wizard/i', $text) === 1 => 'wizard',
+            preg_match('/create (?:an? )?(?:owner|account|admin)|first[- ]time set-?up|welcome wizard/i', $text) ===
+                1 => 'wizard',
             default => 'answers',
         };
     }
@@ -70,15 +72,16 @@ final class Probed
      */
     public static function inList(array $list, ?string $mac, string $name, ?string $address): ?string
     {
-        $holding = array_filter($list, fn (Lease|Neighbour $one): bool => ! $one instanceof Lease || $one->holds());
+        $holding = array_filter($list, fn (Lease|Neighbour $one): bool => ! ($one instanceof Lease) || $one->holds());
         $named = array_filter($holding, fn (Lease|Neighbour $one): bool => strtolower($one->name ?? '') === $name);
         $own = $mac === null ? [] : array_filter($holding, fn (Lease|Neighbour $one): bool => $one->mac === $mac);
         $at = $own ?: $named;
+        $addresses = array_map(fn (Lease|Neighbour $one): string => $one->address, $at);
 
         return match (true) {
             $list === [] => null,
             $at === [] => 'absent',
-            $address !== null && ! in_array($address, array_map(fn (Lease|Neighbour $one): string => $one->address, $at), true) => 'other-address',
+            $address !== null && ! in_array($address, $addresses, true) => 'other-address',
             $named === [] && (reset($at)->name ?? null) !== null => 'other-name',
             default => 'listed',
         };
@@ -93,7 +96,10 @@ final class Probed
                 ! str_starts_with((string) $one->address, '127.') &&
                 ! str_contains((string) $one->address, ':'),
         );
-        $usable = array_filter($given, fn (OwnAddress $one): bool => ! str_starts_with((string) $one->address, '169.254.'));
+        $usable = array_filter(
+            $given,
+            fn (OwnAddress $one): bool => ! str_starts_with((string) $one->address, '169.254.'),
+        );
 
         return match (true) {
             $own === [] => null,

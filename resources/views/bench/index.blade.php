@@ -62,7 +62,7 @@
                     <x-choice name="board" label="With the board of" :options="$boards->mapWithKeys(fn($board) => [$board['id'] => $boxes[$board['id']]->name ?? $board['name']])->all()" :chosen="$boards->first()['id']" />
                     <x-choice name="fault" label="What" :options="['' => 'nothing: all is well'] + array_column($status['faults'], 1, 0)" chosen="" />
                     <p class="hint">It shows from the next start on.</p>
-                    <button class="ghost">Let it happen</button>
+                    <div class="row"><button class="ghost">Let it happen</button> <a class="ghost" href="{{ route('rehearsal') }}">Rehearse</a></div>
                 </form>
             @endif
             @if ($boxes->isNotEmpty())

@@ -8,6 +8,9 @@
             {{ $talk->contradictions() === [] ? 'Answers so far: ' . count($talk->seen) . '.' : 'Two of the ' . count($talk->seen) . ' answers contradict each other.' }}
         @endif
     </x-slot:say>
+    @if ($practice !== null)
+        <p class="told">A rehearsal: something is hidden in this board of the bench. <a href="{{ route('rehearsal') }}">What it is about</a></p>
+    @endif
     <div @class(['search', 'begins' => $kept === null])>
         @if ($kept !== null)
             <section aria-labelledby="known-title" class="known">
@@ -46,8 +49,8 @@
                     @endif
                     <form class="row" method="post" action="{{ route('box.diagnosis.cure', $box) }}">@csrf
                         <input type="hidden" name="revision" value="{{ $kept->revision }}"><input type="hidden" name="cause" value="{{ $told->id() }}">
-                        <button class="act" name="came" value="well" data-digit="1"><kbd>1</kbd> Done, it is well again</button>
-                        @if ($told->cause !== null)
+                        <button class="act" name="came" value="well" data-digit="1"><kbd>1</kbd> {{ $practice ? 'I would put this right' : 'Done, it is well again' }}</button>
+                        @if ($told->cause !== null && $practice === null)
                             <button class="ghost" name="came" value="still" data-digit="2"><kbd>2</kbd> Done, and still not well</button>
                             <button class="ghost" name="came" value="not" data-digit="3"><kbd>3</kbd> It is not that</button>
                         @endif
@@ -61,6 +64,9 @@
                         {{ $next->check->where->words() }}, {{ Burrow\Diagnosis\Draw\HolePicture::minutes($next->check->minutes) }}</span>
                     <h2 id="check-title">{{ $next->check->title }}</h2>
                     <p>{{ $next->check->how }}</p>
+                    @if ($saw !== '')
+                        <p class="bench-shows"><span class="kind">the bench shows</span> {{ $saw }}</p>
+                    @endif
                     <form method="post" action="{{ route('box.diagnosis.answer', $box) }}">@csrf
                         <input type="hidden" name="revision" value="{{ $kept->revision ?? 0 }}"><input type="hidden" name="check" value="{{ $next->check->id }}">
                         @if (in_array($next->check->id, ['router-list', 'desk-address'], true))

@@ -9,6 +9,7 @@ use App\Models\ImageRecord;
 use App\Models\Medium;
 use App\Models\Network;
 use App\Models\Plan;
+use App\Models\Rehearsal;
 use App\Models\Sighting;
 use App\Models\StepDoubt;
 use Illuminate\Routing\Route as OneRoute;
@@ -40,6 +41,7 @@ function pathOf(OneRoute $route): string
         'desk' => Desk::query()->firstOrFail()->id,
         'doubt' => StepDoubt::query()->firstOrFail()->id,
         'file' => 'hosts',
+        'rehearsal' => Rehearsal::query()->firstOrFail()->id,
         'sighting' => Sighting::query()->firstOrFail()->id,
     ];
 
@@ -73,6 +75,13 @@ function tableSums(): array
 beforeEach(function (): void {
     newRun();
     Plan::query()->create(['choices' => ['job' => 'file-store']]);
+    Rehearsal::query()->create([
+        'box_id' => Box::query()->where('name', 'wren')->firstOrFail()->id,
+        'fault' => 'no-cable',
+        'looks' => [],
+        'told' => [],
+        'begun_at' => now(),
+    ]);
     StepDoubt::query()->create(['step' => 'x', 'title' => 'X', 'saw' => 'y']);
     Sighting::query()->create([
         'network_id' => Network::home()->id,

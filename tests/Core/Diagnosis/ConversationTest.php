@@ -33,28 +33,45 @@ test('it begins with what happens', function (): void {
 
 test('what a box has not is not looked at, and is not its trouble', function (): void {
     $wired = Circumstances::of(wired: true);
-    expect(offered(['complaint' => 'silent-new'], $wired))->not->toContain('try-wifi')
-        ->and(offered(['complaint' => 'silent-new'], $wired))->toContain('link-lights')
+    expect(offered(['complaint' => 'silent-new'], $wired))
+        ->not->toContain('try-wifi')
+        ->and(offered(['complaint' => 'silent-new'], $wired))
+        ->toContain('link-lights')
         ->and(array_map(fn (Likely $one) => $one->id(), talk(['complaint' => 'silent-new'], $wired)->causes()))
-        ->not->toContain('wifi-passphrase')->toContain('cable-out');
+        ->not->toContain('wifi-passphrase')
+        ->toContain('cable-out');
     $store = Circumstances::of([catalogue('job')['file-store']]);
-    expect($store->weight('share'))->toBe(1.0)
-        ->and($store->weight('names'))->toBe(0.0)
-        ->and($store->weight('drive'))->toBe(1.0)
-        ->and($store->weight('wifi'))->toBe(0.5)
-        ->and($store->weight(''))->toBe(1.0)
-        ->and(Circumstances::of([catalogue('job')['dns-filter']])->weight('names'))->toBe(1.0)
-        ->and(Circumstances::of([catalogue('job')['tunnel-endpoint']])->weight('tunnel'))->toBe(1.0)
-        ->and(Circumstances::of([catalogue('job')['automation-hub']])->weight('page'))->toBe(1.0)
-        ->and(Circumstances::of(card: false)->weight('card'))->toBe(0.0);
+    expect($store->weight('share'))
+        ->toBe(1.0)
+        ->and($store->weight('names'))
+        ->toBe(0.0)
+        ->and($store->weight('drive'))
+        ->toBe(1.0)
+        ->and($store->weight('wifi'))
+        ->toBe(0.5)
+        ->and($store->weight(''))
+        ->toBe(1.0)
+        ->and(Circumstances::of([catalogue('job')['dns-filter']])->weight('names'))
+        ->toBe(1.0)
+        ->and(Circumstances::of([catalogue('job')['tunnel-endpoint']])->weight('tunnel'))
+        ->toBe(1.0)
+        ->and(Circumstances::of([catalogue('job')['automation-hub']])->weight('page'))
+        ->toBe(1.0)
+        ->and(Circumstances::of(card: false)->weight('card'))
+        ->toBe(0.0);
 });
 
 test('what needs a login is offered only where somebody gets in', function (): void {
-    expect(offered(['complaint' => 'no-page']))->toContain('units')
-        ->and(offered(['complaint' => 'silent-old']))->not->toContain('packages')
-        ->and(offered(['complaint' => 'no-page', 'reach' => 'silent']))->not->toContain('units')
-        ->and(offered(['complaint' => 'no-page', 'login-says' => 'denied']))->not->toContain('units')
-        ->and(offered(['complaint' => 'no-page', 'login-says' => 'accepted', 'reach' => 'login']))->toContain('units');
+    expect(offered(['complaint' => 'no-page']))
+        ->toContain('units')
+        ->and(offered(['complaint' => 'silent-old']))
+        ->not->toContain('packages')
+        ->and(offered(['complaint' => 'no-page', 'reach' => 'silent']))
+        ->not->toContain('units')
+        ->and(offered(['complaint' => 'no-page', 'login-says' => 'denied']))
+        ->not->toContain('units')
+        ->and(offered(['complaint' => 'no-page', 'login-says' => 'accepted', 'reach' => 'login']))
+        ->toContain('units');
 });
 
 test('a check that was made, or cannot be made, is not asked again', function (): void {
@@ -70,8 +87,11 @@ test('the next check is the one that clears most doubt for its minutes', functio
     rsort($sorted);
     expect($worth)->toBe($sorted)->and(count($next))->toBe(6);
     foreach ($next as $one) {
-        expect($one->share)->toBeGreaterThan(0)->toBeLessThanOrEqual(1)
-            ->and(array_keys($one->leadsTo))->toBe(array_keys($one->check->answers));
+        expect($one->share)
+            ->toBeGreaterThan(0)
+            ->toBeLessThanOrEqual(1)
+            ->and(array_keys($one->leadsTo))
+            ->toBe(array_keys($one->check->answers));
     }
 });
 
@@ -90,7 +110,11 @@ test('two answers that no cause gives contradict each other, and each counts hal
     $talk = talk(['complaint' => 'silent-old', 'power-light' => 'dark', 'reach' => 'login']);
     $both = array_map(fn ($one) => [$one->one->check, $one->other->check], $talk->contradictions());
     expect($both)->toBe([['power-light', 'reach']]);
-    $half = Odds::of(knowledge(), Circumstances::of(), [['complaint', 'silent-old', 1.0], ['power-light', 'dark', 0.5], ['reach', 'login', 0.5]]);
+    $half = Odds::of(knowledge(), Circumstances::of(), [
+        ['complaint', 'silent-old', 1.0],
+        ['power-light', 'dark', 0.5],
+        ['reach', 'login', 0.5],
+    ]);
     expect($talk->odds()->byCause())->toBe($half->byCause());
 });
 
@@ -101,33 +125,59 @@ test('two things at once are no contradiction', function (): void {
 
 test('something else gains where nothing known fits', function (): void {
     $else = fn (array $seen): float => talk($seen)->odds()->byCause()[''] ?? 0.0;
-    expect($else(['complaint' => 'page-warns', 'certificate' => 'expired']))->toBeLessThan(0.05)
-        ->and($else(['complaint' => 'page-warns', 'certificate' => 'good', 'clock' => 'right', 'page' => 'answers', 'units' => 'running']))
+    expect($else(['complaint' => 'page-warns', 'certificate' => 'expired']))
+        ->toBeLessThan(0.05)
+        ->and(
+            $else([
+                'complaint' => 'page-warns',
+                'certificate' => 'good',
+                'clock' => 'right',
+                'page' => 'answers',
+                'units' => 'running',
+            ]),
+        )
         ->toBeGreaterThan(2.5 * Odds::ELSE);
 });
 
 test('the later answer to a check takes the earlier one’s place', function (): void {
-    $talk = talk(['complaint' => 'silent-old'])->saw(new Seen('reach', 'silent'))->saw(new Seen('reach', 'login'));
+    $talk = talk(['complaint' => 'silent-old'])
+        ->saw(new Seen('reach', 'silent'))
+        ->saw(new Seen('reach', 'login'));
     expect($talk->answer('reach'))->toBe('login')->and($talk->seen)->toHaveCount(2);
 });
 
 test('after a cure what that cause had shown is forgotten, and the rest is kept', function (): void {
-    $talk = talk(['complaint' => 'silent-old', 'link-lights' => 'dark', 'touch' => 'warm', 'guest' => 'same'])->cannot('screen');
+    $talk = talk([
+        'complaint' => 'silent-old',
+        'link-lights' => 'dark',
+        'touch' => 'warm',
+        'guest' => 'same',
+    ])->cannot('screen');
     $after = $talk->mended('cable-out');
-    expect($after->answer('link-lights'))->toBeNull()
-        ->and($after->answer('complaint'))->toBeNull()
-        ->and($after->answer('guest'))->toBe('same')
-        ->and($after->skipped)->toBe([])
-        ->and(array_map(fn (Likely $one) => $one->id(), $after->causes()))->not->toContain('cable-out');
+    expect($after->answer('link-lights'))
+        ->toBeNull()
+        ->and($after->answer('complaint'))
+        ->toBeNull()
+        ->and($after->answer('guest'))
+        ->toBe('same')
+        ->and($after->skipped)
+        ->toBe([])
+        ->and(array_map(fn (Likely $one) => $one->id(), $after->causes()))
+        ->not->toContain('cable-out');
 });
 
 test('it is told when it is sure, with its cure', function (): void {
     $told = talk(['complaint' => 'page-warns', 'certificate' => 'own'])->told();
-    expect($told?->id())->toBe('cert-own')
-        ->and($told->probability)->toBeGreaterThan(0.85)
-        ->and($told->cause->cure)->toContain('fingerprint')
-        ->and($told->because)->toBe('signed by itself, as on record')
-        ->and(talk(['complaint' => 'silent-old'])->told())->toBeNull();
+    expect($told?->id())
+        ->toBe('cert-own')
+        ->and($told->probability)
+        ->toBeGreaterThan(0.85)
+        ->and($told->cause->cure)
+        ->toContain('fingerprint')
+        ->and($told->because)
+        ->toBe('signed by itself, as on record')
+        ->and(talk(['complaint' => 'silent-old'])->told())
+        ->toBeNull();
 });
 
 test('unknown checks and answers are left out', function (): void {
@@ -136,55 +186,105 @@ test('unknown checks and answers are left out', function (): void {
 
 test('probes are answers only where something was asked', function (): void {
     [$open, $shut, $silent] = [DoorState::Open, DoorState::Refused, DoorState::Silent];
-    expect(Probed::reach(null, null, [$open]))->toBeNull()
-        ->and(Probed::reach($open, true, []))->toBe('login')
-        ->and(Probed::reach($open, null, []))->toBe('login')
-        ->and(Probed::reach($open, false, []))->toBe('stranger')
-        ->and(Probed::reach($shut, null, [$silent]))->toBe('refused')
-        ->and(Probed::reach($silent, null, [$silent, $shut]))->toBe('ping-only')
-        ->and(Probed::reach($silent, null, [$silent]))->toBe('silent')
-        ->and(Probed::neighbours([]))->toBeNull()
-        ->and(Probed::neighbours([$open, $shut]))->toBe('all')
-        ->and(Probed::neighbours([$open, $silent]))->toBe('some')
-        ->and(Probed::neighbours([$silent]))->toBe('none')
-        ->and(Probed::page(null, 200, ''))->toBeNull()
-        ->and(Probed::page($silent, null, ''))->toBe('silent')
-        ->and(Probed::page($shut, null, ''))->toBe('refused')
-        ->and(Probed::page($open, null, ''))->toBe('other-page')
-        ->and(Probed::page($open, 503, ''))->toBe('loading')
-        ->and(Probed::page($open, 200, '<h1>Loading data'))->toBe('loading')
-        ->and(Probed::page($open, 200, 'Create an owner account'))->toBe('wizard')
-        ->and(Probed::page($open, 500, ''))->toBe('error')
-        ->and(Probed::page($open, 401, ''))->toBe('answers')
-        ->and(Probed::page($open, 200, 'Vents and watering'))->toBe('answers')
-        ->and(Probed::sincePower(60, 120, 300))->toBe('early')
-        ->and(Probed::sincePower(300, 120, 300))->toBe('within')
-        ->and(Probed::sincePower(451, 120, 300))->toBe('long');
+    expect(Probed::reach(null, null, [$open]))
+        ->toBeNull()
+        ->and(Probed::reach($open, true, []))
+        ->toBe('login')
+        ->and(Probed::reach($open, null, []))
+        ->toBe('login')
+        ->and(Probed::reach($open, false, []))
+        ->toBe('stranger')
+        ->and(Probed::reach($shut, null, [$silent]))
+        ->toBe('refused')
+        ->and(Probed::reach($silent, null, [$silent, $shut]))
+        ->toBe('ping-only')
+        ->and(Probed::reach($silent, null, [$silent]))
+        ->toBe('silent')
+        ->and(Probed::neighbours([]))
+        ->toBeNull()
+        ->and(Probed::neighbours([$open, $shut]))
+        ->toBe('all')
+        ->and(Probed::neighbours([$open, $silent]))
+        ->toBe('some')
+        ->and(Probed::neighbours([$silent]))
+        ->toBe('none')
+        ->and(Probed::page(null, 200, ''))
+        ->toBeNull()
+        ->and(Probed::page($silent, null, ''))
+        ->toBe('silent')
+        ->and(Probed::page($shut, null, ''))
+        ->toBe('refused')
+        ->and(Probed::page($open, null, ''))
+        ->toBe('other-page')
+        ->and(Probed::page($open, 503, ''))
+        ->toBe('loading')
+        ->and(Probed::page($open, 200, '<h1>Loading data'))
+        ->toBe('loading')
+        ->and(Probed::page($open, 200, 'Create an owner account'))
+        ->toBe('wizard')
+        ->and(Probed::page($open, 500, ''))
+        ->toBe('error')
+        ->and(Probed::page($open, 401, ''))
+        ->toBe('answers')
+        ->and(Probed::page($open, 200, 'Vents and watering'))
+        ->toBe('answers')
+        ->and(Probed::sincePower(60, 120, 300))
+        ->toBe('early')
+        ->and(Probed::sincePower(300, 120, 300))
+        ->toBe('within')
+        ->and(Probed::sincePower(451, 120, 300))
+        ->toBe('long');
 });
 
 test('the box in a list, by its hardware address first', function (): void {
     $mac = '02:4b:1e:90:00:07';
-    $one = fn (string $address, ?string $own, ?string $name, ?string $state = null) => new Lease($address, $own, $name, null, $state);
+    $one = fn (string $address, ?string $own, ?string $name, ?string $state = null) => new Lease(
+        $address,
+        $own,
+        $name,
+        null,
+        $state,
+    );
     $in = fn (Lease ...$list) => Probed::inList($list, $mac, 'wren', '172.22.8.20');
     $other = $one('172.22.8.104', '02:11:5e:ed:00:05', 'desk');
-    expect($in())->toBeNull()
-        ->and($in($other))->toBe('absent')
-        ->and($in($other, $one('172.22.8.20', $mac, 'wren')))->toBe('listed')
-        ->and($in($one('172.22.8.20', $mac, null)))->toBe('listed')
-        ->and($in($one('172.22.8.20', $mac, 'board')))->toBe('other-name')
-        ->and($in($one('172.22.8.131', $mac, 'wren')))->toBe('other-address')
-        ->and($in($one('172.22.8.131', '02:00:00:00:00:09', 'wren')))->toBe('other-address')
-        ->and($in($one('172.22.8.20', $mac, 'wren', 'expired'), $other))->toBe('absent');
+    expect($in())
+        ->toBeNull()
+        ->and($in($other))
+        ->toBe('absent')
+        ->and($in($other, $one('172.22.8.20', $mac, 'wren')))
+        ->toBe('listed')
+        ->and($in($one('172.22.8.20', $mac, null)))
+        ->toBe('listed')
+        ->and($in($one('172.22.8.20', $mac, 'board')))
+        ->toBe('other-name')
+        ->and($in($one('172.22.8.131', $mac, 'wren')))
+        ->toBe('other-address')
+        ->and($in($one('172.22.8.131', '02:00:00:00:00:09', 'wren')))
+        ->toBe('other-address')
+        ->and($in($one('172.22.8.20', $mac, 'wren', 'expired'), $other))
+        ->toBe('absent');
 });
 
 test('the desk’s own address, as its tools print it', function (): void {
-    $desk = fn (string $text) => Probed::desk((new OwnAddressReader())->read($text)->facts, Prefix::parse('172.22.8.0/24'));
-    $print = fn (string $address) => "2: eth0: <BROADCAST,UP> mtu 1500 state UP\n    link/ether 02:11:5e:ed:00:05 brd ff:ff:ff:ff:ff:ff\n    inet {$address} scope global eth0\n";
-    expect($desk(''))->toBeNull()
-        ->and($desk($print('172.22.8.104/24')))->toBe('same')
-        ->and($desk($print('192.0.2.40/24')))->toBe('other')
-        ->and($desk($print('169.254.3.9/16')))->toBe('none')
-        ->and($desk("1: lo: <LOOPBACK,UP> mtu 65536\n    inet 127.0.0.1/8 scope host lo\n".$print('172.22.8.9/24')))->toBe('same');
+    $desk = fn (string $text) => Probed::desk(
+        (new OwnAddressReader())->read($text)->facts,
+        Prefix::parse('172.22.8.0/24'),
+    );
+    $print = fn (
+        string $address,
+    ) => "2: eth0: <BROADCAST,UP> mtu 1500 state UP\n    link/ether 02:11:5e:ed:00:05 brd ff:ff:ff:ff:ff:ff\n    inet {$address} scope global eth0\n";
+    expect($desk(''))
+        ->toBeNull()
+        ->and($desk($print('172.22.8.104/24')))
+        ->toBe('same')
+        ->and($desk($print('192.0.2.40/24')))
+        ->toBe('other')
+        ->and($desk($print('169.254.3.9/16')))
+        ->toBe('none')
+        ->and(
+            $desk("1: lo: <LOOPBACK,UP> mtu 65536\n    inet 127.0.0.1/8 scope host lo\n".$print('172.22.8.9/24')),
+        )
+        ->toBe('same');
 });
 
 test('roots never leave their picture and stand apart, whatever was seen', function (): void {
@@ -198,18 +298,30 @@ test('roots never leave their picture and stand apart, whatever was seen', funct
         $picture = RootPicture::of($talk, talk(['complaint' => $seen['complaint']]));
         $last = 0.0;
         foreach ($picture->roots as $root) {
-            expect($root->end)->toBeLessThanOrEqual(RootPicture::WIDTH)
-                ->and($root->before ?? 0)->toBeLessThanOrEqual(RootPicture::WIDTH)
-                ->and($root->y - $last)->toBeGreaterThanOrEqual($last === 0.0 ? 0 : 50)
-                ->and($root->y + 47)->toBeLessThanOrEqual($picture->height)
-                ->and(mb_strlen($root->label) * 7.3 + 44)->toBeLessThanOrEqual(RootPicture::WIDTH)
-                ->and(mb_strlen($root->because) * 6.2 + 44)->toBeLessThanOrEqual(RootPicture::WIDTH - 46);
+            expect($root->end)
+                ->toBeLessThanOrEqual(RootPicture::WIDTH)
+                ->and($root->before ?? 0)
+                ->toBeLessThanOrEqual(RootPicture::WIDTH)
+                ->and($root->y - $last)
+                ->toBeGreaterThanOrEqual($last === 0.0 ? 0 : 50)
+                ->and($root->y + 47)
+                ->toBeLessThanOrEqual($picture->height)
+                ->and(mb_strlen($root->label) * 7.3 + 44)
+                ->toBeLessThanOrEqual(RootPicture::WIDTH)
+                ->and(mb_strlen($root->because) * 6.2 + 44)
+                ->toBeLessThanOrEqual(RootPicture::WIDTH - 46);
             $last = $root->y;
         }
-        expect($picture->roots)->not->toBe([])->and(array_filter($picture->roots, fn ($root) => $root->open))->toHaveCount(1);
+        expect($picture->roots)
+            ->not->toBe([])
+            ->and(array_filter($picture->roots, fn ($root) => $root->open))
+            ->toHaveCount(1);
         $end = 0.0;
         foreach (HolePicture::of($talk->next())->holes as $hole) {
-            expect($hole['x'])->toBeGreaterThan($end)->and($hole['depth'])->toBeLessThanOrEqual(HolePicture::HEIGHT);
+            expect($hole['x'])
+                ->toBeGreaterThan($end)
+                ->and($hole['depth'])
+                ->toBeLessThanOrEqual(HolePicture::HEIGHT);
             $end = $hole['x'] + $hole['width'];
             expect($end)->toBeLessThanOrEqual(HolePicture::WIDTH);
         }
@@ -219,20 +331,33 @@ test('roots never leave their picture and stand apart, whatever was seen', funct
 test('the working multiplies to what the odds say', function (): void {
     $talk = talk(['complaint' => 'silent-old', 'link-lights' => 'dark', 'power-light' => 'steady']);
     $working = RootPicture::working($talk);
-    expect($working?->result)->toBe(RootPicture::percent($talk->causes()[0]->probability))
-        ->and(count($working->lines))->toBe(4)
-        ->and(RootPicture::working(talk()))->toBeNull()
-        ->and(RootPicture::percent(0.999))->toBe('over 99 %')
-        ->and(RootPicture::percent(0.001))->toBe('under 1 %')
-        ->and(HolePicture::minutes(0.1))->toBe('a moment')
-        ->and(HolePicture::minutes(0.5))->toBe('30 s')
-        ->and(HolePicture::minutes(2.5))->toBe('2.5 min')
-        ->and(HolePicture::minutes(10))->toBe('10 min');
+    expect($working?->result)
+        ->toBe(RootPicture::percent($talk->causes()[0]->probability))
+        ->and(count($working->lines))
+        ->toBe(4)
+        ->and(RootPicture::working(talk()))
+        ->toBeNull()
+        ->and(RootPicture::percent(0.999))
+        ->toBe('over 99 %')
+        ->and(RootPicture::percent(0.001))
+        ->toBe('under 1 %')
+        ->and(HolePicture::minutes(0.1))
+        ->toBe('a moment')
+        ->and(HolePicture::minutes(0.5))
+        ->toBe('30 s')
+        ->and(HolePicture::minutes(2.5))
+        ->toBe('2.5 min')
+        ->and(HolePicture::minutes(10))
+        ->toBe('10 min');
 });
 
 test('lights differ to the eye', function (): void {
     $lines = array_map(fn (Light $light) => implode('', array_map(intval(...), $light->trace())), Light::cases());
-    expect(array_unique($lines))->toHaveCount(count(Light::cases()))
-        ->and(Light::Off->isEverLit())->toBeFalse()
-        ->and(Light::Steady->line(1))->toStartWith('M32 27H37.7V27')->toEndWith('H146.0');
+    expect(array_unique($lines))
+        ->toHaveCount(count(Light::cases()))
+        ->and(Light::Off->isEverLit())
+        ->toBeFalse()
+        ->and(Light::Steady->line(1))
+        ->toStartWith('M32 27H37.7V27')
+        ->toEndWith('H146.0');
 });

@@ -28,7 +28,8 @@ test('causes speak of checks and answers that there are, and of no more than the
     $checks = known('checks');
     $wrong = [];
     foreach (known('causes') as $id => $cause) {
-        array_sum($cause['complaint']) === 100 || ($wrong[] = "{$id}: complaints add up to ".array_sum($cause['complaint']));
+        array_sum($cause['complaint']) === 100 ||
+            ($wrong[] = "{$id}: complaints add up to ".array_sum($cause['complaint']));
         foreach ($cause['shows'] + [Check::FIRST => $cause['complaint']] as $check => $answers) {
             $unknown = array_diff_key($answers, $checks[$check]['answers'] ?? []);
             $unknown === [] || ($wrong[] = "{$id}, {$check}: ".implode(' ', array_keys($unknown)));

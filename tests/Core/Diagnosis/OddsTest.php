@@ -15,12 +15,22 @@ use Burrow\Diagnosis\Seen;
 function twoCauses(): Knowledge
 {
     $cause = fn (float $odds, string $layer, array $lamp): array => [
-        'label' => 'one', 'layer' => $layer, 'odds' => $odds, 'complaint' => ['dead' => 100],
-        'shows' => ['lamp' => $lamp], 'cure' => 'mend it', 'minutes' => 1, 'back' => 'card',
+        'label' => 'one',
+        'layer' => $layer,
+        'odds' => $odds,
+        'complaint' => ['dead' => 100],
+        'shows' => ['lamp' => $lamp],
+        'cure' => 'mend it',
+        'minutes' => 1,
+        'back' => 'card',
     ];
     $check = fn (array $answers, array $usual): array => [
-        'title' => 'look', 'where' => 'hand', 'how' => 'look', 'minutes' => 1,
-        'answers' => array_map(fn (): array => ['label' => 'so'], array_flip($answers)), 'usual' => $usual,
+        'title' => 'look',
+        'where' => 'hand',
+        'how' => 'look',
+        'minutes' => 1,
+        'answers' => array_map(fn (): array => ['label' => 'so'], array_flip($answers)),
+        'usual' => $usual,
     ];
 
     return Knowledge::from(
@@ -43,9 +53,12 @@ test('two causes and one answer, as worked out on paper', function (): void {
     $else = 0.04 * (0.75 * (0.65 * $fuse + 0.175) + 0.25 * (0.65 * $bulb + 0.175));
     $all = array_sum($alone) + $both + $else;
     $by = $odds->byCause();
-    expect($by['fuse'])->toEqualWithDelta(($alone[0] + $both) / $all, 1e-12)
-        ->and($by['bulb'])->toEqualWithDelta(($alone[1] + $both) / $all, 1e-12)
-        ->and($by[''])->toEqualWithDelta($else / $all, 1e-12);
+    expect($by['fuse'])
+        ->toEqualWithDelta(($alone[0] + $both) / $all, 1e-12)
+        ->and($by['bulb'])
+        ->toEqualWithDelta(($alone[1] + $both) / $all, 1e-12)
+        ->and($by[''])
+        ->toEqualWithDelta($else / $all, 1e-12);
 });
 
 test('explanations are a whole, whatever was seen', function (): void {
@@ -61,38 +74,50 @@ test('explanations are a whole, whatever was seen', function (): void {
     }
 });
 
-test('a hundred worlds drawn from the likelihoods: what is said seventy in a hundred is right about as often', function (): void {
-    $knowledge = knowledge();
-    $prior = Odds::of($knowledge, Circumstances::of(), [])->list;
-    $said = $right = $count = array_fill(0, 5, 0.0);
-    for ($world = 0; $world < 100; $world++) {
-        $chance = dice(500 + $world);
-        [$one, $other] = $prior[drawn(array_column($prior, 2), $chance)];
-        $shares = fn (string $check): array => $one === ''
-            ? array_combine(
-                array_keys($knowledge->usual[$check]),
-                array_map(fn (int|string $answer): float => Odds::byElse($knowledge, $check, (string) $answer), array_keys($knowledge->usual[$check])),
-            )
-            : $knowledge->answers($check, $one, $other === '' ? null : $other);
-        $talk = talk(['complaint' => (string) drawn($shares('complaint'), $chance)]);
-        for ($i = 0; $i < 3 && ($next = $talk->next(1)) !== []; $i++) {
-            $check = $next[0]->check->id;
-            $talk = $talk->saw(new Seen($check, (string) drawn($shares($check), $chance)));
+test(
+    'a hundred worlds drawn from the likelihoods: what is said seventy in a hundred is right about as often',
+    function (): void {
+        $knowledge = knowledge();
+        $prior = Odds::of($knowledge, Circumstances::of(), [])->list;
+        $said = $right = $count = array_fill(0, 5, 0.0);
+        for ($world = 0; $world < 100; $world++) {
+            $chance = dice(500 + $world);
+            [$one, $other] = $prior[drawn(array_column($prior, 2), $chance)];
+            $shares = fn (string $check): array => $one === ''
+                ? array_combine(
+                    array_keys($knowledge->usual[$check]),
+                    array_map(
+                        fn (int|string $answer): float => Odds::byElse($knowledge, $check, (string) $answer),
+                        array_keys($knowledge->usual[$check]),
+                    ),
+                )
+                : $knowledge->answers($check, $one, $other === '' ? null : $other);
+            $talk = talk(['complaint' => (string) drawn($shares('complaint'), $chance)]);
+            for ($i = 0; $i < 3 && ($next = $talk->next(1)) !== []; $i++) {
+                $check = $next[0]->check->id;
+                $talk = $talk->saw(new Seen($check, (string) drawn($shares($check), $chance)));
+            }
+            foreach (array_slice($talk->causes(), 0, 6) as $likely) {
+                $bin = min(4, (int) ($likely->probability * 5));
+                $count[$bin]++;
+                $said[$bin] += $likely->probability;
+                $right[$bin] +=
+                    $likely->cause === null
+                        ? (int) ($one === '')
+                        : (int) in_array($likely->id(), [$one, $other], true);
+            }
         }
-        foreach (array_slice($talk->causes(), 0, 6) as $likely) {
-            $bin = min(4, (int) ($likely->probability * 5));
-            $count[$bin]++;
-            $said[$bin] += $likely->probability;
-            $right[$bin] += $likely->cause === null ? (int) ($one === '') : (int) in_array($likely->id(), [$one, $other], true);
+        foreach ($count as $bin => $of) {
+            // Three standard deviations of that many throws, and two in a hundred for what the model leaves out.
+            $mean = $said[$bin] / max(1, $of);
+            $allowed = 3 * sqrt(($mean * (1 - $mean)) / max(1, $of)) + 0.02;
+            expect(abs($right[$bin] - $said[$bin]) / max(1, $of))->toBeLessThan(
+                $allowed,
+                "from {$bin}0: {$of} of them",
+            );
         }
-    }
-    foreach ($count as $bin => $of) {
-        // Three standard deviations of that many throws, and two in a hundred for what the model leaves out.
-        $mean = $said[$bin] / max(1, $of);
-        $allowed = 3 * sqrt($mean * (1 - $mean) / max(1, $of)) + 0.02;
-        expect(abs($right[$bin] - $said[$bin]) / max(1, $of))->toBeLessThan($allowed, "from {$bin}0: {$of} of them");
-    }
-});
+    },
+);
 
 test('played out with their likeliest answers, nine of ten causes are told within five checks', function (): void {
     $missed = [];
@@ -106,27 +131,38 @@ test('played out with their likeliest answers, nine of ten causes are told withi
     expect(count($missed))->toBeLessThanOrEqual(8, implode("\n", $missed));
 });
 
-test('of fifty random pairs with drawn answers both are among the first three, for three of four', function (): void {
-    $chance = dice(11);
-    $found = 0;
-    for ($i = 0; $i < 50; $i++) {
-        $pair = $chance->pickArrayKeys(knowledge()->causes, 2);
-        $play = Play::of(knowledge(), array_map(fn (string $id) => knowledge()->causes[$id], $pair), dice($i));
-        $first = array_map(fn (Likely $one): string => $one->id(), array_slice($play->causes, 0, 3));
-        $found += (int) (array_diff($pair, $first) === []);
-    }
-    expect($found)->toBeGreaterThanOrEqual(38);
-});
+test(
+    'of fifty random pairs with drawn answers both are among the first three, for three of four',
+    function (): void {
+        $chance = dice(11);
+        $found = 0;
+        for ($i = 0; $i < 50; $i++) {
+            $pair = $chance->pickArrayKeys(knowledge()->causes, 2);
+            $play = Play::of(knowledge(), array_map(fn (string $id) => knowledge()->causes[$id], $pair), dice($i));
+            $first = array_map(fn (Likely $one): string => $one->id(), array_slice($play->causes, 0, 3));
+            $found += (int) (array_diff($pair, $first) === []);
+        }
+        expect($found)->toBeGreaterThanOrEqual(38);
+    },
+);
 
 test('the same seed plays the same', function (): void {
     $play = fn (int $seed): array => Play::of(knowledge(), [knowledge()->causes['cable-out']], dice($seed))->checks;
-    expect($play(4))->toBe($play(4))->and($play(4) === $play(5) && $play(5) === $play(6))->toBeFalse();
+    expect($play(4))
+        ->toBe($play(4))
+        ->and($play(4) === $play(5) && $play(5) === $play(6))
+        ->toBeFalse();
 });
 
 test('what was found in this house before is likelier here', function (): void {
-    $of = fn (Knowledge $knowledge): float => Odds::of($knowledge, Circumstances::of(), [['complaint', 'silent-old', 1.0]])->byCause()['switch-dead'];
+    $of = fn (Knowledge $knowledge): float => Odds::of($knowledge, Circumstances::of(), [
+        ['complaint', 'silent-old', 1.0],
+    ])->byCause()['switch-dead'];
     $common = $of(knowledge());
-    expect($of(knowledge()->with(['switch-dead' => 1])))->toBeGreaterThan($common * 1.5)
-        ->and($of(knowledge()->with(['switch-dead' => 3])))->toBeGreaterThan($of(knowledge()->with(['switch-dead' => 1])))
-        ->and($of(knowledge()->with([])))->toBe($common);
+    expect($of(knowledge()->with(['switch-dead' => 1])))
+        ->toBeGreaterThan($common * 1.5)
+        ->and($of(knowledge()->with(['switch-dead' => 3])))
+        ->toBeGreaterThan($of(knowledge()->with(['switch-dead' => 1])))
+        ->and($of(knowledge()->with([])))
+        ->toBe($common);
 });

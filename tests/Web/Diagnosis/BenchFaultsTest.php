@@ -26,7 +26,11 @@ test('of single faults the right cause is on top within five checks, for nine of
 test('of fifty random pairs both causes are among the first three, for three of four', function (): void {
     $chance = new Randomizer(new Mt19937(8));
     $all = array_values(
-        array_filter(Faults::all(), fn (Fault $one): bool => Practice::boxFor($one)->name === 'dewpoint' && ! str_starts_with($one->name(), 'wrong-')),
+        array_filter(
+            Faults::all(),
+            fn (Fault $one): bool => Practice::boxFor($one)->name === 'dewpoint' &&
+                ! str_starts_with($one->name(), 'wrong-'),
+        ),
     );
     $found = 0;
     $missed = [];

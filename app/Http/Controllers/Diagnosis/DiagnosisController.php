@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Diagnosis;
 
+use App\Bench\BenchAway;
 use App\Diagnosis\Examination;
 use App\Diagnosis\Questions;
+use App\Diagnosis\Rehearsing;
 use App\Models\Box;
 use App\Models\Diagnosis;
 use App\Models\JournalEntry;
+use App\Models\Rehearsal;
 use Burrow\Diagnosis\Conversation;
 use Burrow\Diagnosis\Draw\HolePicture;
 use Burrow\Diagnosis\Draw\RootPicture;
@@ -22,8 +25,11 @@ use Illuminate\Http\Request;
 /** Why a box does not do its work, as a conversation: one check at a time. */
 final class DiagnosisController
 {
-    public function __construct(private readonly Examination $examination, private readonly Questions $questions)
-    {
+    public function __construct(
+        private readonly Examination $examination,
+        private readonly Questions $questions,
+        private readonly Rehearsing $rehearsing,
+    ) {
     }
 
     public function show(Request $request, Box $box): View
@@ -32,10 +38,12 @@ final class DiagnosisController
         $talk = $this->examination->of($box->load(['jobs', 'run', 'network']), $kept);
         $asked = $request->string('check')->value();
         $next = $talk->next(4);
-        $chosen = isset($talk->knowledge->checks[$asked]) && $kept !== null
-            ? $talk->weighing($talk->knowledge->checks[$asked])
-            : $next[0] ?? null;
+        $chosen =
+            isset($talk->knowledge->checks[$asked]) && $kept !== null
+                ? $talk->weighing($talk->knowledge->checks[$asked])
+                : $next[0] ?? null;
         $told = $kept === null || $asked !== '' ? null : $talk->told();
+        $practice = Rehearsal::openOf($box);
 
         return view('diagnosis.show', [
             'box' => $box,
@@ -43,12 +51,19 @@ final class DiagnosisController
             'talk' => $talk,
             'told' => $told,
             'next' => $chosen,
+            'practice' => $practice,
+            'saw' => $practice === null || $chosen === null ? '' : $this->sees($practice, $chosen->check->id),
             'holes' => HolePicture::of($next),
             'roots' => $kept === null ? null : RootPicture::of($talk, $this->examination->before($talk)),
             'working' => RootPicture::working($talk),
             'back' => $told?->cause === null ? null : $this->examination->wayBack($box, $told->cause),
             'checks' => array_filter($talk->knowledge->checks, $talk->isOffered(...)),
-            'earlier' => Diagnosis::query()->where('box_id', $box->id)->whereNotNull('ended_at')->latest('id')->limit(5)->get(),
+            'earlier' => Diagnosis::query()
+                ->where('box_id', $box->id)
+                ->whereNotNull('ended_at')
+                ->latest('id')
+                ->limit(5)
+                ->get(),
         ]);
     }
 
@@ -57,7 +72,12 @@ final class DiagnosisController
         $check = $request->string('check')->value();
         $answer = $request->string('answer')->value();
 
-        return $this->change($request, $box, function (Diagnosis $kept, Conversation $talk) use ($request, $box, $check, $answer): ?string {
+        return $this->change($request, $box, function (Diagnosis $kept, Conversation $talk) use (
+            $request,
+            $box,
+            $check,
+            $answer,
+        ): ?string {
             $known = $talk->knowledge->checks[$check] ?? null;
             if ($known === null) {
                 return 'There is no such check.';
@@ -72,7 +92,10 @@ final class DiagnosisController
                 return 'There is no such answer.';
             }
             $first = $kept->seen === [];
-            $kept->note(new Seen($check, (string) $answer, now()->getTimestamp()));
+            $seen = new Seen($check, (string) $answer, now()->getTimestamp());
+            $practice = Rehearsal::openOf($box);
+            $practice === null || $this->rehearsing->answered($practice, $seen, $talk);
+            $kept->note($seen);
             if ($first || $check === Check::FIRST) {
                 $this->ask($box, $kept);
             }
@@ -84,11 +107,15 @@ final class DiagnosisController
     /** The tool asks again what it can ask by itself. */
     public function askAgain(Request $request, Box $box): RedirectResponse
     {
-        return $this->change($request, $box, fn (Diagnosis $kept): string => match ($this->ask($box, $kept)) {
-            0 => 'Nothing could be asked: there is no address yet, or it lies outside of the network.',
-            1 => 'One question was asked.',
-            default => 'Everything that can be asked from here was asked.',
-        });
+        return $this->change(
+            $request,
+            $box,
+            fn (Diagnosis $kept): string => match ($this->ask($box, $kept)) {
+                0 => 'Nothing could be asked: there is no address yet, or it lies outside of the network.',
+                1 => 'One question was asked.',
+                default => 'Everything that can be asked from here was asked.',
+            },
+        );
     }
 
     public function cannot(Request $request, Box $box): RedirectResponse
@@ -115,7 +142,30 @@ final class DiagnosisController
         $cause = $request->string('cause')->value();
         $came = $request->string('came')->value();
 
-        return $this->change($request, $box, function (Diagnosis $kept, Conversation $talk) use ($box, $cause, $came): ?string {
+        $practice = Rehearsal::openOf($box);
+        if ($practice !== null) {
+            try {
+                $right = $this->rehearsing->say($practice, $cause);
+            } catch (BenchAway $away) {
+                return back()->with('told', $away->getMessage());
+            }
+            if ($right === null) {
+                // Practice tells nothing of this house: no cause goes into its odds.
+                Diagnosis::openOf($box)?->update(['ended_at' => now()]);
+
+                return redirect()
+                    ->route('rehearsal')
+                    ->with('told', 'That was it. All is found, and the board is well again.');
+            }
+            $came = $right ? 'still' : 'not';
+        }
+
+        return $this->change($request, $box, function (Diagnosis $kept, Conversation $talk) use (
+            $box,
+            $cause,
+            $came,
+            $practice,
+        ): ?string {
             $known = $talk->knowledge->causes[$cause] ?? null;
             if ($known === null && $cause !== Likely::ELSE) {
                 return 'There is no such cause.';
@@ -138,7 +188,17 @@ final class DiagnosisController
             $kept->seen = array_values(
                 array_filter($kept->seen, fn (array $one): bool => in_array($one['check'], $left, true)),
             );
-            $came === 'still' && JournalEntry::write($box, 'diagnosis', "{$label}: put right at {$box->called()}, which is not well yet.");
+            if ($practice !== null) {
+                return $came === 'still'
+                    ? 'That was right, and the bench has put it right. The box is not well yet.'
+                    : 'It was not that.';
+            }
+            $came === 'still' &&
+                JournalEntry::write(
+                    $box,
+                    'diagnosis',
+                    "{$label}: put right at {$box->called()}, which is not well yet.",
+                );
 
             return null;
         });
@@ -152,6 +212,15 @@ final class DiagnosisController
 
             return 'Ended without a cause; what was seen is kept with it.';
         });
+    }
+
+    private function sees(Rehearsal $practice, string $check): string
+    {
+        try {
+            return $this->rehearsing->look($practice, $check);
+        } catch (BenchAway $away) {
+            return $away->getMessage();
+        }
     }
 
     private function ask(Box $box, Diagnosis $kept): int
@@ -169,9 +238,19 @@ final class DiagnosisController
         $kept = Diagnosis::openOf($box);
         $to = redirect()->route('box.diagnosis', $box);
         if (($kept->revision ?? 0) !== $request->integer('revision')) {
-            return $to->with('told', 'This was answered in another window meanwhile; nothing was changed. This is how it stands.');
+            return $to->with(
+                'told',
+                'This was answered in another window meanwhile; nothing was changed. This is how it stands.',
+            );
         }
-        $kept ??= new Diagnosis(['box_id' => $box->id, 'seen' => [], 'skipped' => [], 'cleared' => [], 'begun_at' => now(), 'revision' => 0]);
+        $kept ??= new Diagnosis([
+            'box_id' => $box->id,
+            'seen' => [],
+            'skipped' => [],
+            'cleared' => [],
+            'begun_at' => now(),
+            'revision' => 0,
+        ]);
         $told = $change($kept, $this->examination->of($box->load(['jobs', 'run', 'network']), $kept));
         if ($kept->exists || $kept->seen !== []) {
             $kept->revision++;
