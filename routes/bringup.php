@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\BringUp\ChangeController;
+use App\Http\Controllers\BringUp\EveningController;
 use App\Http\Controllers\BringUp\RunController;
 use Burrow\BringUp\Step\BenchHelp;
 use Illuminate\Support\Facades\Route;
@@ -10,6 +11,8 @@ use Illuminate\Support\Facades\Route;
 // Looking.
 Route::middleware('auth')->group(function (): void {
     Route::get('/runs/{run}', [RunController::class, 'show'])->name('run');
+    Route::get('/evening', [EveningController::class, 'show'])->name('evening');
+    Route::get('/evening/hands.ics', [EveningController::class, 'calendar'])->name('evening.calendar');
     Route::get('/runs/{run}/paper', [RunController::class, 'paper'])->name('run.paper');
     Route::get('/runs/{run}/steps.{form}', [RunController::class, 'take'])
         ->whereIn('form', ['md', 'sh'])

@@ -197,7 +197,10 @@ final readonly class RunBook
     {
         return FilledPlaybook::underWay(
             $this->jobs,
-            array_map(fn (Step $step): FilledStep => FilledStep::of($step, $this->values($step)), $this->steps->list),
+            array_map(
+                fn (Step $step): FilledStep => FilledStep::of($step, $this->values($step)),
+                $this->steps->list,
+            ),
         );
     }
 
@@ -216,6 +219,32 @@ final readonly class RunBook
             $this->measured($played),
             $this->speed(),
         );
+    }
+
+    /**
+     * What a step still takes: seconds of somebody's hands, then seconds by itself, as measured here before or as is
+     * usual. Of one that runs only the rest of its wait is left.
+     *
+     * @return array{float, float}
+     */
+    public function left(RunStep $step): array
+    {
+        $played = $this->step($step);
+        $running = $this->countdown($step);
+        if ($running !== null) {
+            return [0.0, $running->remaining->seconds];
+        }
+        if ($played->waitTo === null || $played->waitFrom === null) {
+            return [$played->hands->seconds, 0.0];
+        }
+        $measured = $this->measured($played);
+
+        return [
+            $played->hands->seconds,
+            $measured === []
+                ? ($played->waitFrom->seconds + $played->waitTo->seconds) / 2 / $this->speed()
+                : array_sum($measured) / count($measured),
+        ];
     }
 
     /** @return list<string> ids of the steps that are over */

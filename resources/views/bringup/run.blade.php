@@ -4,6 +4,9 @@
             It stands in <a href="/">Ground</a>, in <a href="/ports">Ports</a> and in <a href="/upkeep">Upkeep</a>.
         @endif
     </x-slot:say>
+    @if ($others > 0)
+        <p class="told">{{ $others === 1 ? 'Another box is' : "{$others} other boxes are" }} being brought up too. <a href="{{ route('evening') }}">All of them in one timetable</a></p>
+    @endif
     @if ($missing !== null)
         <x-finding :finding="$missing" />
     @endif

@@ -69,6 +69,7 @@ final class RunController
             'run' => $run,
             'book' => $book,
             'missing' => $book->missing(),
+            'others' => Run::query()->whereNull('finished_at')->whereKeyNot($run->id)->count(),
             'step' => $run->current(),
             'before' => $run->last(),
             'doubts' => StepDoubt::query()
@@ -177,9 +178,10 @@ final class RunController
             throw new StepTold('Passing over a step wants a reason; it goes into the journal.');
         }
         $again = $request->string('again')->value();
-        $day = preg_match('/^\d{4}-\d\d-\d\d$/D', $again) === 1
-            ? DateTimeImmutable::createFromFormat('!Y-m-d', $again)
-            : false;
+        $day =
+            preg_match('/^\d{4}-\d\d-\d\d$/D', $again) === 1
+                ? DateTimeImmutable::createFromFormat('!Y-m-d', $again)
+                : false;
         $isDay = $day !== false && $day->format('Y-m-d') === $again && $day < new DateTimeImmutable('+5 years');
         if ($again !== '' && ! $isDay) {
             throw new StepTold("“{$again}” is no day within the next five years; it is written as 2026-12-24.");
@@ -216,7 +218,11 @@ final class RunController
                     ]),
                 ];
             case BenchHelp::Reserve:
-                $this->bench->ask(['do' => 'reserve', 'mac' => $run->box->mac, 'address' => (string) $book->address()]);
+                $this->bench->ask([
+                    'do' => 'reserve',
+                    'mac' => $run->box->mac,
+                    'address' => (string) $book->address(),
+                ]);
                 $this->desk->settle($step, $version, Outcome::over('reserved on the bench'));
                 break;
         }
