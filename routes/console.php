@@ -3,8 +3,11 @@
 declare(strict_types=1);
 
 use App\Jobs\LookAround;
+use App\Jobs\WatchStarts;
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::job(new LookAround())->everyMinute();
+// Where a worker was killed in between, the watch goes on from here.
+Schedule::job(new WatchStarts())->everyMinute();
 // Looked at each hour and made once a day, so that a machine that is off at night has its copies too.
 Schedule::command('burrow:backup --nightly')->hourly()->withoutOverlapping(30);

@@ -19,6 +19,7 @@ use Burrow\BringUp\Playbook\HouseWords;
 use Burrow\BringUp\Playbook\Playbook;
 use Burrow\BringUp\Playbook\PlaybookReader;
 use Burrow\BringUp\Playbook\RunSteps;
+use Burrow\BringUp\StartStage;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Circumstance;
 use Burrow\BringUp\Step\Outcome;
@@ -331,7 +332,8 @@ final readonly class RunBook
     }
 
     /**
-     * How long this step took on boxes of the same class, in seconds. Whoever comes back much later than expected
+     * How long this step took on boxes of the same class, in seconds: until the box answered, where that was watched,
+     * else until somebody said so. Whoever comes back much later than expected
      * has measured the coffee and not the box, and whoever presses “Done” at once has measured nothing; such times do
      * not count.
      *
@@ -359,7 +361,10 @@ final readonly class RunBook
             ->latest('id')
             ->limit(10)
             ->get()
-            ->map(fn (RunStep $step): float => (float) $step->began_at?->diffInSeconds($step->finished_at))
+            ->map(
+                fn (RunStep $step): float => $step->stages[StartStage::Login->value] ??
+                    (float) $step->began_at?->diffInSeconds($step->finished_at),
+            )
             ->filter(fn (float $seconds): bool => $seconds > $shortest && $seconds <= $longest);
 
         return array_values($times->all());

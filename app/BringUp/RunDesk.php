@@ -7,6 +7,7 @@ namespace App\BringUp;
 use App\Bench\BenchAway;
 use App\Bench\BenchClient;
 use App\Catalogue\Playbooks;
+use App\Jobs\WatchStarts;
 use App\Models\Box;
 use App\Models\Dependency;
 use App\Models\Identity;
@@ -192,7 +193,9 @@ final readonly class RunDesk
         $this->change($step, $version, function (RunStep $step): void {
             $step->state = RunStep::RUNNING;
             $step->began_at = now();
+            $step->stages = null;
         });
+        WatchStarts::dispatch();
     }
 
     /** @param  ?DateTimeImmutable  $again  day on which it is to be looked at again */

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property Run $run
  * @property ?list<array<string, string>> $findings
+ * @property ?array<string, float> $stages what answered first when, in seconds since it began, while it was watched
  */
 class RunStep extends Model
 {
@@ -30,6 +31,7 @@ class RunStep extends Model
         'began_at' => 'datetime',
         'finished_at' => 'datetime',
         'due_on' => 'date',
+        'stages' => 'array',
         'findings' => Rows::class.':severity,code,found,why,do,field',
     ];
 

@@ -134,7 +134,7 @@
       soonest = soonest === null ? left : Math.min(soonest, left);
       if (left <= 0 && !rung.has(ends)) {
         rung.add(ends);
-        if (left > -3) { chime(); }
+        if (left > -3) { chime(); notify(); }
         document.querySelectorAll('[data-when-over]').forEach((over) => { over.hidden = false; });
       }
     }
@@ -153,6 +153,19 @@
       tone.stop(sound.currentTime + 0.9);
     } catch { /* no sound here; the title changes all the same */ }
   };
+  // A notification of the browser's own, for whoever has asked for it once.
+  const notify = () => {
+    if ('Notification' in window && Notification.permission === 'granted') {
+      new Notification(title, { body: 'The wait is over.', tag: 'wait' });
+    }
+  };
+  document.querySelectorAll('[data-notify]').forEach((button) => {
+    button.hidden = !('Notification' in window) || Notification.permission !== 'default';
+    button.addEventListener('click', async () => {
+      await Notification.requestPermission();
+      button.hidden = Notification.permission !== 'default';
+    });
+  });
   setInterval(tick, 500);
   tick();
 

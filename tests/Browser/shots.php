@@ -57,7 +57,6 @@ $chrome->go('/plan')->press('Keep this plan');
 $chrome->until(fn (): bool => $chrome->has('#checks'));
 $chrome->find('#name')->sendKeys('wren.local');
 $chrome->until(fn (): bool => str_contains($chrome->text(), 'holds a dot'));
-$picture('name');
 $chrome->find('#name')->clear()->sendKeys('wren');
 $chrome->press('Keep both');
 $chrome->until(fn (): bool => $chrome->has('#public_key'));
@@ -123,6 +122,32 @@ for (
 }
 $picture('run');
 
+// A second box in the same evening.
+$chrome->go('/plan?job=print-host')->press('Keep this plan');
+$chrome->until(fn (): bool => $chrome->has('#checks'));
+$chrome->find('#name')->clear()->sendKeys('stilt');
+$chrome->press('Keep both');
+$chrome->until(fn (): bool => $chrome->has('#public_key'));
+$chrome
+    ->find('#public_key')
+    ->sendKeys('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
+$chrome->press('Make the files');
+$chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
+$chrome->press('Put the card into');
+$chrome->until(fn (): bool => str_contains($chrome->text(), 'is in its board'));
+$chrome->go('/boxes/8')->press('Bring it up');
+$chrome->until(fn (): bool => $chrome->has('#step-title'));
+$picture('evening', '/evening');
+
+// Why a box is silent, as far as the lights.
+$chrome->go('/boxes/6/diagnosis')->click('button[value="silent-old"]');
+foreach (['activity-light' => 'quiet', 'power-light' => 'steady'] as $check => $answer) {
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'Why this check'));
+    $chrome->go("/boxes/6/diagnosis?check={$check}")->click("button[value=\"{$answer}\"]");
+    usleep(400000);
+}
+$picture('diagnosis', '/boxes/6/diagnosis?check=link-lights');
+
 // A list before the power came, and one after.
 $list =
     "1795691763 02:4b:1e:77:00:0a 172.22.8.10 sieve *\n1795691763 02:4b:1e:77:00:0b 172.22.8.11 larder *\n".
@@ -148,7 +173,6 @@ foreach (
         'reach' => '/reach',
         'ports' => '/ports',
         'addresses' => '/addresses',
-        'stores' => '/stores',
         'upkeep' => '/upkeep',
         'catalogue' => '/catalogue?kind=board',
     ] as $name => $path

@@ -168,3 +168,54 @@ test('a plan answers a program with numbers, ways out, and also when it refuses'
         'perhaps “image” was meant',
     );
 });
+
+test('a diagnosis answers people and programs, and names by line what it does not know', function (): void {
+    $case = "job: dns-filter\nlink: wired\nseen:\n  complaint: silent-old\n  reach: silent\n  link-lights: dark\n";
+    $told = json_decode(burrowCommand('diagnose - --json', $case)['out'], true);
+    expect($told['causes'][0]['id'])
+        ->toBe('cable-out')
+        ->and($told['causes'][0]['probability'])
+        ->toBeFloat()
+        ->and($told['next']['id'] ?? $told['told'])
+        ->toBeString()
+        ->and(burrowCommand('diagnose -', $case)['out'])
+        ->toContain('%  Network cable out or broken');
+    $next = json_decode(burrowCommand('diagnose - --json', '{"seen": {"complaint": "silent-old"}}')['out'], true)[
+        'next'
+    ];
+    expect($next['minutes'])
+        ->toBeGreaterThan(0)
+        ->and($next['because'])
+        ->toStartWith('It tells')
+        ->and($next['answers'])
+        ->not->toBe([]);
+
+    $odd = burrowCommand('diagnose - --json', "seen:\n  complaint: silent-old\n  reach: slient\n");
+    $finding = json_decode($odd['out'], true)['findings'][0];
+    expect($odd['exit'])
+        ->toBe(1)
+        ->and([$finding['code'], $finding['line']])
+        ->toBe(['diagnosis.unknown_word', 3])
+        ->and($finding['found'])
+        ->toContain('“silent” resembles it');
+
+    $list = json_decode(burrowCommand('diagnose --list --json')['out'], true);
+    expect(count($list['causes']))
+        ->toBeGreaterThan(60)
+        ->and(count($list['observations']))
+        ->toBeGreaterThan(50)
+        ->and($list['observations'][0]['answers'][0])
+        ->toHaveKeys(['id', 'label']);
+
+    $play = json_decode(burrowCommand('diagnose --play wrong-user,no-mdns --seed 3 --json')['out'], true);
+    expect(array_column($play['checks'], 'minutes'))
+        ->each->toBeNumeric()
+        ->and(array_slice(array_column($play['causes'], 'id'), 0, 3))
+        ->toContain('wrong-user');
+    foreach (
+        ['diagnose', 'diagnose --play tea', 'diagnose --play no-power --seed x', 'diagnose /nonexistent'] as $wrong
+    ) {
+        $result = burrowCommand($wrong);
+        expect($result['exit'])->toBe(2)->and(substr_count(trim($result['err']), "\n"))->toBeLessThan(3);
+    }
+});

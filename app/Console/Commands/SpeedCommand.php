@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Catalogue\Catalogue;
+use App\Catalogue\KnownCauses;
 use App\Models\Box;
 use App\Models\BoxJob;
 use App\Models\JournalEntry;
@@ -31,6 +32,12 @@ use Burrow\Card\Write\WifiNetwork;
 use Burrow\Card\Write\WifiSecurity;
 use Burrow\Catalogue\Part\CardSchool;
 use Burrow\Catalogue\Part\ImageKind;
+use Burrow\Diagnosis\Circumstances;
+use Burrow\Diagnosis\Conversation;
+use Burrow\Diagnosis\Know\Check;
+use Burrow\Diagnosis\Know\Knowledge;
+use Burrow\Diagnosis\Play;
+use Burrow\Diagnosis\Seen;
 use Burrow\Intake\Intake;
 use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
@@ -56,6 +63,64 @@ final class SpeedCommand extends Command
 
     private const LISTS = ['/blank', '/', '/boxes', '/addresses', '/ports', '/reach', '/upkeep', '/journal'];
 
+    /** The order in which people look: cable, supply, card, settings, address, login, service, and the rest. */
+    private const FIXED = [
+        'link-lights',
+        'power-light',
+        'activity-light',
+        'reseated',
+        'card-read',
+        'router-list',
+        'desk-address',
+        'clash',
+        'waited',
+        'name',
+        'login-says',
+        'user',
+        'password',
+        'desk-key',
+        'firewall',
+        'units',
+        'listening',
+        'page',
+        'guest',
+        'space',
+        'clock',
+        'memory',
+        'mounts',
+        'certificate',
+        'share-says',
+        'share-check',
+        'client-resolver',
+        'filter',
+        'internet',
+        'forward',
+        'tunnel-status',
+        'wan',
+        'from',
+        'keys',
+        'far-network',
+        'passing',
+        'packets',
+        'link-speed',
+        'load',
+        'health',
+        'disk-socket',
+        'power-flags',
+        'touch',
+        'kernel-log',
+        'long-step',
+        'name-record',
+        'upstream',
+        'try-wifi',
+        'dhcp',
+        'other-socket',
+        'screen',
+        'other-supply',
+        'unplugged',
+        'card-test',
+    ];
+
     protected $signature = 'burrow:speed {base : where the running copy answers}';
 
     protected $description = 'Page times as multiples of a blank page, and readers against the obvious tool';
@@ -67,6 +132,7 @@ final class SpeedCommand extends Command
         $this->addresses();
         $this->ways();
         $this->lint();
+        $this->diagnosis();
 
         return 0;
     }
@@ -211,12 +277,10 @@ final class SpeedCommand extends Command
             ->orderBy('id')
             ->firstOrFail();
         for ($have = Box::query()->whereNotNull('name')->count(); $have < $count; $have++) {
-            $box = $model
-                ->replicate()
-                ->fill([
-                    'name' => "box{$have}",
-                    'address' => '172.22.'.(9 + intdiv($have, 250)).'.'.(($have % 250) + 1),
-                ]);
+            $box = $model->replicate()->fill([
+                'name' => "box{$have}",
+                'address' => '172.22.'.(9 + intdiv($have, 250)).'.'.(($have % 250) + 1),
+            ]);
             $box->save();
             $model->jobs->each(fn (BoxJob $job) => $box->jobs()->save($job->replicate()));
             $model->services->each(fn (Service $service) => $box->services()->save($service->replicate()));
@@ -271,7 +335,11 @@ final class SpeedCommand extends Command
             $text = '';
             for ($i = 0; $i < self::LONG_LIST; $i++) {
                 $parts = [($i >> 16) & 255, ($i >> 8) & 255, $i & 255];
-                $text .= sprintf("{$form}\n", '10.'.implode('.', $parts), vsprintf('02:00:%02x:%02x:%02x:01', $parts));
+                $text .= sprintf(
+                    "{$form}\n",
+                    '10.'.implode('.', $parts),
+                    vsprintf('02:00:%02x:%02x:%02x:01', $parts),
+                );
             }
             $file =
                 tempnam(sys_get_temp_dir(), 'speed') ?:
@@ -324,17 +392,71 @@ final class SpeedCommand extends Command
         );
     }
 
+    /** The next check with all causes and all observations, and the search against a fixed list of looks. */
+    private function diagnosis(): void
+    {
+        $knowledge = KnownCauses::common();
+        $seen = [];
+        foreach ($knowledge->usual as $check => $shares) {
+            arsort($shares);
+            $seen[] = new Seen($check, (string) array_key_first($shares));
+        }
+        $next = fn (int $answers): array => Conversation::of($knowledge, Circumstances::of(), [
+            new Seen(Check::FIRST, 'silent-old'),
+            ...array_slice($seen, 1, $answers),
+        ])->next(1);
+        foreach ([5, count($seen) - 6] as $answers) {
+            $this->line(
+                sprintf(
+                    '%-34s %6.1f ms',
+                    "next check, {$answers} answers, ".count($knowledge->causes).' causes',
+                    $this->median(fn (): array => $next($answers), 9),
+                ),
+            );
+        }
+        $guided = $fixed = 0.0;
+        foreach ($knowledge->causes as $cause) {
+            $guided += Play::of($knowledge, [$cause])->minutes();
+            $fixed += self::byList($knowledge, $cause->id);
+        }
+        $count = count($knowledge->causes);
+        $this->line(
+            sprintf(
+                '%-34s %6.1f min  %4.2f × a fixed list of looks',
+                'search for a single cause',
+                $guided / $count,
+                $guided / $fixed,
+            ),
+        );
+    }
+
+    /** Minutes until the look that shows a cause, when everything is looked at in the same order every time. */
+    private static function byList(Knowledge $knowledge, string $cause): float
+    {
+        $minutes = 0.0;
+        foreach (self::FIXED as $check) {
+            $minutes += $knowledge->checks[$check]->minutes;
+            $shares = $knowledge->answers($check, $cause);
+            arsort($shares);
+            $usual = $knowledge->usual[$check];
+            arsort($usual);
+            if (array_key_first($shares) !== array_key_first($usual)) {
+                return $minutes;
+            }
+        }
+
+        return $minutes;
+    }
+
     private function login(string $base): PendingRequest
     {
         $client = Http::withOptions(['cookies' => new \GuzzleHttp\Cookie\CookieJar()]);
         preg_match('/name="_token" value="([^"]+)"/', $client->get($base.'/login')->body(), $token);
-        $answer = $client
-            ->asForm()
-            ->post($base.'/login', [
-                '_token' => $token[1] ?? '',
-                'name' => 'warden',
-                'password' => 'thistledown-demo',
-            ]);
+        $answer = $client->asForm()->post($base.'/login', [
+            '_token' => $token[1] ?? '',
+            'name' => 'warden',
+            'password' => 'thistledown-demo',
+        ]);
         if (! str_contains($answer->body(), 'class="rail"')) {
             throw new RuntimeException('The demo login does not work here; ./burrow demo brings it back.');
         }

@@ -78,7 +78,7 @@ final readonly class Evening
     }
 
     /**
-     * When hands are needed: steps that follow one another within a minute are one time.
+     * When hands are needed: steps with no break between them are one time.
      *
      * @return list<array{from: float, to: float, slots: non-empty-list<Slot>}>
      */
@@ -86,16 +86,41 @@ final readonly class Evening
     {
         $times = [];
         foreach ($this->byHand() as $slot) {
-            $last = array_key_last($times);
-            if ($last !== null && $slot->start - $times[$last]['to'] < self::BREAK) {
-                $times[$last]['to'] = max($times[$last]['to'], $slot->handsEnd());
-                $times[$last]['slots'][] = $slot;
-            } else {
+            $last = array_pop($times);
+            if ($last === null) {
                 $times[] = ['from' => $slot->start, 'to' => $slot->handsEnd(), 'slots' => [$slot]];
+            } elseif ($slot->start - $last['to'] < self::BREAK) {
+                $times[] = [
+                    'from' => $last['from'],
+                    'to' => max($last['to'], $slot->handsEnd()),
+                    'slots' => [...$last['slots'], $slot],
+                ];
+            } else {
+                array_push($times, $last, ['from' => $slot->start, 'to' => $slot->handsEnd(), 'slots' => [$slot]]);
             }
         }
 
         return $times;
+    }
+
+    /**
+     * How long the hands stay at one run before they go on to another or are free.
+     *
+     * @return list<array{string, float, float}> run, from and to
+     */
+    public function stays(): array
+    {
+        $stays = [];
+        foreach ($this->byHand() as $slot) {
+            [$run, $from, $to] = array_pop($stays) ?? [$slot->run, $slot->start, $slot->start];
+            if ($run === $slot->run && $slot->start - $to < 1) {
+                $stays[] = [$run, $from, $slot->handsEnd()];
+            } else {
+                array_push($stays, [$run, $from, $to], [$slot->run, $slot->start, $slot->handsEnd()]);
+            }
+        }
+
+        return $stays;
     }
 
     /** @return list<Slot> */

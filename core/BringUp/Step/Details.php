@@ -31,6 +31,7 @@ final readonly class Details
      * @param  list<int>  $releases  of the system for which it is known
      * @param  string  $confirmed  month in which it was last gone through, as 2026-11
      * @param  bool  $repeatable  typing it twice does no harm
+     * @param  bool  $starts  the box starts anew in its wait: what answers when is watched
      * @param  ?int  $dueDays  days after which what it is about is due again; null when never
      */
     public function __construct(
@@ -53,6 +54,7 @@ final readonly class Details
         public string $confirmed = '',
         public bool $repeatable = true,
         public ?int $dueDays = null,
+        public bool $starts = false,
     ) {
     }
 

@@ -142,6 +142,10 @@
         <div class="stack">
             @if ($step !== null && $countdown !== null)
                 <x-waiting :countdown="$countdown" />
+                @if ($played->more->starts && $step->state === 'running')
+                    @include('bringup.stages')
+                @endif
+                <button type="button" class="ghost" data-notify hidden>Tell me when it is over</button>
                 @if ($played->meanwhile !== '')
                     <div class="sheet">
                         <h3>While you wait</h3>{{ $values->fillText($played->meanwhile) }}

@@ -102,7 +102,7 @@
                         </form>
                         <h3>Why this check</h3>
                         <p class="slim-text">{{ $next->because }} A hole is as wide as its minutes and as deep as the doubt it clears.</p>
-                        <div class="holes-heads" style="--n: {{ max(1, count($holes->holes)) }}">
+                        <div class="holes-heads of-{{ max(1, count($holes->holes)) }}">
                             @foreach ($holes->holes as $hole)
                                 <a href="{{ route('box.diagnosis', ['box' => $box, 'check' => $hole['id']]) }}">{{ $hole['title'] }}<small>{{ $hole['said'] }}</small></a>
                             @endforeach

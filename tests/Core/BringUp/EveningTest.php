@@ -48,6 +48,8 @@ test('what the hands do now and next, what runs meanwhile, when they are free', 
         ->toBe(['wren'])
         ->and($evening->breaks())
         ->toBe([[60.0, 300.0], [360.0, 600.0]])
+        ->and($evening->stays())
+        ->toBe([['lantern', 0.0, 60.0], ['lantern', 300.0, 360.0], ['wren', 600.0, 720.0]])
         ->and($evening->finish()->format('H:i'))
         ->toBe('21:11')
         ->and(

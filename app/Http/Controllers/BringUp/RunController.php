@@ -59,11 +59,19 @@ final class RunController
         }
     }
 
-    public function show(Run $run): View
+    public function show(Request $request, Run $run): View|Response
     {
         $run->load(['box.jobs', 'box.network', 'steps']);
 
         $book = new RunBook($run, $this->playbooks);
+        if ($request->header('HX-Target') === 'stages') {
+            $step = $run->current();
+
+            // Where the step is over meanwhile the whole page is another one.
+            return $step?->state === RunStep::RUNNING && $book->step($step)->more->starts
+                ? view('bringup.stages', ['run' => $run, 'step' => $step])
+                : response('', 200, ['HX-Refresh' => 'true']);
+        }
 
         return view('bringup.run', [
             'run' => $run,

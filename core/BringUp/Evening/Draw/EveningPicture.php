@@ -57,13 +57,6 @@ final readonly class EveningPicture
         foreach ($evening->timetable->slots as $slot) {
             $told = $title($slot);
             if ($slot->task->hands > 0) {
-                $lanes[0][2][] = self::bar(
-                    'hands',
-                    $x($slot->start),
-                    $x($slot->handsEnd()),
-                    $letters[$slot->run],
-                    "{$slot->run}: {$told}",
-                );
                 $rows[$slot->run][] = self::bar('hands', $x($slot->start), $x($slot->handsEnd()), '', $told);
             }
             if ($slot->task->wait > 0) {
@@ -85,6 +78,9 @@ final readonly class EveningPicture
                     "{$slot->run}: {$told}",
                 );
             }
+        }
+        foreach ($evening->stays() as [$run, $from, $to]) {
+            $lanes[0][2][] = self::bar('hands', $x($from), $x($to), $letters[$run], $run);
         }
         foreach ($evening->breaks() as [$from, $to]) {
             $lanes[0][2][] = self::bar(
