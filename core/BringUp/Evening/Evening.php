@@ -84,6 +84,7 @@ final readonly class Evening
      */
     public function needed(): array
     {
+        /** @var list<array{from: float, to: float, slots: non-empty-list<Slot>}> $times */
         $times = [];
         foreach ($this->byHand() as $slot) {
             $last = array_pop($times);

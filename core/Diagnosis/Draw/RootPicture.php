@@ -139,9 +139,9 @@ final readonly class RootPicture
     public static function percent(float $share): string
     {
         return match (true) {
-            $share > 0.995 => 'over 99 %',
-            $share < 0.005 => 'under 1 %',
-            default => round(100 * $share).' %',
+            $share > 0.995 => "over 99\u{a0}%",
+            $share < 0.005 => "under 1\u{a0}%",
+            default => round(100 * $share)."\u{a0}%",
         };
     }
 
