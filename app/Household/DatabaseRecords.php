@@ -30,12 +30,18 @@ use stdClass;
  * The picture of the house from the database: one query a part, rows without models. Rows that cannot be so are left
  * out.
  */
-final readonly class DatabaseRecords implements Records
+final class DatabaseRecords implements Records
 {
-    private DateTimeZone $zone;
+    private readonly DateTimeZone $zone;
 
-    public function __construct(private Network $network, private Shelf $shelf, private DateTimeImmutable $now)
-    {
+    /** @var array<string, ?DateTimeImmutable> what many rows share is read once */
+    private array $times = [];
+
+    public function __construct(
+        private readonly Network $network,
+        private readonly Shelf $shelf,
+        private readonly DateTimeImmutable $now,
+    ) {
         $this->zone = $now->getTimezone();
     }
 
@@ -225,11 +231,16 @@ final readonly class DatabaseRecords implements Records
     /** A moment as the database keeps it, which is UTC. */
     private function time(mixed $kept): ?DateTimeImmutable
     {
-        $time = is_string($kept)
-            ? DateTimeImmutable::createFromFormat('Y-m-d H:i:s', substr($kept, 0, 19), new DateTimeZone('UTC'))
-            : false;
+        if (! is_string($kept)) {
+            return null;
+        }
+        $kept = substr($kept, 0, 19);
+        if (! array_key_exists($kept, $this->times)) {
+            $time = DateTimeImmutable::createFromFormat('Y-m-d H:i:s', $kept, new DateTimeZone('UTC'));
+            $this->times[$kept] = $time === false ? null : $time->setTimezone($this->zone);
+        }
 
-        return $time === false ? null : $time->setTimezone($this->zone);
+        return $this->times[$kept];
     }
 
     private function day(mixed $kept): ?DateTimeImmutable

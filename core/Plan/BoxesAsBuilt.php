@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Burrow\Plan;
 
+use Burrow\Household\Box;
 use Burrow\Household\Concern;
+use Burrow\Household\HeldJob;
 use Burrow\Household\Household;
+use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Severity;
 use Burrow\Plan\Power\Heat;
@@ -17,25 +20,37 @@ final readonly class BoxesAsBuilt implements Concern
 {
     public function findings(Household $house): Findings
     {
-        $findings = [];
+        $findings = $alike = [];
         foreach ($house->standing() as $box) {
-            $plan = PlanOfBox::of($box->jobs, $box->parts, $house->shelf);
-            if ($plan === null) {
-                continue;
-            }
-            $judged = [
-                Heat::of($plan)->finding(),
-                ! $plan->startsFromDrive() ? CardWear::of($plan)->finding() : null,
-                DriveWear::of($plan)?->finding(),
-            ];
-            foreach (array_filter($judged) as $finding) {
-                if ($finding->severity->rank() >= Severity::Warn->rank()) {
-                    $findings[] = $finding->about($box->name);
-                }
+            // Boxes of the same parts and jobs are judged once.
+            $like = serialize([$box->parts, array_map(fn (HeldJob $held): string => $held->job->id, $box->jobs)]);
+            foreach ($alike[$like] ??= self::judged($box, $house) as $finding) {
+                $findings[] = $finding->about($box->name);
             }
         }
 
         return Findings::of(...$findings);
+    }
+
+    /** @return list<Finding> what speaks against its parts, whatever it is called */
+    private static function judged(Box $box, Household $house): array
+    {
+        $plan = PlanOfBox::of($box->jobs, $box->parts, $house->shelf);
+        if ($plan === null) {
+            return [];
+        }
+        $judged = [
+            Heat::of($plan)->finding(),
+            ! $plan->startsFromDrive() ? CardWear::of($plan)->finding() : null,
+            DriveWear::of($plan)?->finding(),
+        ];
+
+        return array_values(
+            array_filter(
+                $judged,
+                fn (?Finding $one): bool => $one !== null && $one->severity->rank() >= Severity::Warn->rank(),
+            ),
+        );
     }
 
     public function isForGuests(): bool

@@ -10,6 +10,8 @@ final readonly class Dwelling
     /**
      * @param  string  $note  last line in the chamber: its job and what is worth knowing
      * @param  list<string>  $openings  what reaches it from outside: "51944 udp", nearest first
+     * @param  string  $job  its first job, in a word; empty: none
+     * @param  int  $boxes  how many stand for themselves in it; more than one in a chamber of like boxes
      * @param  array<string, string>  $dependsOn  name of a box it cannot work without => what for
      */
     public function __construct(
@@ -19,6 +21,8 @@ final readonly class Dwelling
         public ChamberState $state,
         public array $openings = [],
         public array $dependsOn = [],
+        public string $job = '',
+        public int $boxes = 1,
     ) {
     }
 }

@@ -37,6 +37,7 @@ final class Dwellings
                     array_map(fn (Dependency $one): string => $one->on, $house->dependencies($box)),
                     array_map(fn (Dependency $one): string => $one->what, $house->dependencies($box)),
                 ),
+                $box->jobs[0]->job->short ?? '',
             ),
             $house->boxes(),
         );

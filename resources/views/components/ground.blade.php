@@ -2,7 +2,7 @@
 @php($w = $picture->width)
 @php($h = $picture->height)
 <svg viewBox="0 0 {{ $w }} {{ $h }}" role="group"
-    aria-label="Cross-section of the network: {{ count($picture->chambers) }} boxes, {{ count($picture->shafts) }} with a way in from outside">
+    aria-label="Cross-section of the network: {{ array_sum(array_map(fn($chamber) => $chamber->box->boxes, $picture->chambers)) }} boxes, {{ count($picture->shafts) }} with a way in from outside">
     <rect class="g-sky" width="{{ $w }}" height="{{ $h }}" />
     <path class="g-turf" d="M0 118 q60 -14 130 -4 t150 -4 t170 2 t190 -6 t170 6 V{{ $h }} H0Z" />
     <path class="g-grass" d="M40 113 l-4 -12 M46 113 l4 -14 M250 112 l-4 -11 M256 112 l5 -13 M560 112 l-5 -12 M566 112 l3 -14 M744 110 l-4 -12 M750 110 l5 -12" />
@@ -47,7 +47,7 @@
         <text class="g-router-addr" text-anchor="middle" y="13">{{ $network->router }} · /{{ \Illuminate\Support\Str::after($network->prefix, '/') }}</text>
     </g>
     @foreach ($picture->chambers as $chamber)
-        <a class="g-chamber {{ $chamber->box->state->value }} {{ $chamber->box->openings === [] ? '' : 'open' }}" href="{{ route('box', $ids[$chamber->box->name]) }}" data-stop
+        <a class="g-chamber {{ $chamber->box->state->value }} {{ $chamber->box->openings === [] ? '' : 'open' }}" href="{{ $chamber->box->boxes === 1 && isset($ids[$chamber->box->name]) ? "/boxes/{$ids[$chamber->box->name]}" : '/boxes' }}" data-stop
             aria-label="{{ $chamber->name() }} {{ $chamber->box->address }} {{ $chamber->note() }} ({{ $chamber->box->state->value }})">
             <path d="{{ $chamber->outline() }}" />
             @if ($chamber->box->state->value === 'answers')

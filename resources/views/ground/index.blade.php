@@ -9,18 +9,19 @@
                 <summary><span>The same as a table</span></summary>
                 <div class="scroll">
                     <x-list :heads="['Box', 'Address', 'State', 'Job', 'Reached from outside', 'Depends on']">
-                        @foreach ($picture->chambers as $chamber)
+                        @foreach ($boxes as $one)
                             <tr>
-                                <td><a href="{{ route('box', $ids[$chamber->box->name]) }}">{{ $chamber->box->name }}</a></td>
-                                <td class="mono">{{ $chamber->box->address }}</td>
-                                <td>{{ $chamber->box->state->value }}</td>
-                                <td>{{ $chamber->box->note }}</td>
-                                <td>{{ implode(', ', $chamber->box->openings) ?: 'no' }}</td>
-                                <td>{{ collect($chamber->box->dependsOn)->map(fn($what, $name) => "{$name} for {$what}")->implode(', ') ?: '—' }}</td>
+                                <td><a href="/boxes/{{ $ids[$one->name] }}">{{ $one->name }}</a></td>
+                                <td class="mono">{{ $one->address }}</td>
+                                <td>{{ $one->state->value }}</td>
+                                <td>{{ $one->note }}</td>
+                                <td>{{ implode(', ', $one->openings) ?: 'no' }}</td>
+                                <td>{{ implode(', ', array_map(fn($name, $what) => "{$name} for {$what}", array_keys($one->dependsOn), $one->dependsOn)) ?: '—' }}</td>
                             </tr>
                         @endforeach
                     </x-list>
                 </div>
+                <x-pages :of="$boxes" />
             </details>
         </div>
         <section class="stack" aria-labelledby="needs">

@@ -7,11 +7,12 @@ namespace App\Http\Controllers\Ground;
 use App\Catalogue\Catalogue;
 use App\Household\Concerns;
 use App\Models\Network;
+use App\View\Pages;
 use Burrow\Ground\Draw\Dwellings;
+use Burrow\Ground\Draw\Gathered;
 use Burrow\Ground\Draw\GroundPlan;
 use Burrow\Ground\Gathering;
 use Burrow\Ground\Outlook;
-use Burrow\Household\Box;
 use Burrow\Household\Household;
 use Burrow\Upkeep\Calendar;
 use Burrow\Upkeep\Due;
@@ -31,6 +32,8 @@ final class GroundController
             )
             : [];
 
+        $boxes = Dwellings::of($house, $due);
+
         return view('ground.index', [
             'network' => $network,
             'outlook' => new Outlook($house, count($due), $keeper),
@@ -39,10 +42,11 @@ final class GroundController
                 ->and($catalogue->unread())
                 ->gravestFirst(),
             'picture' => GroundPlan::draw(
-                Dwellings::of($house, $due),
+                Gathered::of($boxes),
                 $request->has('narrow') ? GroundPlan::NARROW : GroundPlan::WIDE,
             ),
-            'ids' => collect($house->boxes())->mapWithKeys(fn (Box $box): array => [$box->name => $box->id]),
+            'boxes' => Pages::of($boxes),
+            'ids' => array_column($house->boxes(), 'id', 'name'),
         ]);
     }
 }
