@@ -71,10 +71,13 @@ final readonly class StartWatch
         $stages = $step->stages ?? [];
         $before = count($stages);
         $leased = $this->leased($run);
-        $address = $leased ?? $book->address();
+        [$address, $door] = $this->met($run, [
+            $leased,
+            $book->address(),
+            Ipv4::tryParse((string) $run->learnedText('found')),
+        ]);
         // A box that was up before has to go down first, or its last answers would be taken for its first.
         $wasUp = $run->box->host_key !== null;
-        $door = $address === null ? DoorState::Silent : $this->door($run, $address, self::LOGIN);
         if ($wasUp && ! isset($stages[StartStage::Away->value])) {
             $door === DoorState::Silent && ($stages[StartStage::Away->value] = $since);
         } else {
@@ -105,6 +108,25 @@ final readonly class StartWatch
         }
 
         return null;
+    }
+
+    /**
+     * The first of the addresses that it may have where somebody answers; else the first, and silence.
+     *
+     * @param  list<?Ipv4>  $addresses
+     * @return array{?Ipv4, DoorState}
+     */
+    private function met(Run $run, array $addresses): array
+    {
+        $addresses = array_values(array_filter($addresses));
+        foreach ($addresses as $address) {
+            $door = $this->door($run, $address, self::LOGIN);
+            if ($door !== DoorState::Silent) {
+                return [$address, $door];
+            }
+        }
+
+        return [$addresses[0] ?? null, DoorState::Silent];
     }
 
     /** @return array<string, float> */

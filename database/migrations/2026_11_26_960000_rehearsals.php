@@ -7,7 +7,8 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 /** Practice at the bench: what was hidden, what it took to find it, and what it would have taken at best. */
-return new class extends Migration {
+return new class extends Migration
+{
     public function up(): void
     {
         Schema::create('rehearsals', function (Blueprint $table): void {

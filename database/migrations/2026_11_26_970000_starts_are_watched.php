@@ -7,7 +7,8 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 /** When each stage of a start answered first, in seconds since the step began. */
-return new class extends Migration {
+return new class extends Migration
+{
     public function up(): void
     {
         Schema::table('run_steps', function (Blueprint $table): void {

@@ -237,6 +237,7 @@
                     @endforeach
                 </section>
             @endif
+            @includeWhen($starts !== null, 'boxes.starts')
             <section class="sheet">
                 <h2>History</h2>
                 @forelse ($entries as $entry)

@@ -75,6 +75,9 @@
                         <div class="slim">@mark($finding['severity'])<span><span class="unseen">{{ $finding['severity'] }}: </span><b>{{ $finding['found'] }}</b>
                                 {{ $finding['why'] }} {{ $finding['do'] }}</span></div>
                     @endforeach
+                    @if ($findings->contains(fn($finding) => in_array($finding['severity'], ['warn', 'stop'], true)))
+                        <p><a href="{{ route('box.diagnosis', $run->box) }}">Find out why</a></p>
+                    @endif
                 </div>
                 @php($act = fn(string $action): string => route('run.act', [$run, $step, $action]))
                 <form method="post" action="{{ $act('done') }}">
@@ -153,6 +156,7 @@
                 @endif
                 <div class="sheet" data-when-over @if (!$countdown->isOver()) hidden @endif>
                     <h3>When it takes longer</h3>{{ $values->fillText($played->ifLonger) }}
+                    <p><a href="{{ route('box.diagnosis', $run->box) }}">Find out why it does not answer</a></p>
                 </div>
             @endif
             <div class="sheet">

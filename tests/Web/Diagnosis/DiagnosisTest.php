@@ -203,7 +203,7 @@ test(
         // Known for the test: the cable.
         $practice->update(['fault' => 'no-cable']);
         app(BenchClient::class)->ask(['do' => 'fault', 'board' => "box-{$box->id}", 'fault' => 'no-cable']);
-    app(BenchClient::class)->ask(['do' => 'power', 'board' => "box-{$box->id}", 'on' => true]);
+        app(BenchClient::class)->ask(['do' => 'power', 'board' => "box-{$box->id}", 'on' => true]);
         searching($box, '', ['check' => 'complaint', 'answer' => 'silent-new']);
         $this->get("/boxes/{$box->id}/diagnosis?check=link-lights")
             ->assertSee('the bench shows')

@@ -11,10 +11,13 @@ use App\Catalogue\Playbooks;
 use App\Models\Box;
 use App\Models\BoxJob;
 use App\Models\JournalEntry;
+use App\Models\Network;
+use App\Models\Run;
 use App\Models\RunStep;
 use App\Plan\BoxPlan;
 use App\Plan\Readings;
 use App\View\Pages;
+use Burrow\BringUp\Draw\StartTimeline;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Household\Box as Pictured;
 use Burrow\Household\Household;
@@ -28,6 +31,9 @@ use Illuminate\Support\Collection;
 
 final class BoxController
 {
+    /** Starts that are drawn below each other. */
+    private const STARTS = 8;
+
     public function __construct(private readonly Catalogue $catalogue, private readonly Playbooks $playbooks)
     {
     }
@@ -69,6 +75,7 @@ final class BoxController
                 )
                 : [],
             'board' => $this->catalogue->shelf()->boards[$box->board] ?? null,
+            'starts' => $this->starts($box),
             'jobs' => array_values(
                 array_filter($box->jobs->map(fn ($job): ?Job => $this->catalogue->job($job->job))->all()),
             ),
@@ -180,5 +187,32 @@ final class BoxController
         return redirect()
             ->route('boxes')
             ->with('told', "{$box->called()} was dropped.");
+    }
+
+    /** The starts of the box that were watched, the newest first; null when there were none. */
+    private function starts(Box $box): ?StartTimeline
+    {
+        $steps = RunStep::query()
+            ->whereIn('run_id', Run::query()->select('id')->where('box_id', $box->id))
+            ->whereNotNull('stages')
+            ->whereNotNull('began_at')
+            ->latest('began_at')
+            ->limit(self::STARTS)
+            ->get();
+
+        return $steps->isEmpty()
+            ? null
+            : StartTimeline::of(
+                array_values(
+                    $steps
+                        ->map(
+                            fn (RunStep $step): array => [
+                                'label' => (string) $step->began_at?->setTimezone(Network::zone())->format('j M H:i'),
+                                'stages' => $step->stages ?? [],
+                            ],
+                        )
+                        ->all(),
+                ),
+            );
     }
 }
