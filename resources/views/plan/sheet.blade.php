@@ -8,7 +8,7 @@
             @endif
         </form>
         <div class="stack">
-            <section class="sheet" aria-labelledby="verdict">
+            <section class="sheet in-sight" aria-labelledby="verdict">
                 @fragment('verdict')
                     <p class="say" id="verdict" aria-live="polite" @unless ($whole) hx-swap-oob="true" @endunless><b>{{ $choices->onDesk() ? $seat->verdict() : $answer->sentence() }}</b></p>
                 @endfragment
