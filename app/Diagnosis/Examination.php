@@ -64,6 +64,12 @@ final readonly class Examination
         return null;
     }
 
+    /** What the lights of its class of board mean, in words; empty where the catalogue does not say. */
+    public function lights(Box $box): string
+    {
+        return $this->catalogue->shelf()->boards[$box->board]->lights ?? '';
+    }
+
     /** What the records know of what the box has. */
     public function circumstances(Box $box): Circumstances
     {

@@ -128,12 +128,15 @@ final readonly class Rehearsing
         $check = $before->knowledge->checks[$seen->check];
         $rehearsal->update([
             'looks' => [
-                ...$rehearsal->looks,
+                ...$rehearsal->looks ?? [],
                 [
                     'check' => $seen->check,
                     'answer' => $seen->answer,
-                    'minutes' => $check->minutes,
-                    'bits' => round($before->odds()->doubt() - $before->saw($seen)->odds()->doubt(), 2),
+                    'minutes' => (string) $check->minutes,
+                    'bits' => (string) round(
+                        $before->odds()->doubt() - $before->saw($seen)->odds()->doubt(),
+                        2,
+                    ),
                 ],
             ],
         ]);
@@ -154,7 +157,7 @@ final readonly class Rehearsing
             $this->set($rehearsal->box_id, $still[0] ?? '');
         }
         $rehearsal->update([
-            'told' => [...$rehearsal->told, ['cause' => $cause, 'fault' => $hit]],
+            'told' => [...$rehearsal->told ?? [], ['cause' => $cause, 'fault' => (string) $hit]],
             'ended_at' => $still === [] ? now() : null,
         ]);
 

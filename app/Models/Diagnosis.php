@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Cast\Listed;
+use App\Models\Cast\Rows;
 use Burrow\Diagnosis\Seen;
 use Carbon\CarbonInterface;
 use Illuminate\Database\Eloquent\Model;
@@ -14,7 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property int $id
  * @property int $box_id
- * @property list<array{check: string, answer: string, at: ?int, tool: bool}> $seen
+ * @property ?list<array{check: string, answer: string, at: string, tool: string}> $seen
  * @property list<string> $skipped
  * @property list<string> $cleared
  * @property ?string $cause what it was, once it is over
@@ -30,9 +32,9 @@ class Diagnosis extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'seen' => 'array',
-        'skipped' => 'array',
-        'cleared' => 'array',
+        'seen' => Rows::class.':check,answer,at,tool',
+        'skipped' => Listed::class,
+        'cleared' => Listed::class,
         'begun_at' => 'datetime',
         'ended_at' => 'datetime',
     ];
@@ -64,22 +66,59 @@ class Diagnosis extends Model
     public function observations(): array
     {
         return array_map(
-            fn (array $one): Seen => new Seen($one['check'], $one['answer'], $one['at'], $one['tool']),
-            $this->seen,
+            fn (array $one): Seen => new Seen(
+                $one['check'],
+                $one['answer'],
+                ctype_digit($one['at']) ? (int) $one['at'] : null,
+                $one['tool'] === '1',
+            ),
+            $this->seen ?? [],
         );
     }
 
     public function note(Seen $seen): void
     {
-        $this->seen = [
-            ...array_values(array_filter($this->seen, fn (array $one): bool => $one['check'] !== $seen->check)),
-            ['check' => $seen->check, 'answer' => $seen->answer, 'at' => $seen->at, 'tool' => $seen->byTool],
-        ];
+        $this->keep([...$this->without($seen->check), $seen]);
     }
 
     public function forget(string $check): void
     {
-        $this->seen = array_values(array_filter($this->seen, fn (array $one): bool => $one['check'] !== $check));
+        $this->keep($this->without($check));
         $this->skipped = array_values(array_diff($this->skipped, [$check]));
+    }
+
+    /** @param  list<string>  $checks  of which the answers stay */
+    public function keepOnly(array $checks): void
+    {
+        $this->keep(
+            array_values(
+                array_filter(
+                    $this->observations(),
+                    fn (Seen $one): bool => in_array($one->check, $checks, true),
+                ),
+            ),
+        );
+    }
+
+    /** @return list<Seen> */
+    private function without(string $check): array
+    {
+        return array_values(
+            array_filter($this->observations(), fn (Seen $one): bool => $one->check !== $check),
+        );
+    }
+
+    /** @param  list<Seen>  $seen */
+    private function keep(array $seen): void
+    {
+        $this->seen = array_map(
+            fn (Seen $one): array => [
+                'check' => $one->check,
+                'answer' => $one->answer,
+                'at' => (string) $one->at,
+                'tool' => $one->byTool ? '1' : '',
+            ],
+            $seen,
+        );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Cast\Rows;
 use Carbon\CarbonInterface;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -14,9 +15,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property Box $box
  * @property string $fault one fault of the bench, or two joined by a plus
  * @property int $box_id
- * @property list<array{check: string, answer: string, minutes: float, bits: float}> $looks what was looked at, in order, with
+ * @property ?list<array{check: string, answer: string, minutes: string, bits: string}> $looks what was looked at, in order, with
  *     the doubt that it cleared
- * @property list<array{cause: string, fault: ?string}> $told what the person said that it is; null: it was not
+ * @property ?list<array{cause: string, fault: string}> $told what the person said that it is; no fault: it was not
  * @property CarbonInterface $begun_at
  * @property ?CarbonInterface $ended_at
  */
@@ -26,7 +27,7 @@ class Rehearsal extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['looks' => 'array', 'told' => 'array', 'begun_at' => 'datetime', 'ended_at' => 'datetime'];
+    protected $casts = ['looks' => Rows::class.':check,answer,minutes,bits', 'told' => Rows::class.':cause,fault', 'begun_at' => 'datetime', 'ended_at' => 'datetime'];
 
     /** @return BelongsTo<Box, $this> */
     public function box(): BelongsTo
@@ -43,12 +44,12 @@ class Rehearsal extends Model
     /** @return list<string> what was not found yet */
     public function left(): array
     {
-        return array_values(array_diff($this->faults(), array_column($this->told, 'fault')));
+        return array_values(array_diff($this->faults(), array_column($this->told ?? [], 'fault')));
     }
 
     public function wrongGuesses(): int
     {
-        return count(array_filter($this->told, fn (array $one): bool => $one['fault'] === null));
+        return count(array_filter($this->told ?? [], fn (array $one): bool => $one['fault'] === ''));
     }
 
     public static function openOf(Box $box): ?self
@@ -58,6 +59,6 @@ class Rehearsal extends Model
 
     public function minutes(): float
     {
-        return array_sum(array_column($this->looks, 'minutes'));
+        return array_sum(array_map(floatval(...), array_column($this->looks ?? [], 'minutes')));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Cast\Measured;
 use App\Models\Cast\Rows;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -31,7 +32,7 @@ class RunStep extends Model
         'began_at' => 'datetime',
         'finished_at' => 'datetime',
         'due_on' => 'date',
-        'stages' => 'array',
+        'stages' => Measured::class,
         'findings' => Rows::class.':severity,code,found,why,do,field',
     ];
 

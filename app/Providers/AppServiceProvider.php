@@ -12,6 +12,7 @@ use App\Household\HouseholdLoader;
 use App\Probe\GreetingProbe;
 use App\Probe\NameProbe;
 use App\Probe\PageProbe;
+use App\Probe\ReverseNames;
 use App\Probe\TcpProbe;
 use App\Session\LoginsOnly;
 use Burrow\Household\Household;
@@ -40,7 +41,7 @@ class AppServiceProvider extends ServiceProvider
             TcpProbe::class,
             fn (): TcpProbe => new TcpProbe(config()->float('burrow.probe_timeout')),
         );
-        foreach ([NameProbe::class, PageProbe::class, GreetingProbe::class] as $probe) {
+        foreach ([NameProbe::class, PageProbe::class, GreetingProbe::class, ReverseNames::class] as $probe) {
             $this->app->bind($probe, fn () => new $probe(2 * config()->float('burrow.probe_timeout')));
         }
     }

@@ -111,9 +111,7 @@ final class Practice
             $this->told[] = $top;
             $after = $talk->mended($top->id());
             $checks = array_map(fn (Seen $seen) => $seen->check, $after->seen);
-            $this->kept->seen = array_values(
-                array_filter($this->kept->seen, fn (array $one) => in_array($one['check'], $checks, true)),
-            );
+            $this->kept->keepOnly($checks);
             $this->kept->cleared = [...$this->kept->cleared, $top->id()];
             $this->set($this->fault = $left);
             $this->see('complaint');

@@ -5,7 +5,7 @@
             @if ($open !== null)
                 <section class="sheet" aria-labelledby="open">
                     <h2 id="open">{{ $open->box->name }} does not do its work</h2>
-                    <p>{{ count($open->left()) === 1 ? 'One thing is' : 'Two things are' }} hidden. So far {{ count($open->looks) }} looks, {{ Burrow\Diagnosis\Draw\HolePicture::minutes($open->minutes()) }} in a house.</p>
+                    <p>{{ count($open->left()) === 1 ? 'One thing is' : 'Two things are' }} hidden. So far {{ count($open->looks ?? []) }} looks, {{ Burrow\Diagnosis\Draw\HolePicture::minutes($open->minutes()) }} in a house.</p>
                     <div class="row"><a class="act" href="{{ route('box.diagnosis', $open->box_id) }}" data-done>Go on searching</a>
                         <form method="post" action="{{ route('rehearsal.end', $open) }}">@csrf<button class="ghost">Give up and be told</button></form>
                     </div>
@@ -20,15 +20,15 @@
                                 Wrong guesses: {{ $one->wrongGuesses() }}.
                             @endif
                         </p>
-                        @if ($one->looks !== [])
+                        @if (($one->looks ?? []) !== [])
                             <details class="working">
                                 <summary><span>What each look was worth</span></summary>
                                 <table class="lines"><tbody>
                                     @foreach ($one->looks as $look)
                                         <tr><th scope="row">{{ $knowledge->checks[$look['check']]->title ?? $look['check'] }}</th>
                                             <td>{{ $knowledge->checks[$look['check']]->answers[$look['answer']]->label ?? $look['answer'] }}</td>
-                                            <td>{{ Burrow\Diagnosis\Draw\HolePicture::minutes($look['minutes']) }}</td>
-                                            <td>{{ $look['bits'] > 0 ? "{$look['bits']} bits of doubt cleared" : 'doubt grew' }}</td></tr>
+                                            <td>{{ Burrow\Diagnosis\Draw\HolePicture::minutes((float) $look['minutes']) }}</td>
+                                            <td>{{ (float) $look['bits'] > 0 ? "{$look['bits']} bits of doubt cleared" : 'doubt grew' }}</td></tr>
                                     @endforeach
                                 </tbody></table>
                             </details>

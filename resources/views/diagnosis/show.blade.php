@@ -64,6 +64,12 @@
                         {{ $next->check->where->words() }}, {{ Burrow\Diagnosis\Draw\HolePicture::minutes($next->check->minutes) }}</span>
                     <h2 id="check-title">{{ $next->check->title }}</h2>
                     <p>{{ $next->check->how }}</p>
+                    @if ($lights !== '' && collect($next->check->answers)->contains(fn($answer) => $answer->lights !== []))
+                        <p class="soft">This class of board: {{ $lights }}</p>
+                    @endif
+                    @if ($next->check->id === 'card-read')
+                        <p><a href="/card/lint">Check a card</a></p>
+                    @endif
                     @if ($saw !== '')
                         <p class="bench-shows"><span class="kind">the bench shows</span> {{ $saw }}</p>
                     @endif
@@ -166,7 +172,7 @@
         <section class="sheet below" aria-labelledby="earlier">
             <h2 id="earlier">Earlier searches</h2>
             @foreach ($earlier as $one)
-                <p class="slim-text">@ago($one->ended_at): {{ $one->cause === null ? 'ended without a cause' : lcfirst($talk->knowledge->causes[$one->cause]->label ?? $one->cause) }}, after {{ count($one->seen) }} answers</p>
+                <p class="slim-text">@ago($one->ended_at): {{ $one->cause === null ? 'ended without a cause' : lcfirst($talk->knowledge->causes[$one->cause]->label ?? $one->cause) }}, after {{ count($one->observations()) }} answers</p>
             @endforeach
         </section>
     @endif

@@ -9,6 +9,7 @@ use App\Models\Box;
 use App\Models\Diagnosis;
 use App\Models\JournalEntry;
 use App\Models\Rehearsal;
+use Illuminate\Support\Facades\DB;
 
 // The page that leads through a search.
 
@@ -41,16 +42,16 @@ test('one answer begins it, the tool asks what it can, and one check stands next
 
     searching($box, '', ['check' => 'complaint', 'answer' => 'silent-old'])->assertRedirect();
     $kept = Diagnosis::openOf($box);
-    $by = collect($kept->seen)->keyBy('check');
-    expect($by['reach']['answer'])
+    $by = collect($kept->observations())->keyBy('check');
+    expect($by['reach']->answer)
         ->toBe('silent')
-        ->and($by['reach']['tool'])
+        ->and($by['reach']->byTool)
         ->toBeTrue()
-        ->and($by['reach']['at'])
+        ->and($by['reach']->at)
         ->toBeGreaterThan(now()->getTimestamp() - 60)
-        ->and($by['neighbours']['answer'])
+        ->and($by['neighbours']->answer)
         ->toBe('all')
-        ->and($by['complaint']['tool'])
+        ->and($by['complaint']->byTool)
         ->toBeFalse();
     $this->get("/boxes/{$box->id}/diagnosis")
         ->assertSee('Nothing answers')
@@ -244,3 +245,34 @@ test('a rehearsal is given up, and the board is well again', function (): void {
     $status = app(BenchClient::class)->ask(['do' => 'status']);
     expect(collect($status['boards'])->firstWhere('id', "box-{$box->id}")['fault'])->toBeNull();
 });
+
+test('whatever stands in a stored search or rehearsal stops no page', function (mixed $stored): void {
+    $box = silentBox();
+    DB::table('diagnoses')->insert([
+        'box_id' => $box->id,
+        'seen' => $stored,
+        'skipped' => $stored,
+        'cleared' => $stored,
+        'begun_at' => now(),
+    ]);
+    DB::table('rehearsals')->insert([
+        'box_id' => $box->id,
+        'fault' => 'nobody+knows',
+        'looks' => $stored,
+        'told' => $stored,
+        'begun_at' => now(),
+        'ended_at' => now(),
+    ]);
+    $this->get("/boxes/{$box->id}/diagnosis")->assertOk();
+    $this->get('/bench/rehearsal')->assertOk();
+    searching($box, '', ['check' => 'complaint', 'answer' => 'silent-old'])->assertRedirect();
+    expect(Diagnosis::openOf($box)->observations())->not->toBe([]);
+})->with([
+    'null' => ['null'],
+    'a word' => ['"tea"'],
+    'a number' => ['7'],
+    'a list of words' => ['["a", 3, null]'],
+    'rows of the wrong kind' => [
+        '[{"check": ["x"], "answer": 3, "at": "now", "minutes": "many"}, {"check": "reach", "answer": "tea"}]',
+    ],
+]);

@@ -13,12 +13,14 @@ use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Sighting;
+use App\Probe\ReverseNames;
 use App\Probe\Sweep;
 use Burrow\Addresses\Find\Seen;
 use Burrow\Household\Stage;
 use Burrow\Intake\Intake;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
+use Burrow\Net\Ipv4;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -35,8 +37,11 @@ final class FindBoxController
     /** What is recorded of a box whose board nobody has looked at. */
     private const NO_BOARD = 'not known';
 
-    public function __construct(private readonly Finder $finder, private readonly Sweep $sweep)
-    {
+    public function __construct(
+        private readonly Finder $finder,
+        private readonly Sweep $sweep,
+        private readonly ReverseNames $names,
+    ) {
     }
 
     public function show(Request $request, Catalogue $catalogue): View
@@ -249,6 +254,7 @@ final class FindBoxController
                 // Its answers stand for themselves.
             }
         }
+        $names = $onBench ? [] : $this->namesOf($network, array_column($found, 0));
         $seen = [];
         foreach ($found as $one) {
             if (is_array($one) && is_string($one[0] ?? null)) {
@@ -256,12 +262,35 @@ final class FindBoxController
                 $seen[] = new Seen(
                     $mac,
                     $one[0],
-                    $name,
+                    $name ?? ($names[$one[0]] ?? null),
                     array_values(array_filter((array) ($one[1] ?? []), is_int(...))),
                 );
             }
         }
 
         return $seen;
+    }
+
+    /**
+     * What those that answered call themselves, by the network's resolver and by multicast DNS.
+     *
+     * @param  array<mixed>  $addresses
+     * @return array<string, string> by address
+     */
+    private function namesOf(Network $network, array $addresses): array
+    {
+        $prefix = $network->asLocalNetwork()->prefix;
+        $addresses = array_values(
+            array_filter(
+                array_map(
+                    fn (mixed $one): ?Ipv4 => is_string($one) ? Ipv4::tryParse($one) : null,
+                    $addresses,
+                ),
+                fn (?Ipv4 $one): bool => $one !== null && $prefix->contains($one),
+            ),
+        );
+        $router = Ipv4::tryParse((string) $network->router);
+
+        return $this->names->of($addresses, $router !== null && $prefix->contains($router) ? "{$router}:53" : null);
     }
 }

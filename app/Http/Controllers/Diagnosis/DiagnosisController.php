@@ -51,6 +51,7 @@ final class DiagnosisController
             'talk' => $talk,
             'told' => $told,
             'next' => $chosen,
+            'lights' => $this->examination->lights($box),
             'practice' => $practice,
             'saw' => $practice === null || $chosen === null ? '' : $this->sees($practice, $chosen->check->id),
             'holes' => HolePicture::of($next),
@@ -91,7 +92,7 @@ final class DiagnosisController
             if (! isset($known->answers[$answer])) {
                 return 'There is no such answer.';
             }
-            $first = $kept->seen === [];
+            $first = $kept->observations() === [];
             $seen = new Seen($check, (string) $answer, now()->getTimestamp());
             $practice = Rehearsal::openOf($box);
             $practice === null || $this->rehearsing->answered($practice, $seen, $talk);
@@ -184,10 +185,7 @@ final class DiagnosisController
             $after = $came === 'still' ? $talk->mended($known->id) : $talk;
             $kept->cleared = array_values(array_unique([...$kept->cleared, $known->id]));
             $kept->skipped = $after->skipped;
-            $left = array_map(fn (Seen $one): string => $one->check, $after->seen);
-            $kept->seen = array_values(
-                array_filter($kept->seen, fn (array $one): bool => in_array($one['check'], $left, true)),
-            );
+            $kept->keepOnly(array_map(fn (Seen $one): string => $one->check, $after->seen));
             if ($practice !== null) {
                 return $came === 'still'
                     ? 'That was right, and the bench has put it right. The box is not well yet.'
@@ -252,7 +250,7 @@ final class DiagnosisController
             'revision' => 0,
         ]);
         $told = $change($kept, $this->examination->of($box->load(['jobs', 'run', 'network']), $kept));
-        if ($kept->exists || $kept->seen !== []) {
+        if ($kept->exists || $kept->observations() !== []) {
             $kept->revision++;
             $kept->save();
         }
