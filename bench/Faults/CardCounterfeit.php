@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** A counterfeit: what lies beyond its true size is lost. */
-final class CardCounterfeit extends Fault
+final class CardCounterfeit extends NothingStarts
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class CardCounterfeit extends Fault
     public function label(): string
     {
         return 'the card holds less than it says';
-    }
-
-    public function findsSystem(): bool
-    {
-        return false;
     }
 
     protected function traces(): array

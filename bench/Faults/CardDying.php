@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** Cells of the card no longer hold. */
-final class CardDying extends Fault
+final class CardDying extends NothingStarts
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class CardDying extends Fault
     public function label(): string
     {
         return 'the card is failing';
-    }
-
-    public function findsSystem(): bool
-    {
-        return false;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** An empty card. */
-final class CardEmpty extends Fault
+final class CardEmpty extends NothingStarts
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class CardEmpty extends Fault
     public function label(): string
     {
         return 'nothing was written to the card';
-    }
-
-    public function findsSystem(): bool
-    {
-        return false;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The card does not touch its contacts. */
-final class CardLoose extends Fault
+final class CardLoose extends NothingStarts
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class CardLoose extends Fault
     public function label(): string
     {
         return 'the card is not seated';
-    }
-
-    public function findsSystem(): bool
-    {
-        return false;
     }
 
     protected function traces(): array

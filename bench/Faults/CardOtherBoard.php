@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The image does not know this board. */
-final class CardOtherBoard extends Fault
+final class CardOtherBoard extends NothingStarts
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class CardOtherBoard extends Fault
     public function label(): string
     {
         return 'the image is for another board';
-    }
-
-    public function findsSystem(): bool
-    {
-        return false;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The card lies with its contacts away from the board. */
-final class CardTurned extends Fault
+final class CardTurned extends NothingStarts
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class CardTurned extends Fault
     public function label(): string
     {
         return 'the card is in the wrong way round';
-    }
-
-    public function findsSystem(): bool
-    {
-        return false;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** Nothing more can be written. */
-final class DiskFull extends Fault
+final class DiskFull extends ServiceGone
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class DiskFull extends Fault
     public function label(): string
     {
         return 'its disk is full';
-    }
-
-    public function opens(int $port): bool
-    {
-        return $port === 22;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** A line without nofail waits for a disk that is not there. */
-final class DiskStops extends Fault
+final class DiskStops extends NoAddress
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class DiskStops extends Fault
     public function label(): string
     {
         return 'a missing disk stops its start';
-    }
-
-    public function getsAddress(): bool
-    {
-        return false;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The kernel gave the interface another name. */
-final class InterfaceRenamed extends Fault
+final class InterfaceRenamed extends NoAddress
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class InterfaceRenamed extends Fault
     public function label(): string
     {
         return 'its network interface has another name';
-    }
-
-    public function getsAddress(): bool
-    {
-        return false;
     }
 
     protected function traces(): array

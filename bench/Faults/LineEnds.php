@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** An editor wrote CRLF. */
-final class LineEnds extends Fault
+final class LineEnds extends NoAddress
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class LineEnds extends Fault
     public function label(): string
     {
         return 'the settings have line ends of another system';
-    }
-
-    public function getsAddress(): bool
-    {
-        return false;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The service is bound to 127.0.0.1. */
-final class LoopbackOnly extends Fault
+final class LoopbackOnly extends ServiceGone
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class LoopbackOnly extends Fault
     public function label(): string
     {
         return 'its service listens to itself only';
-    }
-
-    public function opens(int $port): bool
-    {
-        return $port === 22;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** Started by hand once, never enabled. */
-final class NotEnabled extends Fault
+final class NotEnabled extends ServiceGone
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class NotEnabled extends Fault
     public function label(): string
     {
         return 'its service is not enabled';
-    }
-
-    public function opens(int $port): bool
-    {
-        return $port === 22;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The service came back on another port. */
-final class OtherPort extends Fault
+final class OtherPort extends ServiceGone
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class OtherPort extends Fault
     public function label(): string
     {
         return 'its service listens on another port';
-    }
-
-    public function opens(int $port): bool
-    {
-        return $port === 22;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** Another machine answers DHCP, with other numbers. */
-final class SecondDhcp extends Fault
+final class SecondDhcp extends NoAddress
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class SecondDhcp extends Fault
     public function label(): string
     {
         return 'a second machine hands out addresses';
-    }
-
-    public function getsAddress(): bool
-    {
-        return false;
     }
 
     protected function traces(): array

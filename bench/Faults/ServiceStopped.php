@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The service ended with an error. */
-final class ServiceStopped extends Fault
+final class ServiceStopped extends ServiceGone
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class ServiceStopped extends Fault
     public function label(): string
     {
         return 'its service stopped';
-    }
-
-    public function opens(int $port): bool
-    {
-        return $port === 22;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The boot partition was damaged by pulling the plug. */
-final class StartDamaged extends Fault
+final class StartDamaged extends NothingStarts
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class StartDamaged extends Fault
     public function label(): string
     {
         return 'the power was pulled while it wrote';
-    }
-
-    public function findsSystem(): bool
-    {
-        return false;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The login ended, and the build with it. */
-final class StepCut extends Fault
+final class StepCut extends ServiceGone
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class StepCut extends Fault
     public function label(): string
     {
         return 'a build was cut off';
-    }
-
-    public function opens(int $port): bool
-    {
-        return $port === 22;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** Packages are half configured. */
-final class UpgradeBroken extends Fault
+final class UpgradeBroken extends ServiceGone
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class UpgradeBroken extends Fault
     public function label(): string
     {
         return 'an upgrade broke off';
-    }
-
-    public function opens(int $port): bool
-    {
-        return $port === 22;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The radio stays off without a country. */
-final class WrongCountry extends Fault
+final class WrongCountry extends NoAddress
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class WrongCountry extends Fault
     public function label(): string
     {
         return 'the radio has no country';
-    }
-
-    public function getsAddress(): bool
-    {
-        return false;
     }
 
     protected function traces(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The network refuses the passphrase. */
-final class WrongPassphrase extends Fault
+final class WrongPassphrase extends NoAddress
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class WrongPassphrase extends Fault
     public function label(): string
     {
         return 'the Wi-Fi passphrase is wrong';
-    }
-
-    public function getsAddress(): bool
-    {
-        return false;
     }
 
     protected function traces(): array

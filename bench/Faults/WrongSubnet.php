@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bench\Faults;
 
 /** The address on the card is not of this network. */
-final class WrongSubnet extends Fault
+final class WrongSubnet extends NoAddress
 {
     public function name(): string
     {
@@ -15,11 +15,6 @@ final class WrongSubnet extends Fault
     public function label(): string
     {
         return 'its fixed address is of another network';
-    }
-
-    public function getsAddress(): bool
-    {
-        return false;
     }
 
     protected function traces(): array

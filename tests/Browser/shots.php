@@ -40,6 +40,15 @@ $broken = function (): array {
 
     return glob("{$folder}/*") ?: [];
 };
+/** From the card's form to its files. */
+$makeCard = function () use ($chrome): void {
+    $chrome->until(fn (): bool => $chrome->has('#public_key'));
+    $chrome
+        ->find('#public_key')
+        ->sendKeys('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
+    $chrome->press('Make the files');
+    $chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
+};
 $picture('ground', '/');
 $picture('plan', '/plan?board=cobble&supply=supply-2a5&cable=thin-1m&also=dns-filter');
 foreach (
@@ -59,12 +68,7 @@ $chrome->find('#name')->sendKeys('wren.local');
 $chrome->until(fn (): bool => str_contains($chrome->text(), 'holds a dot'));
 $chrome->find('#name')->clear()->sendKeys('wren');
 $chrome->press('Keep both');
-$chrome->until(fn (): bool => $chrome->has('#public_key'));
-$chrome
-    ->find('#public_key')
-    ->sendKeys('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
-$chrome->press('Make the files');
-$chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
+$makeCard();
 $picture('card');
 $chrome->go('/card/target?box=7');
 foreach (['before' => 'without', 'after' => 'with'] as $field => $list) {
@@ -82,12 +86,7 @@ $chrome->press('Look it over');
 $chrome->until(fn (): bool => str_contains($chrome->text(), 'Mended'));
 $picture('lint');
 $chrome->go('/boxes/7/card');
-$chrome->until(fn (): bool => $chrome->has('#public_key'));
-$chrome
-    ->find('#public_key')
-    ->sendKeys('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
-$chrome->press('Make the files');
-$chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
+$makeCard();
 $chrome->press('Put the card into');
 $chrome->until(fn (): bool => str_contains($chrome->text(), 'is in its board'));
 $chrome->driver
@@ -127,12 +126,7 @@ $chrome->go('/plan?job=print-host')->press('Keep this plan');
 $chrome->until(fn (): bool => $chrome->has('#checks'));
 $chrome->find('#name')->clear()->sendKeys('stilt');
 $chrome->press('Keep both');
-$chrome->until(fn (): bool => $chrome->has('#public_key'));
-$chrome
-    ->find('#public_key')
-    ->sendKeys('ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk');
-$chrome->press('Make the files');
-$chrome->until(fn (): bool => str_contains($chrome->text(), '#cloud-config'));
+$makeCard();
 $chrome->press('Put the card into');
 $chrome->until(fn (): bool => str_contains($chrome->text(), 'is in its board'));
 $chrome->go('/boxes/8')->press('Bring it up');
