@@ -5,45 +5,79 @@ declare(strict_types=1);
 namespace App\BringUp;
 
 use App\Catalogue\Playbooks;
+use App\Models\Box;
 use App\Models\Network;
 use App\Models\Run;
-use App\Models\RunStep;
+use App\Plan\BoxPlan;
 use Burrow\BringUp\Evening\Evening;
 use Burrow\BringUp\Evening\Lane;
 use Burrow\BringUp\Evening\Slot;
 use Burrow\BringUp\Evening\Task;
 use Burrow\BringUp\Evening\Timetable;
+use Burrow\Household\Stage;
+use Burrow\Plan\Time\ImageTime;
 use DateTimeImmutable;
 use DateTimeZone;
-use Illuminate\Support\Collection;
 
-/** All runs that are not over, with one pair of hands, from now on. */
+/**
+ * All runs that are not over, and boxes that have a name and wait for theirs, with one pair of hands and one card reader,
+ * from now on.
+ */
 final class EveningDesk
 {
-    /** More runs nobody plays in one evening. */
+    /** More nobody plays in one evening. */
     private const MOST = 12;
 
-    /** @var Collection<string, Run> by the name of their box */
-    public readonly Collection $runs;
+    /** The card in and out of the reader, and the tool set going: common practice. */
+    private const CARD_HANDS = 180.0;
+
+    /** Common practice for a small image with its comparison, where the plan has no image. */
+    private const CARD_WAIT = 420.0;
+
+    private const READER = 'card reader';
+
+    /** The step before any run. */
+    private const CARD = 'card';
 
     public readonly Evening $evening;
 
-    /** @var array<string, array<string, string>> run => step => title */
+    /** @var array<string, string> name of a lane => address of the page where its next step is */
+    public readonly array $pages;
+
+    /** @var array<string, array<string, string>> lane => step => title */
     private array $titles = [];
 
-    public function __construct(Playbooks $playbooks)
+    public function __construct(private readonly Playbooks $playbooks)
     {
-        $this->runs = Run::query()
-            ->whereNull('finished_at')
-            ->with(['box.network', 'box.jobs', 'steps'])
-            ->latest('id')
-            ->limit(self::MOST)
-            ->get()
-            ->keyBy(fn (Run $run): string => $run->box->called());
-        $lanes = [];
-        foreach ($this->runs as $name => $run) {
-            $lanes[] = new Lane((string) $name, $this->tasks((string) $name, new RunBook($run, $playbooks)));
+        $lanes = $pages = [];
+        foreach (
+            Run::query()
+                ->whereNull('finished_at')
+                ->with(['box.network', 'box.jobs', 'steps'])
+                ->latest('id')
+                ->limit(self::MOST)
+                ->get() as $run
+        ) {
+            $name = $run->box->called();
+            $pages[$name] = "/runs/{$run->id}";
+            $lanes[] = new Lane($name, $this->ofRun($name, new RunBook($run, $playbooks)));
         }
+        foreach (
+            Box::query()
+                ->where('stage', Stage::Named)
+                ->whereDoesntHave('run')
+                ->with(['network', 'jobs'])
+                ->latest('id')
+                ->limit(self::MOST)
+                ->get() as $box
+        ) {
+            if (count($lanes) < self::MOST && ! isset($pages[$box->called()])) {
+                $pages[$box->called()] =
+                    $box->card_written_at === null ? "/boxes/{$box->id}/card" : "/boxes/{$box->id}";
+                $lanes[] = new Lane($box->called(), $this->ofBox($box));
+            }
+        }
+        $this->pages = $pages;
         $now = new DateTimeImmutable('@'.now()->getTimestamp());
         $this->evening = new Evening(Timetable::of($lanes), $now->setTimezone(new DateTimeZone(Network::zone())));
     }
@@ -53,14 +87,20 @@ final class EveningDesk
         return $this->titles[$slot->run][$slot->task->id] ?? $slot->task->id;
     }
 
+    /** @return list<string> names of the lanes, in their order */
+    public function names(): array
+    {
+        return array_map(strval(...), array_keys($this->pages));
+    }
+
     /** @return list<Task> */
-    private function tasks(string $name, RunBook $book): array
+    private function ofRun(string $name, RunBook $book): array
     {
         $tasks = [];
         foreach ($book->run->steps as $step) {
             if (! $step->isFinished()) {
                 [$hands, $wait] = $book->left($step);
-                $this->titles[$name][$step->step] = $this->titleOf($book, $step);
+                $this->titles[$name][$step->step] = $book->step($step)->title;
                 $tasks[] = new Task($step->step, $hands, $wait);
             }
         }
@@ -68,8 +108,28 @@ final class EveningDesk
         return $tasks;
     }
 
-    private function titleOf(RunBook $book, RunStep $step): string
+    /**
+     * A box whose run has not begun: its card, where that is not written yet, and the steps that its run would have.
+     *
+     * @return list<Task>
+     */
+    private function ofBox(Box $box): array
     {
-        return $book->step($step)->title;
+        $name = $box->called();
+        $run = (new Run(['learned' => []]))->setRelation('box', $box)->setRelation('steps', $box->newCollection());
+        $tasks = [];
+        if ($box->card_written_at === null) {
+            $plan = BoxPlan::of($box, $this->playbooks->catalogue);
+            $this->titles[$name][self::CARD] = 'Write its card';
+            $wait = $plan === null ? self::CARD_WAIT : (new ImageTime($plan))->time()->seconds;
+            $tasks[] = new Task(self::CARD, self::CARD_HANDS, $wait, [self::READER]);
+        }
+        foreach ((new RunBook($run, $this->playbooks))->steps->list as $step) {
+            $this->titles[$name][$step->id] = $step->title;
+            $wait = (($step->waitFrom->seconds ?? 0.0) + ($step->waitTo->seconds ?? 0.0)) / 2;
+            $tasks[] = new Task($step->id, $step->hands->seconds, $wait);
+        }
+
+        return $tasks;
     }
 }

@@ -106,7 +106,7 @@ final class Catalogue
                     'box' => 'BringUp/schema/box.schema.json',
                     'network' => 'Addresses/schema/network.schema.json',
                     'timetable' => 'BringUp/schema/timetable.schema.json',
-                    'case', 'causes', 'checks' => "Diagnosis/schema/{$kind}.schema.json",
+                    'diagnosis' => 'Diagnosis/schema/case.schema.json',
                     'playbook' => 'BringUp/playbooks/playbook.schema.json',
                     default => "Catalogue/schema/{$kind}.schema.json",
                 },

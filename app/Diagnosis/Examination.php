@@ -12,6 +12,7 @@ use App\Models\BoxJob;
 use App\Models\Diagnosis;
 use App\Models\RunStep;
 use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Diagnosis\Circumstances;
 use Burrow\Diagnosis\Conversation;
 use Burrow\Diagnosis\Know\Cause;
@@ -82,7 +83,7 @@ final readonly class Examination
 
         return Circumstances::of(
             $jobs,
-            $box->link === null ? null : $box->link === 'wired',
+            LinkKind::tryFrom((string) $box->link),
             $box->start !== 'drive',
         );
     }

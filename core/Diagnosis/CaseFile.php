@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Diagnosis;
 
 use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Catalogue\Shelf;
 use Burrow\Diagnosis\Know\Knowledge;
 use Burrow\Judgement\Findings;
@@ -70,7 +71,7 @@ final readonly class CaseFile
         }
         $circumstances = Circumstances::of(
             array_map(fn (string $job): Job => $shelf->jobs[$job], $jobs),
-            isset($data['link']) ? $data['link'] === 'wired' : null,
+            LinkKind::tryFrom($data['link'] ?? ''),
             isset($data['start']) ? $data['start'] === 'card' : null,
         );
         $talk = Conversation::of(

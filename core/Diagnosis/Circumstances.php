@@ -6,6 +6,7 @@ namespace Burrow\Diagnosis;
 
 use Burrow\Catalogue\Job\Job;
 use Burrow\Catalogue\Job\JobPort;
+use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Net\Protocol;
 
 /**
@@ -23,10 +24,10 @@ final readonly class Circumstances
 
     /**
      * @param  list<Job>  $jobs  none: nothing is known of them
-     * @param  ?bool  $wired  by cable, by radio, or not known
+     * @param  ?LinkKind  $link  null: not known
      * @param  ?bool  $card  it starts from a card, from a drive, or not known
      */
-    public static function of(array $jobs = [], ?bool $wired = null, ?bool $card = null): self
+    public static function of(array $jobs = [], ?LinkKind $link = null, ?bool $card = null): self
     {
         $any = fn (callable $test): bool => array_filter($jobs, $test) !== [];
         $ports = array_merge(...array_map(fn (Job $job): array => $job->ports, $jobs));
@@ -47,7 +48,12 @@ final readonly class Circumstances
 
         return new self([
             ...$has,
-            ...$wired === null ? [] : ['wired' => $wired, 'wifi' => ! $wired],
+            ...$link === null
+                ? []
+                : [
+                    'wired' => $link === LinkKind::Wired || $link === LinkKind::UsbWired,
+                    'wifi' => $link === LinkKind::Wireless,
+                ],
             ...$card === null ? [] : ['card' => $card],
         ]);
     }

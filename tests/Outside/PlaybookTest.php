@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Burrow\Plan\Time\InstallTime;
 use Symfony\Component\Yaml\Yaml;
 
 // The playbooks at the terminal's door.
@@ -128,3 +129,16 @@ test('what a plan says of hands and waiting is what the steps add up to', functi
         ->toBeGreaterThanOrEqual(floor($minutes(array_column($waits, 0))))
         ->toBeLessThanOrEqual(ceil($minutes(array_column($waits, 1))));
 })->with(array_keys(entryFiles('playbook')));
+
+test('two jobs on one box take together what their common playbook adds up to', function (string $jobs): void {
+    $steps = json_decode(playbookOf("{$jobs} --json")['out'], true)['steps'];
+    $hands = array_sum(array_column($steps, 'hands_s'));
+    $said = InstallTime::of(plan(job: str_replace(',', ' ', $jobs)))->hands()->seconds;
+    expect(abs($said - $hands))->toBeLessThanOrEqual(max(300, 0.2 * $hands), "{$jobs}: {$said} for {$hands}");
+})->with([
+    'dns-filter,tunnel-endpoint',
+    'file-store,dns-filter',
+    'media-library,dns-filter',
+    'audio-player,dns-filter',
+    'file-store,audio-player,dns-filter',
+]);

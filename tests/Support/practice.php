@@ -76,7 +76,7 @@ final class Practice
             default => 'dewpoint',
         };
         $box = Box::query()->where('name', $name)->firstOrFail();
-        $box->update(['link' => $radio === [] ? 'wired' : 'wifi', 'silent_since' => null]);
+        $box->update(['link' => $radio === [] ? 'wired' : 'wireless', 'silent_since' => null]);
 
         return $box->load(['jobs', 'network', 'services', 'run']);
     }

@@ -45,7 +45,7 @@ final class DiagnoseCommand extends Command
         if ($text === null) {
             return 2;
         }
-        $read = CaseFile::read($text, Catalogue::schema('case'), basename($file), $knowledge, $catalogue->shelf());
+        $read = CaseFile::read($text, Catalogue::schema('diagnosis'), basename($file), $knowledge, $catalogue->shelf());
         if ($read->talk === null) {
             return $this->option('json')
                 ? $this->json(['causes' => [], 'next' => null, 'findings' => $read->findings], 1)

@@ -26,6 +26,11 @@ final readonly class InstallTime implements PlannerPart
 
     private const LONG_HOURS = 2;
 
+    /** Seconds of the steps that every job's playbook has, as they add up there. */
+    private const SHARED_HANDS = 17.0 * 60;
+
+    private const SHARED_WAITING = 15.5 * 60;
+
     private function __construct(private PlanInput $plan)
     {
     }
@@ -37,19 +42,30 @@ final readonly class InstallTime implements PlannerPart
 
     public function hands(): Duration
     {
-        return array_reduce(
-            $this->plan->jobs,
-            fn (Duration $sum, Job $job): Duration => $sum->plus($this->plan->school($job)->hands),
-            Duration::seconds(0),
+        return $this->together(
+            array_map(fn (Job $job): Duration => $this->plan->school($job)->hands, $this->plan->jobs),
+            self::SHARED_HANDS,
         );
     }
 
     public function waiting(): Duration
     {
-        return array_reduce(
-            $this->plan->jobs,
-            fn (Duration $sum, Job $job): Duration => $sum->plus($this->waitingFor($job)),
-            Duration::seconds(0),
+        return $this->together(array_map($this->waitingFor(...), $this->plan->jobs), self::SHARED_WAITING);
+    }
+
+    /**
+     * What each job takes alone holds the steps from the card to the first restart; together they are taken once.
+     *
+     * @param  list<Duration>  $alone
+     */
+    private function together(array $alone, float $shared): Duration
+    {
+        $seconds = array_map(fn (Duration $one): float => $one->seconds, $alone);
+
+        return Duration::seconds(
+            $seconds === []
+                ? 0.0
+                : max(max($seconds), array_sum($seconds) - (count($seconds) - 1) * $shared),
         );
     }
 
@@ -100,6 +116,19 @@ final readonly class InstallTime implements PlannerPart
                 ),
                 $this->plan->jobs,
             ),
+            ...count($this->plan->jobs) < 2
+                ? []
+                : [
+                    Line::computed(
+                        'steps that they share',
+                        'taken once: −'.
+                            Duration::seconds(self::SHARED_HANDS).
+                            ' and −'.
+                            Duration::seconds(self::SHARED_WAITING).
+                            ' for each further job',
+                        "{$this->hands()} + {$this->waiting()}",
+                    ),
+                ],
         );
     }
 

@@ -20,7 +20,7 @@
                                 @endisset
                                 <form method="post" action="{{ route('bench.power') }}">@csrf<input type="hidden" name="board" value="{{ $board['id'] }}"><input type="hidden"
                                         name="on" value="{{ $board['powered'] ? 0 : 1 }}"><button
-                                        class="ghost">{{ $board['powered'] ? 'Take the power away' : 'Power on' }}</button></form>
+                                        class="ghost" id="power-{{ $board['id'] }}">{{ $board['powered'] ? 'Take the power away' : 'Power on' }}</button></form>
                             </span>
                         </div>
                         @if ($board['card'] !== [])

@@ -1,13 +1,13 @@
 @php($first = $evening->first())
 @php($breaks = $evening->breaks())
-<x-page :title="$desk->runs->count() === 1 ? 'This evening' : 'Bringing up ' . $desk->runs->count() . ' boxes'" place="boxes">
+<x-page :title="count($desk->pages) === 1 ? 'This evening' : 'Bringing up ' . count($desk->pages) . ' boxes'" place="boxes">
     <x-slot:say>
-        @if ($desk->runs->isEmpty())
+        @if ($desk->pages === [])
             <b>Nothing is being brought up.</b> Plan a box, write its card and begin; two or three together take much less than one after another.
         @else
             <b>All over by {{ $evening->finish()->format('H:i') }}{{ $evening->finish()->format('Y-m-d') === $evening->now->format('Y-m-d') ? '' : ' on ' . $evening->finish()->format('j F') }}.</b>
             {{ Burrow\Quantity\Duration::seconds($evening->timetable->hands()) }} of your hands;
-            @if ($desk->runs->count() > 1)
+            @if (count($desk->pages) > 1)
                 one after another it would take until {{ $evening->at($evening->timetable->oneAfterAnother())->format('H:i') }}.
             @endif
             @if ($breaks !== [])
@@ -15,13 +15,13 @@
             @endif
         @endif
     </x-slot:say>
-    @if ($desk->runs->isEmpty())
+    @if ($desk->pages === [])
         <x-empty title="No run is open" href="/plan" link="New box">Runs that are begun stand here together, with one pair of hands.</x-empty>
     @else
         <div class="aside">
             <div>
                 <div class="picture evening" tabindex="0" aria-label="Timetable, may be scrolled">
-                    <svg viewBox="0 0 {{ $picture::WIDTH }} {{ $picture->height }}" role="img" aria-label="Timetable of {{ $desk->runs->keys()->implode(', ') }}; the same stands in the table below">
+                    <svg viewBox="0 0 {{ $picture::WIDTH }} {{ $picture->height }}" role="img" aria-label="Timetable of {{ implode(', ', $desk->names()) }}; the same stands in the table below">
                         <defs>
                             <pattern id="by-itself" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="2.500" height="7" class="e-hatch" /></pattern>
                         </defs>
@@ -53,7 +53,7 @@
                                 <tr>
                                     <td class="mono">{{ $evening->at($slot->start)->format('H:i') }}</td>
                                     <td class="mono">{{ $evening->at($slot->end())->format('H:i') }}</td>
-                                    <td><a href="{{ route('run', $desk->runs[$slot->run]) }}">{{ $slot->run }}</a></td>
+                                    <td><a href="{{ $desk->pages[$slot->run] }}">{{ $slot->run }}</a></td>
                                     <td>{{ $desk->title($slot) }}</td>
                                     <td>{{ $slot->task->hands > 0 ? Burrow\Quantity\Duration::seconds($slot->task->hands) . ' by hand' : 'by itself' }}</td>
                                 </tr>
@@ -72,7 +72,7 @@
                                 Then {{ $evening->then()->run }}, {{ lcfirst($desk->title($evening->then())) }}, at {{ $evening->at($evening->then()->start)->format('H:i') }}.
                             @endif
                         </p>
-                        <div class="row"><a class="act" href="{{ route('run', $desk->runs[$first->run]) }}" data-done>Go to this step</a></div>
+                        <div class="row"><a class="act" href="{{ $desk->pages[$first->run] }}" data-done>Go to this step</a></div>
                     </section>
                 @endif
                 @if ($evening->waits() !== [])

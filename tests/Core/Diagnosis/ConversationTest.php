@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Diagnosis\Circumstances;
 use Burrow\Diagnosis\Draw\HolePicture;
 use Burrow\Diagnosis\Draw\RootPicture;
@@ -32,7 +33,7 @@ test('it begins with what happens', function (): void {
 });
 
 test('what a box has not is not looked at, and is not its trouble', function (): void {
-    $wired = Circumstances::of(wired: true);
+    $wired = Circumstances::of(link: LinkKind::Wired);
     expect(offered(['complaint' => 'silent-new'], $wired))
         ->not->toContain('try-wifi')
         ->and(offered(['complaint' => 'silent-new'], $wired))
@@ -56,6 +57,10 @@ test('what a box has not is not looked at, and is not its trouble', function ():
         ->and(Circumstances::of([catalogue('job')['tunnel-endpoint']])->weight('tunnel'))
         ->toBe(1.0)
         ->and(Circumstances::of([catalogue('job')['automation-hub']])->weight('page'))
+        ->toBe(1.0)
+        ->and(Circumstances::of(link: LinkKind::UsbCable)->weight('wifi'))
+        ->toBe(0.0)
+        ->and(Circumstances::of(link: LinkKind::Wireless)->weight('wifi'))
         ->toBe(1.0)
         ->and(Circumstances::of(card: false)->weight('card'))
         ->toBe(0.0);

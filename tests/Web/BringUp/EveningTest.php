@@ -2,10 +2,13 @@
 
 declare(strict_types=1);
 
+use App\BringUp\EveningDesk;
 use App\BringUp\RunBook;
 use App\BringUp\RunDesk;
 use App\Catalogue\Playbooks;
 use App\Models\RunStep;
+use Burrow\BringUp\Evening\Slot;
+use Burrow\Household\Stage;
 use Sabre\VObject\Reader;
 
 // The page that leads through several runs.
@@ -65,4 +68,30 @@ test('done by a time of the clock, and what is none', function (string $by, stri
 test('without a run the page says what would stand here', function (): void {
     $this->asKeeper()->get('/evening')->assertOk()->assertSee('Nothing is being brought up')->assertSee('New box');
     expect(Reader::read($this->get('/evening/hands.ics')->getContent())->VEVENT)->toBeNull();
+});
+
+test('two boxes that wait for their cards share one reader', function (): void {
+    foreach (['lark' => '172.22.8.17', 'finch' => '172.22.8.18'] as $name => $address) {
+        newBox([
+            'name' => $name,
+            'address' => $address,
+            'stage' => Stage::Named,
+            'card' => 'card-32-a1',
+            'image' => 'server-64',
+            'case' => 'vented',
+        ]);
+    }
+    $slots = array_values(
+        array_filter(
+            app(EveningDesk::class)->evening->timetable->slots,
+            fn (Slot $slot): bool => $slot->task->id === 'card',
+        ),
+    );
+    expect($slots)
+        ->toHaveCount(2)
+        ->and($slots[0]->task->wait)
+        ->toBeGreaterThan(120)
+        ->and($slots[1]->start)
+        ->toBeGreaterThanOrEqual($slots[0]->end());
+    $this->asKeeper()->get('/evening')->assertSee('card reader')->assertSee('write its card')->assertSee('/card');
 });

@@ -22,7 +22,7 @@ final class EveningController
         return view('bringup.evening', [
             'desk' => $desk,
             'evening' => $desk->evening,
-            'picture' => EveningPicture::of($desk->evening, array_keys($desk->runs->all()), $desk->title(...)),
+            'picture' => EveningPicture::of($desk->evening, $desk->names(), $desk->title(...)),
             'by' => $by,
             'latest' => preg_match('/^([01]?\d|2[0-3]):[0-5]\d$/D', $by) === 1
                     ? $desk->evening->latestStart(self::next($by, $desk->evening->now))
