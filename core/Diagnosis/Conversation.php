@@ -381,10 +381,11 @@ final class Conversation implements JsonSerializable
         foreach ($head as $at => $probability) {
             [$cause, $other] = $this->odds()->list[$at];
             $shares =
-                $cause === '' ? null : $this->knowledge->answers($check->id, $cause, $other === '' ? null : $other);
-            foreach ($answers as $answer => $sum) {
-                $share = $shares[$answer] ?? Odds::byElse($this->knowledge, $check->id, (string) $answer);
-                $answers[$answer] = $sum + $probability * $share;
+                $cause === ''
+                    ? $this->odds()->byElse($check->id)
+                    : $this->knowledge->answers($check->id, $cause, $other === '' ? null : $other);
+            foreach ($shares as $answer => $share) {
+                $answers[$answer] += $probability * $share;
                 $within -= $share > 0 ? $probability * $share * log($share, 2) : 0.0;
             }
         }

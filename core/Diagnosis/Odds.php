@@ -14,7 +14,7 @@ use Burrow\Diagnosis\Know\Knowledge;
  * Explanations are each cause alone, each two at once, and something else. Two at once are as likely as their odds'
  * product, in all TOGETHER of the cases; something else is ELSE of them.
  */
-final readonly class Odds
+final class Odds
 {
     /** Two things at once, of all evenings. Common practice: one in eight. */
     public const TOGETHER = 0.125;
@@ -28,12 +28,19 @@ final readonly class Odds
     /** Explanations less likely than this part of the likeliest are let go; together they hold next to nothing. */
     private const NEGLIGIBLE = 2e-6;
 
+    /** @var array<string, array<string, float>> check => what an unknown trouble shows there */
+    private array $elsewhere = [];
+
     /**
      * @param  list<array{string, string, float}>  $list  cause, other cause or "", probability; likeliest first;
      *         something else is two times ""
+     * @param  array<string, float>  $resembled  cause => how much an unknown trouble resembles it by now; sums to 1
      */
-    private function __construct(private Knowledge $knowledge, public array $list)
-    {
+    private function __construct(
+        private readonly Knowledge $knowledge,
+        public readonly array $list,
+        private readonly array $resembled,
+    ) {
     }
 
     /**
@@ -57,19 +64,45 @@ final readonly class Odds
         $prior = array_map(fn (float $odds): float => $odds / $total, $prior);
         $list = self::alone($knowledge, $prior, $seen);
         $list = [...$list, ...self::together($knowledge, $prior, $seen)];
-        $list[] = ['', '', self::ELSE * self::elsewhere($knowledge, $prior, $seen)];
+        $resembled = self::resembled($knowledge, $prior, $seen);
+        $list[] = ['', '', self::ELSE * array_sum($resembled)];
         $most = max(array_map(fn (array $one): float => $one[2], $list)) * self::NEGLIGIBLE;
         $list = array_values(array_filter($list, fn (array $one): bool => $one[2] >= $most));
         usort($list, fn (array $one, array $other): int => $other[2] <=> $one[2]);
         $sum = array_sum(array_map(fn (array $one): float => $one[2], $list)) ?: 1.0;
 
-        return new self($knowledge, array_map(fn (array $one): array => [$one[0], $one[1], $one[2] / $sum], $list));
+        $like = array_sum($resembled) ?: 1.0;
+
+        return new self(
+            $knowledge,
+            array_map(fn (array $one): array => [$one[0], $one[1], $one[2] / $sum], $list),
+            array_map(fn (float $weight): float => $weight / $like, $resembled),
+        );
     }
 
-    /** What an unknown trouble shows at one more check: half as on a box that is well, half anything at all. */
-    public static function byElse(Knowledge $knowledge, string $check, string $answer): float
+    /**
+     * What an unknown trouble shows at one more check, after all that was seen: as the known ones that it resembles by
+     * now, and by UNLIKE of the cases anything at all.
+     *
+     * @return array<string, float> answer => share
+     */
+    public function byElse(string $check): array
     {
-        return ($knowledge->usual[$check][$answer] + 1 / count($knowledge->usual[$check])) / 2;
+        if (isset($this->elsewhere[$check])) {
+            return $this->elsewhere[$check];
+        }
+        $mean = array_fill_keys(array_keys($this->knowledge->usual[$check]), 0.0);
+        foreach ($this->resembled as $cause => $weight) {
+            foreach ($this->knowledge->answers($check, $cause) as $answer => $share) {
+                $mean[$answer] += $weight * $share;
+            }
+        }
+        $count = count($mean);
+
+        return $this->elsewhere[$check] = array_map(
+            fn (float $share): float => (1 - self::UNLIKE) * $share + self::UNLIKE / $count,
+            $mean,
+        );
     }
 
     /** The share of an answer under the explanation at a place of the list. */
@@ -78,7 +111,7 @@ final readonly class Odds
         [$cause, $other] = $this->list[$at];
 
         return $cause === ''
-            ? self::byElse($this->knowledge, $check, $answer)
+            ? $this->byElse($check)[$answer]
             : $this->knowledge->answers($check, $cause, $other === '' ? null : $other)[$answer];
     }
 
@@ -158,19 +191,19 @@ final readonly class Odds
      *
      * @param  array<string, float>  $prior
      * @param  list<array{string, string, float}>  $seen
+     * @return array<string, float> by the cause that it resembles; their sum is the likelihood
      */
-    private static function elsewhere(Knowledge $knowledge, array $prior, array $seen): float
+    private static function resembled(Knowledge $knowledge, array $prior, array $seen): array
     {
-        $sum = 0.0;
         foreach ($prior as $id => $odds) {
             foreach ($seen as [$check, $answer, $counts]) {
                 $shares = $knowledge->shares[$check][$id] ?? $knowledge->usual[$check];
                 $odds *= ((1 - self::UNLIKE) * $shares[$answer] + self::UNLIKE / count($shares)) ** $counts;
             }
-            $sum += $odds;
+            $prior[$id] = $odds;
         }
 
-        return $sum;
+        return $prior;
     }
 
     /**

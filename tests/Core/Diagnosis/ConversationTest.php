@@ -107,7 +107,7 @@ test('what an answer would lead to is what it does lead to', function (): void {
         $after = $talk->saw(new Seen($next->check->id, $answer))->causes();
         $named = array_values(array_filter($after, fn (Likely $one) => $one->id() === $likely->id()))[0];
         // The preview weighs the forty likeliest explanations only.
-        expect(abs($named->probability - $likely->probability))->toBeLessThan(0.2, "{$answer}: {$likely->id()}");
+        expect(abs($named->probability - $likely->probability))->toBeLessThan(0.1, "{$answer}: {$likely->id()}");
     }
 });
 

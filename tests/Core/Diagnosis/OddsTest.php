@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Burrow\Diagnosis\Circumstances;
+use Burrow\Diagnosis\Conversation;
 use Burrow\Diagnosis\Know\Knowledge;
 use Burrow\Diagnosis\Likely;
 use Burrow\Diagnosis\Odds;
@@ -83,15 +84,12 @@ test(
         for ($world = 0; $world < 100; $world++) {
             $chance = dice(500 + $world);
             [$one, $other] = $prior[drawn(array_column($prior, 2), $chance)];
-            $shares = fn (string $check): array => $one === ''
-                ? array_combine(
-                    array_keys($knowledge->usual[$check]),
-                    array_map(
-                        fn (int|string $answer): float => Odds::byElse($knowledge, $check, (string) $answer),
-                        array_keys($knowledge->usual[$check]),
-                    ),
-                )
-                : $knowledge->answers($check, $one, $other === '' ? null : $other);
+            $talk = talk();
+            $shares = function (string $check) use (&$talk, $knowledge, $one, $other): array {
+                return $one === ''
+                    ? $talk->odds()->byElse($check)
+                    : $knowledge->answers($check, $one, $other === '' ? null : $other);
+            };
             $talk = talk(['complaint' => (string) drawn($shares('complaint'), $chance)]);
             for ($i = 0; $i < 3 && ($next = $talk->next(1)) !== []; $i++) {
                 $check = $next[0]->check->id;
@@ -165,4 +163,37 @@ test('what was found in this house before is likelier here', function (): void {
         ->toBeGreaterThan($of(knowledge()->with(['switch-dead' => 1])))
         ->and($of(knowledge()->with([])))
         ->toBe($common);
+});
+
+test('a check clears what is not known before it, less what is not known after its answers', function (): void {
+    $talk = Conversation::of(twoCauses(), Circumstances::of(), [new Seen('complaint', 'dead')]);
+    $doubt = fn (Conversation $one): float => -array_sum(
+        array_map(fn (array $explained): float => $explained[2] * log($explained[2], 2), $one->odds()->list),
+    );
+    $chances = ['lit' => 0.0, 'dark' => 0.0];
+    foreach ($talk->odds()->list as $at => [, , $probability]) {
+        foreach (array_keys($chances) as $answer) {
+            $chances[$answer] += $probability * $talk->odds()->share($at, 'lamp', $answer);
+        }
+    }
+    $left = 0.0;
+    foreach ($chances as $answer => $chance) {
+        $left += $chance * $doubt($talk->saw(new Seen('lamp', $answer)));
+    }
+    $next = $talk->next(1)[0];
+    expect(array_sum($chances))
+        ->toEqualWithDelta(1.0, 1e-9)
+        ->and($next->check->id)
+        ->toBe('lamp')
+        ->and($next->bits)
+        ->toEqualWithDelta($doubt($talk) - $left, 1e-9)
+        ->and($next->share)
+        ->toEqualWithDelta($next->bits / $doubt($talk), 1e-9);
+    foreach ($next->leadsTo as $answer => $likely) {
+        $after = $talk->saw(new Seen('lamp', $answer))->causes()[0];
+        expect($likely->id())
+            ->toBe($after->id())
+            ->and($likely->probability)
+            ->toEqualWithDelta($after->probability, 1e-9);
+    }
 });
