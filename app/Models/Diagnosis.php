@@ -20,7 +20,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property list<string> $skipped
  * @property list<string> $cleared
  * @property ?string $cause what it was, once it is over
- * @property ?string $note
  * @property CarbonInterface $begun_at
  * @property ?CarbonInterface $ended_at
  * @property int $revision grows with each change, so that a second tab is told
@@ -60,6 +59,15 @@ class Diagnosis extends Model
                 ->map(fn (self $one): string => (string) $one->cause)
                 ->all(),
         );
+    }
+
+    /** Takes the right to change it; false when another window was quicker. */
+    public function claim(): bool
+    {
+        return self::query()
+            ->whereKey($this->id)
+            ->where('revision', $this->revision)
+            ->update(['revision' => $this->revision + 1]) === 1;
     }
 
     /** @return list<Seen> */

@@ -18,7 +18,6 @@ return new class extends Migration
             $table->json('skipped');
             $table->json('cleared');
             $table->string('cause', 40)->nullable();
-            $table->string('note', 500)->nullable();
             $table->dateTime('begun_at');
             $table->dateTime('ended_at')->nullable();
             $table->unsignedInteger('revision')->default(0);

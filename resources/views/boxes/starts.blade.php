@@ -24,6 +24,11 @@
             @endforeach
         @endforeach
     </svg>
+    <p class="slim-text soft">Bar: it went down. Ring: it has its address. Disc: remote login answers. Squares: its port answers, its page is ready.
+        @if ($starts->usual !== null)
+            Shaded: where remote login came at the earlier starts.
+        @endif
+    </p>
     <details class="working">
         <summary><span>The same as a table</span></summary>
         <table class="lines"><tbody>

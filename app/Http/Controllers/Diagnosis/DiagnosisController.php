@@ -235,7 +235,8 @@ final class DiagnosisController
     {
         $kept = Diagnosis::openOf($box);
         $to = redirect()->route('box.diagnosis', $box);
-        if (($kept->revision ?? 0) !== $request->integer('revision')) {
+        $seen = $request->integer('revision');
+        if (($kept->revision ?? 0) !== $seen || $kept?->claim() === false) {
             return $to->with(
                 'told',
                 'This was answered in another window meanwhile; nothing was changed. This is how it stands.',
@@ -251,7 +252,7 @@ final class DiagnosisController
         ]);
         $told = $change($kept, $this->examination->of($box->load(['jobs', 'run', 'network']), $kept));
         if ($kept->exists || $kept->observations() !== []) {
-            $kept->revision++;
+            $kept->revision = $seen + 1;
             $kept->save();
         }
 
