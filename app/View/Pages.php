@@ -13,21 +13,25 @@ final class Pages
     /** Rows that a page shows; a household of thirty boxes has one page of everything. */
     public const ROWS = 200;
 
+    /** Where each is a sheet of its own and no row. */
+    public const SHEETS = 60;
+
     /**
      * @template K of int|string
      * @template T
      *
      * @param  array<K, T>  $rows  their keys stay
+     * @param  int  $shown  of them on one page
      * @return LengthAwarePaginator<K, T>
      */
-    public static function of(array $rows): LengthAwarePaginator
+    public static function of(array $rows, int $shown = self::ROWS): LengthAwarePaginator
     {
         $page = max(1, Paginator::resolveCurrentPage());
 
         return (new LengthAwarePaginator(
-            array_slice($rows, ($page - 1) * self::ROWS, self::ROWS, true),
+            array_slice($rows, ($page - 1) * $shown, $shown, true),
             count($rows),
-            self::ROWS,
+            $shown,
             $page,
         ))->withPath(Paginator::resolveCurrentPath());
     }

@@ -41,9 +41,11 @@ final class BoxController
     public function index(Household $house): View
     {
         $boxes = Box::query()
-            ->with(['jobs', 'run'])
+            ->with('jobs')
             ->orderBy('name')
             ->paginate(Pages::ROWS);
+        // Only what is on the way has a next step, which may be one of its run.
+        $boxes->getCollection()->reject(fn (Box $box): bool => $box->isInService())->load('run');
 
         return view('boxes.index', [
             'boxes' => $boxes,

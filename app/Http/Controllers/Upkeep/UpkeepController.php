@@ -31,13 +31,14 @@ final class UpkeepController
     {
         $told = $request->user()?->isKeeper() === true;
 
+        $dues = $told ? Calendar::of($house) : [];
+        $shown = Pages::of($dues, Pages::SHEETS);
+
         return view('upkeep.index', [
             'told' => $told,
-            'dues' => Pages::of($told ? Calendar::of($house) : []),
-            'late' => $told
-                ? count(array_filter(Calendar::of($house), fn (Due $due): bool => $due->isOverdue()))
-                : 0,
-            'users' => Box::query()->pluck('user', 'id'),
+            'dues' => $shown,
+            'late' => count(array_filter($dues, fn (Due $due): bool => $due->isOverdue())),
+            'users' => Box::query()->whereKey(array_keys($shown->items()))->pluck('user', 'id'),
             'again' => $told ? $this->dated() : [],
             'doubts' => $told
                 ? StepDoubt::query()
