@@ -27,7 +27,8 @@
         <section class="stack" aria-labelledby="needs">
             <h2 id="needs">What needs you</h2>
             @forelse ($findings as $finding)
-                <x-finding :finding="$finding" data-stop tabindex="-1" />
+                @php($of = $finding->code === 'upkeep.silent' ? $silent[lcfirst(strtok($finding->found, ' '))] ?? null : null)
+                <x-finding :finding="$finding" data-stop tabindex="-1" :href="$of === null ? null : route('box.diagnosis', $of)" link="Find out why" />
             @empty
                 <p class="soft">Nothing. Have a cup of tea.</p>
             @endforelse

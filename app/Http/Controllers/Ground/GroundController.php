@@ -13,6 +13,8 @@ use Burrow\Ground\Draw\Gathered;
 use Burrow\Ground\Draw\GroundPlan;
 use Burrow\Ground\Gathering;
 use Burrow\Ground\Outlook;
+use Burrow\Household\Box;
+use Burrow\Household\HearingState;
 use Burrow\Household\Household;
 use Burrow\Upkeep\Calendar;
 use Burrow\Upkeep\Due;
@@ -44,6 +46,12 @@ final class GroundController
             'picture' => GroundPlan::draw(
                 Gathered::of($boxes),
                 $request->has('narrow') ? GroundPlan::NARROW : GroundPlan::WIDE,
+            ),
+            // The first word of what is said of a silent box is its name.
+            'silent' => array_column(
+                array_filter($house->standing(), fn (Box $box): bool => $box->is(HearingState::Silent)),
+                'id',
+                'name',
             ),
             'boxes' => Pages::of($boxes),
             'ids' => array_column($house->boxes(), 'id', 'name'),
