@@ -20,8 +20,8 @@ use DateTimeImmutable;
 use DateTimeZone;
 
 /**
- * All runs that are not over, and boxes that have a name and wait for theirs, with one pair of hands and one card reader,
- * from now on.
+ * All runs that are not over, and boxes that have a name and wait for theirs, with one pair of hands and one card
+ * reader, from now on.
  */
 final class EveningDesk
 {

@@ -27,7 +27,12 @@ class Rehearsal extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['looks' => Rows::class.':check,answer,minutes,bits', 'told' => Rows::class.':cause,fault', 'begun_at' => 'datetime', 'ended_at' => 'datetime'];
+    protected $casts = [
+        'looks' => Rows::class.':check,answer,minutes,bits',
+        'told' => Rows::class.':cause,fault',
+        'begun_at' => 'datetime',
+        'ended_at' => 'datetime',
+    ];
 
     /** @return BelongsTo<Box, $this> */
     public function box(): BelongsTo

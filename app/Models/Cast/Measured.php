@@ -8,7 +8,8 @@ use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * Names with numbers from 0 on, as JSON. Whatever else stands there is left out when it is read; null when nothing does.
+ * Names with numbers from 0 on, as JSON. Whatever else stands there is left out when it is read; null when nothing is
+ * left.
  *
  * @implements CastsAttributes<array<string, float>|null, array<string, float>|null>
  */

@@ -54,7 +54,8 @@ final readonly class StartTimeline
                     $dots[] = ['x' => self::LEFT + $seconds * $scale, 'stage' => $stage, 'seconds' => $seconds];
                 }
             }
-            $rows[] = ['label' => $start['label'], 'y' => self::HEAD + $at * self::ROW + self::ROW / 2, 'dots' => $dots];
+            $y = self::HEAD + ($at + 0.5) * self::ROW;
+            $rows[] = ['label' => $start['label'], 'y' => $y, 'dots' => $dots];
         }
         $logins = array_values(
             array_filter(
