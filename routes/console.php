@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use App\BringUp\WatchStarts;
 use App\Jobs\LookAround;
-use App\Jobs\WatchStarts;
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::job(new LookAround())->everyMinute();

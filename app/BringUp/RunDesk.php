@@ -7,7 +7,6 @@ namespace App\BringUp;
 use App\Bench\BenchAway;
 use App\Bench\BenchClient;
 use App\Catalogue\Playbooks;
-use App\Jobs\WatchStarts;
 use App\Models\Box;
 use App\Models\Dependency;
 use App\Models\Identity;

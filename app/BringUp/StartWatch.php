@@ -82,7 +82,7 @@ final readonly class StartWatch
             $door === DoorState::Silent && ($stages[StartStage::Away->value] = $since);
         } else {
             $stages += $leased === null ? [] : [StartStage::Address->value => $since];
-            $stages += $door === DoorState::Silent ? [] : [StartStage::Login->value => $since];
+            $stages += $door === DoorState::Open ? [StartStage::Login->value => $since] : [];
             $stages += $this->page($run, $address, $since);
         }
         if (count($stages) !== $before) {

@@ -209,10 +209,11 @@ final readonly class Questions
     private static function named(NameAnswer $answer, DoorState $door): string
     {
         return match (true) {
-            $answer->isAnswered() => 'answers',
+            // That it knows no such name is an answer too.
+            $answer->isAnswered(), $answer->isRefused() => 'answers',
+            ! $answer->isSilent() => 'failing',
             $door === DoorState::Refused => 'refused',
-            $door === DoorState::Silent => 'silent',
-            default => 'failing',
+            default => 'silent',
         };
     }
 

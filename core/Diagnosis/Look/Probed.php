@@ -55,7 +55,7 @@ final class Probed
             $door === null => null,
             $door === DoorState::Silent => 'silent',
             $door === DoorState::Refused => 'refused',
-            $status === null => 'other-page',
+            $status === null => 'error',
             $status === self::UNAVAILABLE,
             preg_match('/\b(?:loading|preparing|starting up)\b/i', $text) === 1 => 'loading',
             $status >= 400 && $status !== 401 && $status !== 403 => 'error',

@@ -220,7 +220,7 @@ test('probes are answers only where something was asked', function (): void {
         ->and(Probed::page($shut, null, ''))
         ->toBe('refused')
         ->and(Probed::page($open, null, ''))
-        ->toBe('other-page')
+        ->toBe('error')
         ->and(Probed::page($open, 503, ''))
         ->toBe('loading')
         ->and(Probed::page($open, 200, '<h1>Loading data'))

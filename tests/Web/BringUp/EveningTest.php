@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use App\BringUp\EveningDesk;
 use App\BringUp\RunBook;
 use App\BringUp\RunDesk;
 use App\Catalogue\Playbooks;
+use App\Evening\EveningDesk;
 use App\Models\RunStep;
 use Burrow\BringUp\Evening\Slot;
 use Burrow\Household\Stage;

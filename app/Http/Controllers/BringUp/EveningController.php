@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\BringUp;
 
-use App\BringUp\EveningDesk;
+use App\Evening\EveningDesk;
 use Burrow\BringUp\Evening\Draw\EveningPicture;
 use Burrow\BringUp\Evening\EveningCalendar;
 use DateTimeImmutable;
