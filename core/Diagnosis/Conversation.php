@@ -27,19 +27,9 @@ final class Conversation implements JsonSerializable
     /** Explanations that checks are chosen by: those after them hold less than one in a hundred together, mostly. */
     private const WEIGHED = 40;
 
-    /** An explanation gives an answer when its share is at least this part of the most that any other gives. */
-    private const GIVES = 0.08;
-
-    /** An answer speaks for a cause when it is so many times likelier under it than under the others. */
-    private const SPEAKS = 1.15;
-
     private ?Odds $odds = null;
 
-    /** @var array<string, float> check => share of what was seen there, over all causes */
-    private array $foretold = [];
-
-    /** @var array<string, float> check and answer => the most that any cause gives it */
-    private array $most = [];
+    private ?Reasons $reasons = null;
 
     /** @var ?array<string, float> */
     private ?array $worth = null;
@@ -194,26 +184,17 @@ final class Conversation implements JsonSerializable
     /** @return list<Contradiction> */
     public function contradictions(): array
     {
-        if ($this->contradictions !== null) {
-            return $this->contradictions;
-        }
-        $this->contradictions = [];
-        $possible = array_keys(
-            array_filter(
-                $this->knowledge->causes,
-                fn (Cause $cause): bool => ! in_array($cause->id, $this->cleared, true) &&
-                    $this->circumstances->weight($cause->needs) > 0,
+        return $this->contradictions ??= Agreement::within(
+            $this->knowledge,
+            array_keys(
+                array_filter(
+                    $this->knowledge->causes,
+                    fn (Cause $cause): bool => ! in_array($cause->id, $this->cleared, true) &&
+                        $this->circumstances->weight($cause->needs) > 0,
+                ),
             ),
+            $this->seen,
         );
-        foreach ($this->seen as $i => $one) {
-            foreach (array_slice($this->seen, $i + 1) as $other) {
-                if (! $this->agree($one, $other, $possible)) {
-                    $this->contradictions[] = new Contradiction($one, $other);
-                }
-            }
-        }
-
-        return $this->contradictions;
     }
 
     public function odds(): Odds
@@ -289,52 +270,6 @@ final class Conversation implements JsonSerializable
         return ! in_array($complaint, ['silent-new', 'silent-old', 'no-login'], true) &&
             in_array($this->answer('reach') ?? 'login', ['login'], true) &&
             in_array($this->answer('login-says') ?? 'accepted', ['accepted'], true);
-    }
-
-    /**
-     * Whether a cause, or two at once, gives both answers. Something else explains whatever it likes, and so nothing.
-     *
-     * @param  list<string>  $possible  causes
-     */
-    private function agree(Seen $one, Seen $other, array $possible): bool
-    {
-        foreach ($possible as $cause) {
-            if ($this->gives($one, $cause) && $this->gives($other, $cause)) {
-                return true;
-            }
-        }
-        foreach ($possible as $at => $first) {
-            foreach (array_slice($possible, $at + 1) as $second) {
-                if ($this->giveTogether($one, $first, $second) && $this->giveTogether($other, $first, $second)) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
-    }
-
-    /** A cause gives an answer when its share is not far below the most that any cause gives it. */
-    private function gives(Seen $seen, string $cause): bool
-    {
-        $most = $this->most[$seen->check.' '.$seen->answer] ??= max(
-            $this->knowledge->usual[$seen->check][$seen->answer],
-            ...array_column($this->knowledge->shares[$seen->check] ?? [], $seen->answer),
-        );
-
-        return $this->knowledge->answers($seen->check, $cause)[$seen->answer] >= self::GIVES * $most;
-    }
-
-    /** Of two at one place both must give it; of others the one that bites earlier, or who shows it at all. */
-    private function giveTogether(Seen $seen, string $one, string $other): bool
-    {
-        $shown = $this->knowledge->shares[$seen->check] ?? [];
-        if (! isset($shown[$one], $shown[$other])) {
-            return $this->gives($seen, isset($shown[$other]) ? $other : $one);
-        }
-        $by = $this->knowledge->causes[$one]->layer->depth() <=> $this->knowledge->causes[$other]->layer->depth();
-
-        return ($by > 0 || $this->gives($seen, $one)) && ($by < 0 || $this->gives($seen, $other));
     }
 
     /**
@@ -448,45 +383,13 @@ final class Conversation implements JsonSerializable
             return new Likely(null, min(1.0, $probability), 'nothing known fits; kept open');
         }
 
-        return new Likely($this->knowledge->causes[$id], min(1.0, $probability), $this->because($id));
-    }
+        $this->reasons ??= new Reasons(
+            $this->knowledge,
+            $this->circumstances,
+            $this->seen,
+            $this->answer(Check::FIRST),
+        );
 
-    /** The answer that speaks most for a cause, held against all causes with the same complaint. */
-    private function because(string $cause): string
-    {
-        $best = null;
-        $most = self::SPEAKS;
-        foreach ($this->seen as $seen) {
-            $own = $this->knowledge->answers($seen->check, $cause)[$seen->answer];
-            $ratio = $own / $this->foretold($seen);
-            if ($seen->check !== Check::FIRST && $ratio > $most) {
-                $most = $ratio;
-                $best = $seen;
-            }
-        }
-
-        return $best === null ? '' : lcfirst($this->knowledge->checks[$best->check]->answers[$best->answer]->label);
-    }
-
-    /** The share of an answer over all causes, each by its odds and by how it gives the complaint. */
-    private function foretold(Seen $seen): float
-    {
-        return $this->foretold[$seen->check] ??= $this->mean($seen);
-    }
-
-    private function mean(Seen $seen): float
-    {
-        $complaint = $this->answer(Check::FIRST);
-        $sum = $all = 0.0;
-        foreach ($this->knowledge->causes as $id => $cause) {
-            $weight =
-                $cause->odds *
-                $this->circumstances->weight($cause->needs) *
-                ($complaint === null ? 1.0 : $this->knowledge->answers(Check::FIRST, $id)[$complaint]);
-            $sum += $weight * $this->knowledge->answers($seen->check, $id)[$seen->answer];
-            $all += $weight;
-        }
-
-        return $all > 0 ? $sum / $all : 1.0;
+        return new Likely($this->knowledge->causes[$id], min(1.0, $probability), $this->reasons->because($id));
     }
 }
