@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Catalogue\KnownCauses;
 use Bench\Faults\Both;
 use Bench\Faults\Fault;
 use Bench\Faults\Faults;
@@ -44,3 +45,21 @@ test('of fifty random pairs both causes are among the first three, for three of 
     }
     expect($found)->toBeGreaterThanOrEqual(38, implode("\n", $missed));
 });
+
+test(
+    'every fault is a cause that the diagnosis knows, and everything it leaves can be answered',
+    function (): void {
+        $eyes = require dirname(__DIR__, 2).'/Support/eyes.php';
+        $checks = KnownCauses::common()->checks;
+        foreach (Faults::all() as $fault) {
+            expect(KnownCauses::common()->causes)->toHaveKey(Practice::cause($fault));
+            foreach (array_keys($checks) as $check) {
+                $words = $fault->leaves($check);
+                $answer = $words === null ? null : $eyes[$check][$words] ?? 'no answer';
+                expect($answer === null || isset($checks[$check]->answers[$answer]))->toBeTrue(
+                    "{$fault->name()}, {$check}: {$words}",
+                );
+            }
+        }
+    },
+);
