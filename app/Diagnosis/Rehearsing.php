@@ -66,6 +66,7 @@ final readonly class Rehearsing
         'disk-missing' => 'disk-missing',
         'disk-full' => 'disk-full',
         'upgrade-broken' => 'upgrade-interrupted',
+        'other-dns' => 'v6-resolver',
         'second-dhcp' => 'second-dhcp',
         'switch-dead' => 'switch-dead',
         'share-password' => 'share-password',
