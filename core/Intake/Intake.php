@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Burrow\Intake;
 
+use Burrow\Intake\Containers\ContainerReader;
 use Burrow\Intake\Disks\DiskutilReader;
 use Burrow\Intake\Disks\GetDiskReader;
 use Burrow\Intake\Disks\LsblkReader;
 use Burrow\Intake\Disks\UuidReader;
+use Burrow\Intake\Firewall\FirewallReader;
 use Burrow\Intake\Keys\HostKeyReader;
 use Burrow\Intake\Leases\LeaseReader;
+use Burrow\Intake\Listening\ListeningReader;
 use Burrow\Intake\Lookup\LookupReader;
 use Burrow\Intake\Neighbours\NeighbourReader;
 use Burrow\Intake\Own\OwnAddressReader;
@@ -64,6 +67,9 @@ final readonly class Intake
             new UuidReader(),
             new DiskutilReader(),
             new GetDiskReader(),
+            new ListeningReader(),
+            new ContainerReader(),
+            new FirewallReader(),
             new TunnelReader(),
             new UpdatesReader(),
             new UnitsReader(),

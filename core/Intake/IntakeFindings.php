@@ -244,6 +244,16 @@ final class IntakeFindings
         );
     }
 
+    public static function privateKeyPasted(): Finding
+    {
+        return Finding::warn(
+            'intake.private_key_pasted',
+            'A private key stands in this text.',
+            'It was passed by and is kept nowhere here; whoever reads the text can come in with it.',
+            'Paste files without their PrivateKey lines. If the text went anywhere else, make a new key.',
+        );
+    }
+
     public static function notThis(string $kind, string $tools): Finding
     {
         return Finding::stop(

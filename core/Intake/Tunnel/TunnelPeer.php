@@ -6,19 +6,20 @@ namespace Burrow\Intake\Tunnel;
 
 use JsonSerializable;
 
-/** A device that a tunnel endpoint knows, as wg(8) shows it. */
+/** An end that another end of a tunnel knows. */
 final readonly class TunnelPeer implements JsonSerializable
 {
     /**
      * @param  ?string  $endpoint  "203.0.113.27:51944"; null while it has not come in
      * @param  list<string>  $allowed  prefixes
-     * @param  ?int  $handshakeSeconds  age of the last handshake; null while there was none
+     * @param  ?int  $handshake  as the tool has it: from `wg show` the seconds since the last handshake, from
+     *                           `wg show all dump` its moment in Unix seconds; null while there was none
      */
     public function __construct(
         public string $publicKey,
         public ?string $endpoint,
         public array $allowed,
-        public ?int $handshakeSeconds,
+        public ?int $handshake,
         public ?int $receivedBytes,
         public ?int $sentBytes,
         public ?int $keepaliveSeconds,
@@ -32,7 +33,7 @@ final readonly class TunnelPeer implements JsonSerializable
             'public_key' => $this->publicKey,
             'endpoint' => $this->endpoint,
             'allowed' => $this->allowed,
-            'handshake' => $this->handshakeSeconds,
+            'handshake' => $this->handshake,
             'received_bytes' => $this->receivedBytes,
             'sent_bytes' => $this->sentBytes,
             'keepalive_seconds' => $this->keepaliveSeconds,

@@ -9,6 +9,7 @@ use Burrow\BringUp\Kind\Base\ReadOnTheBox;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
+use Burrow\Intake\Tunnel\TunnelInterface;
 use Burrow\Intake\Tunnel\TunnelPeer;
 use Burrow\Judgement\Findings;
 use Burrow\Quantity\Duration;
@@ -30,12 +31,12 @@ final class Handshake extends ReadOnTheBox
         if ($reading instanceof Outcome) {
             return $reading;
         }
-        $ages = array_filter(
-            array_map(fn (TunnelPeer $peer): ?int => $peer->handshakeSeconds, $reading->all(TunnelPeer::class)),
-            is_int(...),
+        $peers = array_merge(
+            ...array_map(fn (TunnelInterface $end): array => $end->peers, $reading->all(TunnelInterface::class)),
         );
+        $ages = array_filter(array_map(fn (TunnelPeer $peer): ?int => $peer->handshake, $peers), is_int(...));
         $words = match (true) {
-            $reading->all(TunnelPeer::class) === [] => 'The endpoint knows no device.',
+            $peers === [] => 'The endpoint knows no device.',
             $ages === [] => 'No device has come through yet.',
             default => 'The last handshake is '.Duration::seconds(min($ages)).' old.',
         };
