@@ -19,6 +19,10 @@ use Burrow\Addresses\Write\SshConfig;
 use Burrow\Addresses\Write\UnboundNames;
 use Burrow\Addresses\Write\ZoneFile;
 use Burrow\Files\FileKind;
+use Burrow\Ports\Write\ApplyScript;
+use Burrow\Ports\Write\NftablesFile;
+use Burrow\Ports\Write\ReservedPorts;
+use Burrow\Ports\Write\StartPage;
 
 /** All kinds of files that are written at the terminal, by name. */
 final class FileKinds
@@ -43,6 +47,10 @@ final class FileKinds
                 new NetplanFile(),
                 new NetworkdFile(),
                 new KernelAddress(),
+                new NftablesFile(),
+                new ApplyScript(),
+                new ReservedPorts(),
+                new StartPage(),
             ] as $kind
         ) {
             $kinds[$kind->kind()] = $kind;

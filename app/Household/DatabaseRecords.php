@@ -7,16 +7,21 @@ namespace App\Household;
 use App\Models\Network;
 use App\Models\RunStep;
 use Burrow\Catalogue\Shelf;
+use Burrow\Household\Access;
 use Burrow\Household\Box;
 use Burrow\Household\BoxParts;
 use Burrow\Household\Dependency;
 use Burrow\Household\DoorState;
+use Burrow\Household\Heard;
 use Burrow\Household\Hearing;
 use Burrow\Household\HeldJob;
+use Burrow\Household\Listing;
 use Burrow\Household\Opening;
 use Burrow\Household\Records;
 use Burrow\Household\Service;
 use Burrow\Household\Stage;
+use Burrow\Household\WhoReaches;
+use Burrow\Net\Address;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Port;
 use Burrow\Net\Prefix;
@@ -79,11 +84,18 @@ final class DatabaseRecords implements Records
             ->orderBy('services.box_id')
             ->get([
                 'boxes.name',
+                'services.id',
                 'services.port',
                 'services.protocol',
                 'services.purpose',
                 'services.state',
                 'services.looked_at',
+                'services.bound',
+                'services.reach',
+                'services.access',
+                'services.scheme',
+                'services.path',
+                'services.inner_port',
             ]);
         $services = $rows->map(function (stdClass $row): ?Service {
             $port = Port::tryOf((int) $row->port);
@@ -98,6 +110,13 @@ final class DatabaseRecords implements Records
                     (string) $row->purpose,
                     DoorState::tryFrom((string) $row->state),
                     $this->time($row->looked_at),
+                    is_string($row->bound) ? Address::standard($row->bound) : null,
+                    WhoReaches::tryFrom((string) $row->reach) ?? WhoReaches::House,
+                    Access::tryFrom((string) $row->access),
+                    (string) $row->scheme,
+                    (string) $row->path,
+                    Port::tryOf((int) $row->inner_port)?->number,
+                    (int) $row->id,
                 );
         });
 
@@ -111,7 +130,17 @@ final class DatabaseRecords implements Records
             ->where('boxes.network_id', $this->network->id)
             ->whereNotNull('boxes.name')
             ->orderBy('openings.id')
-            ->get(['boxes.name', 'openings.outside_port', 'openings.protocol', 'openings.review_on']);
+            ->get([
+                'boxes.name',
+                'openings.id',
+                'openings.outside_port',
+                'openings.inside_port',
+                'openings.protocol',
+                'openings.review_on',
+                'openings.purpose',
+                'openings.owner',
+                'openings.reason',
+            ]);
 
         return array_values(
             $rows
@@ -121,10 +150,31 @@ final class DatabaseRecords implements Records
                         (int) $row->outside_port,
                         (string) $row->protocol,
                         $this->day($row->review_on),
+                        Port::tryOf((int) $row->inside_port)?->number,
+                        (string) $row->purpose,
+                        (string) $row->owner,
+                        (string) $row->reason,
+                        (int) $row->id,
                     ),
                 )
                 ->all(),
         );
+    }
+
+    public function listings(): array
+    {
+        $rows = DB::table('listings')
+            ->join('boxes', 'boxes.id', '=', 'listings.box_id')
+            ->where('boxes.network_id', $this->network->id)
+            ->whereNotNull('boxes.name')
+            ->get(['boxes.name', 'listings.heard', 'listings.taken_at']);
+        $listings = $rows->map(function (stdClass $row): ?Listing {
+            $at = $this->time($row->taken_at);
+
+            return $at === null ? null : new Listing((string) $row->name, $at, self::heard($row->heard));
+        });
+
+        return array_values(array_filter($listings->all()));
     }
 
     public function dependencies(): array
@@ -226,6 +276,26 @@ final class DatabaseRecords implements Records
         }
 
         return $by;
+    }
+
+    /** @return list<Heard> */
+    private static function heard(mixed $kept): array
+    {
+        $rows = json_decode(is_string($kept) ? $kept : '', true);
+        $heard = [];
+        foreach (is_array($rows) ? $rows : [] as $row) {
+            [$protocol, $address, $port, $process] = is_array($row)
+                ? [...array_values($row), '', '', 0, null]
+                : ['', '', 0, null];
+            $protocol = is_string($protocol) ? Protocol::tryFrom($protocol) : null;
+            $address = is_string($address) ? Address::standard($address) : null;
+            $port = is_int($port) ? Port::tryOf($port) : null;
+            if ($protocol !== null && $address !== null && $port !== null) {
+                $heard[] = new Heard($protocol, $address, $port, is_string($process) ? $process : null);
+            }
+        }
+
+        return $heard;
     }
 
     /** A moment as the database keeps it, which is UTC. */

@@ -67,6 +67,9 @@ final class LookAround implements ShouldBeUnique, ShouldQueue
         $targets = [];
         $address = Ipv4::parse((string) $box->address);
         foreach ($box->services->where('protocol', 'tcp') as $service) {
+            if ($service->isForItself()) {
+                continue;
+            }
             $targets[$service->id] = Target::of($box, $address, $service->port);
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Cast\NamedTexts;
 use Burrow\Addresses\NetworkCheck;
 use Burrow\Judgement\Findings;
 use Burrow\Net\AddressRange;
@@ -21,6 +22,7 @@ class Network extends Model
 
     protected $casts = [
         'router_page' => 'array',
+        'tunnel' => NamedTexts::class,
         'list_before' => 'array',
         'list_now' => 'array',
         'list_before_at' => 'datetime',
@@ -37,6 +39,14 @@ class Network extends Model
     public static function home(): self
     {
         return self::query()->orderBy('id')->firstOrFail();
+    }
+
+    /** The prefix inside the house's tunnel; empty while there is none. */
+    public function tunnelPrefix(): string
+    {
+        $net = Prefix::tryParse(($this->tunnel ?? [])['net'] ?? '');
+
+        return $net === null ? '' : (string) $net;
     }
 
     /** The zone that times are shown in; read once a request. */

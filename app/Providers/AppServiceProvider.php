@@ -14,6 +14,7 @@ use App\Probe\NameProbe;
 use App\Probe\PageProbe;
 use App\Probe\ReverseNames;
 use App\Probe\TcpProbe;
+use App\Probe\UdpProbe;
 use App\Session\LoginsOnly;
 use Burrow\Household\Household;
 use Burrow\Intake\Intake;
@@ -31,7 +32,10 @@ class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(Catalogue::class);
         $this->app->singleton(Playbooks::class);
-        $this->app->bind(Household::class, fn (): Household => $this->app->make(HouseholdLoader::class)->load());
+        $this->app->bind(
+            Household::class,
+            fn (): Household => $this->app->make(HouseholdLoader::class)->load(),
+        );
         $this->app->singleton(Intake::class, fn (): Intake => Intake::standard());
         $this->app->singleton(
             BenchClient::class,
@@ -41,7 +45,9 @@ class AppServiceProvider extends ServiceProvider
             TcpProbe::class,
             fn (): TcpProbe => new TcpProbe(config()->float('burrow.probe_timeout')),
         );
-        foreach ([NameProbe::class, PageProbe::class, GreetingProbe::class, ReverseNames::class] as $probe) {
+        foreach (
+            [NameProbe::class, PageProbe::class, GreetingProbe::class, ReverseNames::class, UdpProbe::class] as $probe
+        ) {
             $this->app->bind($probe, fn () => new $probe(2 * config()->float('burrow.probe_timeout')));
         }
     }
@@ -67,7 +73,9 @@ class AppServiceProvider extends ServiceProvider
                 config()->integer('session.lifetime'),
             ),
         );
-        $proxies = array_values(array_filter(array_map(trim(...), explode(',', config()->string('burrow.proxy')))));
+        $proxies = array_values(
+            array_filter(array_map(trim(...), explode(',', config()->string('burrow.proxy')))),
+        );
         $proxies === [] || TrustProxies::at($proxies);
     }
 }

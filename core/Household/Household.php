@@ -22,6 +22,9 @@ final class Household
     /** @var array<string, list<Dependency>>|null by box */
     private ?array $dependencies = null;
 
+    /** @var array<string, Listing>|null by box */
+    private ?array $listings = null;
+
     /** @param  DateTimeImmutable  $now  in the network's zone */
     public function __construct(
         private readonly Records $records,
@@ -56,6 +59,36 @@ final class Household
         $this->openings ??= self::byBox($this->records->openings());
 
         return self::of($this->openings, $box);
+    }
+
+    /** What a box told last of all that listens on it; null when it never did. */
+    public function listing(Box $box): ?Listing
+    {
+        if ($this->listings === null) {
+            $this->listings = [];
+            foreach ($this->records->listings() as $listing) {
+                $this->listings[$listing->box] = $listing;
+            }
+        }
+
+        return $this->listings[$box->name] ?? null;
+    }
+
+    /** From how far away a port is reached: as it was meant, or further, where the router leads to it. */
+    public function reaches(Service $service): WhoReaches
+    {
+        if ($service->isLoopback()) {
+            return WhoReaches::Box;
+        }
+        $this->openings ??= self::byBox($this->records->openings());
+        foreach ($this->openings[$service->box] ?? [] as $opening) {
+            if ($opening->leadsTo($service)) {
+                return WhoReaches::World;
+            }
+        }
+
+        // That the world reaches it was meant only; without an opening the house does.
+        return $service->reach === WhoReaches::World ? WhoReaches::House : $service->reach;
     }
 
     /** @return list<Dependency> of one box, or of all */

@@ -18,4 +18,7 @@ interface Records
 
     /** @return list<Dependency> */
     public function dependencies(): array;
+
+    /** @return list<Listing> the last one of each box that ever told */
+    public function listings(): array;
 }

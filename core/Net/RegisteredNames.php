@@ -75,7 +75,8 @@ final class RegisteredNames
         }
         $all = self::all();
         // Most names belong to both protocols, and some tools know them by the other one only.
-        $number = array_search($said, $all[$protocol->value], true) ?:
+        $number =
+            array_search($said, $all[$protocol->value], true) ?:
             array_search($said, $all[$protocol === Protocol::Tcp ? 'udp' : 'tcp'], true);
 
         return is_int($number) ? Port::tryOf($number) : null;

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Burrow\Ports;
 
+use Burrow\Household\Access;
 use Burrow\Household\Service;
+use Burrow\Household\WhoReaches;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
 use Burrow\Net\Port;
@@ -22,6 +24,95 @@ final class PortFindings
                 " both want {$same[0]->protocol->value} {$same[0]->port->number}.",
             'One address, protocol and port can be held once; the second service does not start.',
             'Move one of them to another port.',
+        );
+    }
+
+    public static function anybodyIsIn(Service $service, Access $access, WhoReaches $reach): Finding
+    {
+        $unclaimed = $access === Access::Unclaimed;
+        $found =
+            ucfirst($service->purpose).
+            " on {$service->box} ({$service->place()}) ".
+            ($unclaimed ? 'is unclaimed' : 'has its default login').
+            " and is reached from {$reach->label()}.";
+        $why = $unclaimed
+            ? 'Whoever visits such a page first becomes its administrator.'
+            : 'Default logins stand in manuals; everybody who reaches the page has them.';
+        $do = $unclaimed
+            ? 'Open the page now and set a login.'
+            : 'Change the login on its page, then write that down.';
+
+        return $reach === WhoReaches::World
+            ? Finding::stop('ports.anybody_is_in', $found, $why, "Close the way in from outside first. {$do}")
+            : Finding::warn('ports.anybody_is_in', $found, $why, $do);
+    }
+
+    public static function plainBesideSafe(Service $service): Finding
+    {
+        return Finding::note(
+            'ports.plain_beside_safe',
+            ucfirst($service->purpose).
+                " on {$service->box} is served in plain HTTP at {$service->place()} beside HTTPS.",
+            'A password that is typed on the plain page can be read by whoever is in the network.',
+            'Let the plain one lead to the other, or bind it to 127.0.0.1.',
+        );
+    }
+
+    /** @param  non-empty-list<Pair>  $unknown */
+    public static function unplanned(string $box, array $unknown): Finding
+    {
+        $first = array_slice($unknown, 0, 4);
+        $more = count($unknown) - count($first);
+
+        return Finding::warn(
+            'ports.not_planned',
+            ucfirst($box).
+                ' listens at '.
+                implode(
+                    ', ',
+                    array_map(
+                        fn (Pair $pair): string => $pair->place().
+                            ($pair->heard?->process === null ? '' : " ({$pair->heard->process})"),
+                        $first,
+                    ),
+                ).
+                ($more > 0 ? " and {$more} more" : '').
+                ', which is in no plan.',
+            'Everybody in the house reaches it, and nobody looks after it.',
+            'Write it down with what it is for, or stop the program.',
+        );
+    }
+
+    public static function stubInTheWay(Service $service): Finding
+    {
+        return Finding::stop(
+            'ports.stub_in_the_way',
+            "The system's own resolver holds port 53 on {$service->box}; {$service->purpose} cannot have it.",
+            'It listens on 127.0.0.53 and 127.0.0.54, so nobody else can take 53 on every address (resolved.conf(5)).',
+            'Set DNSStubListener=no in /etc/systemd/resolved.conf, restart systemd-resolved, then the service.',
+        );
+    }
+
+    /** @param  list<int>  $meant  numbers that come of it when one digit is left out, the likeliest first */
+    public static function sixDigits(string $typed, array $meant, string $field): Finding
+    {
+        return Finding::stop(
+            'ports.six_digits',
+            "{$typed} is no port: the highest is 65535.",
+            'A digit too many is easily typed.',
+            $meant === [] ? 'Type it again.' : 'Was it '.implode(' or ', $meant).'?',
+            Place::field($field),
+        );
+    }
+
+    public static function registeredOtherwise(Port $port, string $name, string $field): Finding
+    {
+        return Finding::note(
+            'ports.registered_otherwise',
+            "{$port->number} is registered for “{$name}”.",
+            'That forbids nothing; tools will call it by that name, and so may whoever reads a list later (IANA).',
+            'Keep it, or take one that nobody has registered.',
+            Place::field($field),
         );
     }
 
@@ -66,6 +157,142 @@ final class PortFindings
             'On another box it works, and whoever types the number from memory lands on the wrong page.',
             "Free is {$instead->number}.",
             Place::field($field),
+        );
+    }
+
+    public static function notAPort(string $typed, string $field): Finding
+    {
+        return Finding::stop(
+            'ports.not_a_port',
+            $typed === '' ? 'There is no port yet.' : "“{$typed}” is no port.",
+            'Ports are numbers from 1 to 65535 (RFC 6335).',
+            'Type the number that the service listens on.',
+            Place::field($field),
+        );
+    }
+
+    public static function notAnAddress(string $typed, string $field): Finding
+    {
+        return Finding::stop(
+            'ports.not_an_address',
+            "“{$typed}” is no address.",
+            'A service is bound to one address of its box, or to all.',
+            'Leave it empty for all, or type one, such as 127.0.0.1 for the box alone.',
+            Place::field($field),
+        );
+    }
+
+    public static function notAPath(string $typed, string $field): Finding
+    {
+        return Finding::stop(
+            'ports.not_a_path',
+            '“'.mb_strimwidth($typed, 0, 40, '…').'” is no path of a page.',
+            'It begins with a slash and holds no blanks (RFC 3986 3.3).',
+            'Copy what stands behind the port in the address line.',
+            Place::field($field),
+        );
+    }
+
+    public static function purposeLength(string $field): Finding
+    {
+        return Finding::stop(
+            'ports.purpose',
+            'What it is for is missing, or longer than 60 letters.',
+            'A port that nobody can name is one that nobody dares to close.',
+            'A few words: “its own page”, “file share”.',
+            Place::field($field),
+        );
+    }
+
+    public static function tooManyClients(int $most, string $field): Finding
+    {
+        return Finding::stop(
+            'ports.too_many_clients',
+            "More than {$most} clients.",
+            'Each line is one.',
+            'Name the kinds: “all desktops: drive letter”.',
+            Place::field($field),
+        );
+    }
+
+    public static function notCarried(string $key, string $value, Place $place): Finding
+    {
+        return Finding::stop(
+            'ports.not_carried',
+            "The {$key} “".
+                mb_strimwidth((string) preg_replace('/\p{C}/u', '·', $value), 0, 40, '…').
+                '” cannot stand in the file.',
+            'The file has no way to write it.',
+            $key === 'box'
+                ? 'A host name has letters, digits and hyphens (RFC 1123).'
+                : 'Leave quotes and backslashes out.',
+            $place,
+        );
+    }
+
+    public static function notAPrefix(string $typed, Place $place): Finding
+    {
+        return Finding::stop(
+            'ports.not_a_prefix',
+            "“{$typed}” is neither an address nor a prefix.",
+            'A prefix is written at its network address: 172.22.8.0/24 (RFC 4632).',
+            'Write it like that.',
+            $place,
+        );
+    }
+
+    public static function fromWithoutSome(int $port, Place $place): Finding
+    {
+        return Finding::stop(
+            'ports.from_without_some',
+            "{$port}: “reach: some” and “from” belong together.",
+            'Either everybody of a kind reaches a port, or those that are named.',
+            'Name them under from, or say another reach.',
+            $place,
+        );
+    }
+
+    public static function rangeBackwards(int $from, int $to, Place $place): Finding
+    {
+        return Finding::stop(
+            'ports.range_backwards',
+            "The range ends at {$to}, before it begins at {$from}.",
+            'A range goes upward.',
+            'Change the two.',
+            $place,
+        );
+    }
+
+    public static function noLoginLeft(string $box): Finding
+    {
+        return Finding::stop(
+            'ports.no_login_left',
+            "No port lets remote login in on {$box}.",
+            'With these rules nobody gets in again except at its screen.',
+            'Add 22 tcp for the house, or for the machines that look after it.',
+        );
+    }
+
+    public static function nothingToReserve(string $box): Finding
+    {
+        return Finding::stop(
+            'ports.nothing_to_reserve',
+            "No service of {$box} lies where the system hands out ports.",
+            'Linux takes 32768 to 60999 for outgoing connections (ip-sysctl).',
+            'Nothing is to be done.',
+        );
+    }
+
+    public static function notALink(string $url, Place $place): Finding
+    {
+        return Finding::stop(
+            'ports.not_a_link',
+            '“'.
+                mb_strimwidth((string) preg_replace('/\p{C}/u', '·', $url), 0, 60, '…').
+                '” is no link of a page.',
+            'Pages begin with http:// or https:// and hold no blanks or quotes.',
+            'Copy the address line of the page.',
+            $place,
         );
     }
 }

@@ -53,4 +53,36 @@ final readonly class PortScheme
             default => Findings::of(),
         };
     }
+
+    /** Why the number is a good one, in a sentence. */
+    public function because(Port $port): string
+    {
+        $before = $port->number - 1;
+
+        return match (true) {
+            $port->number === self::FIRST => 'the first of the range from '.
+                self::FIRST.
+                ' that this house gives to pages',
+            isset($this->taken[$before]) => "the next after {$before} ({$this->taken[$before]}); nobody here has it",
+            default => 'nobody here has it, and it lies below the ports that go to outgoing connections',
+        };
+    }
+
+    /**
+     * What is meant by a number that is typed with a digit too many: those that come of it when one is left out, that
+     * are ports, the ones that somebody here has first.
+     *
+     * @return list<int>
+     */
+    public function meant(string $typed): array
+    {
+        $meant = [];
+        for ($i = 0, $length = strlen($typed); $i < $length; $i++) {
+            $number = (int) (substr($typed, 0, $i).substr($typed, $i + 1));
+            Port::tryOf($number) === null || ($meant[$number] = isset($this->taken[$number]) ? 0 : 1);
+        }
+        asort($meant);
+
+        return array_slice(array_keys($meant), 0, 3);
+    }
 }

@@ -11,6 +11,7 @@ use App\Models\Desk;
 use App\Models\Identity;
 use App\Models\ImageRecord;
 use App\Models\JournalEntry;
+use App\Models\Listing;
 use App\Models\Measurement;
 use App\Models\Medium;
 use App\Models\Network;
@@ -70,7 +71,11 @@ class DemoSeeder extends Seeder
         $boxes = collect(self::BOXES)
             ->map(fn (array $spec, string $name): Box => $this->box($network, $name, ...$spec))
             ->all();
-        $boxes['seedpress']->update(['silent_since' => now()->subHours(3), 'answered_at' => now()->subHours(3)]);
+        $this->listings($boxes['larder'], $boxes['lantern']);
+        $boxes['seedpress']->update([
+            'silent_since' => now()->subHours(3),
+            'answered_at' => now()->subHours(3),
+        ]);
         JournalEntry::query()->create([
             'network_id' => $network->id,
             'box_id' => $boxes['seedpress']->id,
@@ -207,6 +212,62 @@ class DemoSeeder extends Seeder
         ]);
     }
 
+    /**
+     * Who reaches a port, and what stands before it.
+     *
+     * @return array<string, mixed>
+     */
+    private static function door(string $name, string $purpose): array
+    {
+        return match (true) {
+            $purpose === 'remote login' => ['access' => 'keys', 'scheme' => 'ssh'],
+            $purpose === 'file share' => [
+                'access' => 'changed',
+                'reach' => 'tunnel',
+                'scheme' => 'smb',
+                'clients' => [
+                    ['client' => 'reading-desk', 'holds' => 'a drive letter'],
+                    ['client' => 'lantern', 'holds' => 'its name'],
+                ],
+            ],
+            $purpose === 'tunnel' => ['access' => 'keys', 'reach' => 'world'],
+            $purpose === 'name lookups' => ['access' => 'none', 'reach' => 'tunnel'],
+            $name === 'dewpoint' => [
+                'access' => 'second',
+                'reach' => 'tunnel',
+                'scheme' => 'http',
+                'codes_kept' => 'the sealed envelope in the office',
+                'sends_home' => 'nothing; usage reports are off',
+                'clients' => [['client' => 'the phone of the greenhouse', 'holds' => 'its address']],
+            ],
+            $name === 'lantern' => ['access' => 'default', 'scheme' => 'http', 'path' => '/library'],
+            default => ['access' => 'changed', 'scheme' => 'http'],
+        };
+    }
+
+    /** What two of the boxes told of all that listens on them. */
+    private function listings(Box $larder, Box $lantern): void
+    {
+        $usual = [
+            ['tcp', '0.0.0.0', 22, 'sshd'],
+            ['tcp', '::', 22, 'sshd'],
+            ['udp', '0.0.0.0', 5353, 'avahi-daemon'],
+        ];
+        foreach (
+            [
+                [$larder, [['tcp', '::', 445, 'smbd'], ['tcp', '127.0.0.1', 8090, 'seed-search']]],
+                [$lantern, [['tcp', '::', 8081, 'media'], ['tcp', '0.0.0.0', 8086, 'python3']]],
+            ] as [$box, $heard]
+        ) {
+            Listing::query()->create([
+                'box_id' => $box->id,
+                'tool' => 'listening',
+                'heard' => json_encode([...$usual, ...$heard]),
+                'taken_at' => now()->subHours(2),
+            ]);
+        }
+    }
+
     /** @param  list<array{string, string, string}>  $ports */
     private function box(
         Network $network,
@@ -254,6 +315,7 @@ class DemoSeeder extends Seeder
                 'purpose' => $purpose,
                 'state' => $protocol !== 'tcp' ? null : ($name === 'seedpress' ? 'silent' : 'open'),
                 'looked_at' => $protocol === 'tcp' ? now() : null,
+                ...self::door($name, $purpose),
             ]);
         }
         foreach (

@@ -9,6 +9,7 @@ use Burrow\Household\DoorState;
 use Burrow\Household\Hearing;
 use Burrow\Household\HeldJob;
 use Burrow\Household\Household;
+use Burrow\Household\Listing;
 use Burrow\Household\Opening;
 use Burrow\Household\Records;
 use Burrow\Household\Service;
@@ -39,7 +40,10 @@ function heard(?string $silentSince = null, string $asked = '2026-11-25 14:59'):
  */
 function dweller(string $name, mixed ...$with): Box
 {
-    $jobs = array_map(fn (string $id): HeldJob => new HeldJob(catalogue('job')[$id]), (array) ($with['job'] ?? []));
+    $jobs = array_map(
+        fn (string $id): HeldJob => new HeldJob(catalogue('job')[$id]),
+        (array) ($with['job'] ?? []),
+    );
     unset($with['job']);
 
     return new Box(
@@ -57,13 +61,19 @@ function dweller(string $name, mixed ...$with): Box
 
 /**
  * @param  list<Box>  $boxes
- * @param  array<string, list<string>>  $ports  box => "80 tcp page" or "80 tcp page refused"
- * @param  array<string, list<string>>  $openings  box => "8443 tcp" or "8443 tcp 2026-11-01"
+ * @param  array<string, list<string|Service>>  $ports  box => "80 tcp page" or "80 tcp page refused"
+ * @param  array<string, list<string|Opening>>  $openings  box => "8443 tcp" or "8443 tcp 2026-11-01"
  * @param  array<string, list<string>>  $dependsOn  box => names of boxes
+ * @param  list<Listing>  $listings
  */
-function household(array $boxes, array $ports = [], array $openings = [], array $dependsOn = []): Household
-{
-    $records = new class($boxes, $ports, $openings, $dependsOn) implements Records
+function household(
+    array $boxes,
+    array $ports = [],
+    array $openings = [],
+    array $dependsOn = [],
+    array $listings = [],
+): Household {
+    $records = new class($boxes, $ports, $openings, $dependsOn, $listings) implements Records
     {
         public array $read = [];
 
@@ -72,6 +82,7 @@ function household(array $boxes, array $ports = [], array $openings = [], array 
             private array $ports,
             private array $openings,
             private array $dependsOn,
+            private array $listings,
         ) {
         }
 
@@ -86,7 +97,10 @@ function household(array $boxes, array $ports = [], array $openings = [], array 
         {
             $this->read[] = 'services';
 
-            return self::each($this->ports, function (string $box, string $line): Service {
+            return self::each($this->ports, function (string $box, string|Service $line): Service {
+                if ($line instanceof Service) {
+                    return $line;
+                }
                 [$port, $protocol, $purpose, $state] = [...explode(' ', $line), ''];
 
                 return new Service(
@@ -101,7 +115,10 @@ function household(array $boxes, array $ports = [], array $openings = [], array 
 
         public function openings(): array
         {
-            return self::each($this->openings, function (string $box, string $line): Opening {
+            return self::each($this->openings, function (string $box, string|Opening $line): Opening {
+                if ($line instanceof Opening) {
+                    return $line;
+                }
                 [$port, $protocol, $review] = [...explode(' ', $line), ''];
 
                 return new Opening(
@@ -111,6 +128,11 @@ function household(array $boxes, array $ports = [], array $openings = [], array 
                     $review === '' ? null : new DateTimeImmutable($review),
                 );
             });
+        }
+
+        public function listings(): array
+        {
+            return $this->listings;
         }
 
         public function dependencies(): array

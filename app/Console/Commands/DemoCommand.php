@@ -30,6 +30,8 @@ final class DemoCommand extends Command
         'runs',
         'stores',
         'openings',
+        'listings',
+        'ways_in',
         'services',
         'box_dependencies',
         'box_jobs',

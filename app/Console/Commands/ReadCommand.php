@@ -11,7 +11,7 @@ final class ReadCommand extends Command
 {
     use TellsFindings;
 
-    protected $signature = 'burrow:read {kind? : which tool printed it} {file=- : a file, or - for standard input}';
+    protected $signature = 'burrow:read {kind? : which tool printed it} {file=- : a file, or - for standard input} {--json : as JSON, which it always is}';
 
     protected $description = 'What a tool printed, as facts and findings in JSON';
 

@@ -40,6 +40,11 @@ final readonly class Container implements JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['name' => $this->name, 'image' => $this->image, 'state' => $this->state, 'ports' => $this->ports];
+        return [
+            'name' => $this->name,
+            'image' => $this->image,
+            'state' => $this->state,
+            'ports' => $this->ports,
+        ];
     }
 }

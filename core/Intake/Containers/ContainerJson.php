@@ -23,7 +23,9 @@ final class ContainerJson
             $all = [];
             foreach (explode("\n", $text) as $at => $line) {
                 $one = trim($line) === '' ? [] : json_decode($line, true, 32);
-                is_array($one) ? ($one === [] || ($all[] = $one)) : $unread->add($at + 1, 'its JSON is not whole');
+                is_array($one)
+                    ? $one === [] || ($all[] = $one)
+                    : $unread->add($at + 1, 'its JSON is not whole');
             }
         }
         $facts = [];
@@ -38,7 +40,9 @@ final class ContainerJson
     /** @param  array<mixed>  $one */
     private static function container(array $one): ?Container
     {
-        $text = fn (string $key): ?string => is_string($one[$key] ?? null) && $one[$key] !== '' ? $one[$key] : null;
+        $text = fn (string $key): ?string => is_string($one[$key] ?? null) && $one[$key] !== ''
+            ? $one[$key]
+            : null;
         $names = is_array($one['Names'] ?? null) ? $one['Names'][0] ?? null : $text('Names') ?? $text('Name');
         $name = is_string($names) ? ltrim(explode(',', $names)[0], '/') : null;
         $image = $text('Image');
@@ -47,7 +51,12 @@ final class ContainerJson
         }
         $state = Container::state($text('State') ?? '') ?? Container::state($text('Status') ?? '');
 
-        return new Container($name, $image, $state, self::ports($one['Ports'] ?? null, $one['Publishers'] ?? null));
+        return new Container(
+            $name,
+            $image,
+            $state,
+            self::ports($one['Ports'] ?? null, $one['Publishers'] ?? null),
+        );
     }
 
     /** @return list<PublishedPort> */

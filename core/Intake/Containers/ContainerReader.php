@@ -33,7 +33,10 @@ final class ContainerReader implements Reader
     {
         $unread = new UnreadLines($this->kind());
         $facts = match (true) {
-            preg_match(ContainerJson::SIGN, substr($text, 0, 4096)) === 1 => ContainerJson::read($text, $unread),
+            preg_match(ContainerJson::SIGN, substr($text, 0, 4096)) === 1 => ContainerJson::read(
+                $text,
+                $unread,
+            ),
             preg_match(ContainerTable::HEAD, $text) === 1 => ContainerTable::read($text, $unread),
             preg_match(ContainerTable::PORT, $text) === 1 => ContainerTable::ports($text, $unread),
             default => null,
@@ -46,10 +49,14 @@ final class ContainerReader implements Reader
             $none && $unread->count() === 0
                 ? Findings::of(IntakeFindings::notThis($this->kind(), $this->summary()))
                 : $unread->findings(),
-            $facts === null ? [] : [
-                'containers' => count($facts),
-                'running' => count(array_filter($facts, fn (Container $one): bool => $one->state === 'running')),
-            ],
+            $facts === null
+                ? []
+                : [
+                    'containers' => count($facts),
+                    'running' => count(
+                        array_filter($facts, fn (Container $one): bool => $one->state === 'running'),
+                    ),
+                ],
             $unread->count(),
         );
     }

@@ -82,7 +82,7 @@ final class ContainerTable
             ? null
             : new Container(
                 $name === '' ? null : explode(',', $name)[0],
-                ($cells['image'] ?? '') ?: null,
+                $cells['image'] ?? '' ?: null,
                 Container::state($cells['status'] ?? ($cells['state'] ?? '')),
                 $ports,
             );

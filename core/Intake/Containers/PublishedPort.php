@@ -36,7 +36,8 @@ final readonly class PublishedPort implements JsonSerializable
     {
         $ports = [];
         foreach (preg_split('/,\s*/', trim($said), 500, PREG_SPLIT_NO_EMPTY) ?: [] as $part) {
-            $form = '~^(?:(?:(\S*):)?(\d{1,5})(?:-(\d{1,5}))?->)?(\d{1,5})(?:-(\d{1,5}))?(?:/(tcp|udp|sctp))?$~D';
+            $form =
+                '~^(?:(?:(\S*):)?(\d{1,5})(?:-(\d{1,5}))?->)?(\d{1,5})(?:-(\d{1,5}))?(?:/(tcp|udp|sctp))?$~D';
             if (preg_match($form, $part, $m) !== 1) {
                 return null;
             }
@@ -63,12 +64,13 @@ final readonly class PublishedPort implements JsonSerializable
         if (Port::tryOf($inside) === null || ($outside !== null && Port::tryOf($outside) === null)) {
             return null;
         }
-        $standard = $outside === null
-            ? null
-            : ($address === ''
-                ? '0.0.0.0'
-                // ":::8082" is how older engines write [::].
-                : Address::standard(trim($address, '[]')));
+        $standard =
+            $outside === null
+                ? null
+                : ($address === ''
+                    ? '0.0.0.0'
+                    : // ":::8082" is how older engines write [::].
+                    Address::standard(trim($address, '[]')));
 
         return new self($standard, $outside, $inside, $protocol);
     }

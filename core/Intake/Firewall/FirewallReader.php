@@ -46,10 +46,12 @@ final class FirewallReader implements Reader
             $facts === null
                 ? Findings::of(IntakeFindings::notThis($this->kind(), $this->summary()))
                 : $unread->findings(),
-            $facts === null ? [] : [
-                'rules' => count($facts),
-                'active' => preg_match('/^Status: inactive$/m', $text) !== 1,
-            ],
+            $facts === null
+                ? []
+                : [
+                    'rules' => count($facts),
+                    'active' => preg_match('/^Status: inactive$/m', $text) !== 1,
+                ],
             $unread->count(),
         );
     }

@@ -39,9 +39,13 @@ final class NftJson
                 $of = self::word($is['family'] ?? null).' '.self::word($is['table'] ?? null);
                 $name = self::word($is['name'] ?? null);
                 if ($what === 'chain') {
-                    $this->policies["{$of} {$name}"] = is_string($is['policy'] ?? null) ? $is['policy'] : null;
+                    $this->policies["{$of} {$name}"] = is_string($is['policy'] ?? null)
+                        ? $is['policy']
+                        : null;
                 } elseif ($what === 'set' || $what === 'map') {
-                    $this->sets["{$of} {$name}"] = is_array($is['elem'] ?? null) ? array_values($is['elem']) : [];
+                    $this->sets["{$of} {$name}"] = is_array($is['elem'] ?? null)
+                        ? array_values($is['elem'])
+                        : [];
                 } elseif ($what === 'rule' && is_array($is['expr'] ?? null)) {
                     $waiting[] = [$of, self::word($is['chain'] ?? null), array_values($is['expr'])];
                 }
@@ -56,7 +60,10 @@ final class NftJson
                     $this->statement($parts, (string) $what, $is, $of);
                 }
             }
-            $facts = [...$facts, ...$parts->rules($chain, $this->policies["{$of} {$chain}"] ?? null, $family, $table)];
+            $facts = [
+                ...$facts,
+                ...$parts->rules($chain, $this->policies["{$of} {$chain}"] ?? null, $family, $table),
+            ];
         }
 
         return $facts;
@@ -101,7 +108,10 @@ final class NftJson
             $parts->sources = array_map(fn (string $one): string => $not.$one, $values);
         } elseif ($field === 'daddr') {
             $parts->to ??= $not.implode(', ', $values);
-        } elseif (in_array($key, ['l4proto', 'nfproto'], true) || in_array($field, ['protocol', 'nexthdr'], true)) {
+        } elseif (
+            in_array($key, ['l4proto', 'nfproto'], true) ||
+            in_array($field, ['protocol', 'nexthdr'], true)
+        ) {
             $parts->protocol ??= $key !== 'nfproto' && count($values) === 1 ? $values[0] : null;
         } elseif (in_array($key, ['iif', 'iifname'], true)) {
             $parts->interface = $not.implode(', ', $values);
@@ -115,7 +125,8 @@ final class NftJson
     {
         $key = is_array($is['key'] ?? null) ? $is['key'] : [];
         $payload = is_array($key['payload'] ?? null) ? $key['payload'] : [];
-        $data = is_array($is['data'] ?? null) && is_array($is['data']['set'] ?? null) ? $is['data']['set'] : [];
+        $data =
+            is_array($is['data'] ?? null) && is_array($is['data']['set'] ?? null) ? $is['data']['set'] : [];
         foreach ($data as $pair) {
             $action = is_array($pair) && is_array($pair[1] ?? null) ? (string) array_key_first($pair[1]) : '';
             $on = is_array($pair) ? $this->values($pair[0] ?? null, '')[0] ?? '' : '';
@@ -135,26 +146,43 @@ final class NftJson
     /** @return list<string> values of one, of a set written out, or of one by name */
     private function values(mixed $said, string $of): array
     {
-        if (is_string($said) && str_starts_with($said, '@') && isset($this->sets[$of.' '.substr($said, 1)])) {
-            return array_merge(...array_map(fn (mixed $one): array => $this->values($one, $of), $this->sets[$of.' '.substr($said, 1)]));
+        if (
+            is_string($said) &&
+            str_starts_with($said, '@') &&
+            isset($this->sets[$of.' '.substr($said, 1)])
+        ) {
+            return array_merge(
+                ...array_map(
+                    fn (mixed $one): array => $this->values($one, $of),
+                    $this->sets[$of.' '.substr($said, 1)],
+                ),
+            );
         }
         if (! is_array($said)) {
             return is_scalar($said) ? [(string) $said] : [];
         }
         if (is_array($said['set'] ?? null)) {
-            return array_merge(...array_map(fn (mixed $one): array => $this->values($one, $of), array_values($said['set'])));
+            return array_merge(
+                ...array_map(fn (mixed $one): array => $this->values($one, $of), array_values($said['set'])),
+            );
         }
         if (is_array($said['elem'] ?? null)) {
             return $this->values($said['elem']['val'] ?? null, $of);
         }
         if (is_array($said['prefix'] ?? null)) {
-            return [self::word($said['prefix']['addr'] ?? null).'/'.self::word($said['prefix']['len'] ?? null)];
+            return [
+                self::word($said['prefix']['addr'] ?? null).
+                '/'.
+                self::word($said['prefix']['len'] ?? null),
+            ];
         }
         if (is_array($said['range'] ?? null)) {
             return [implode('-', array_map(self::word(...), $said['range']))];
         }
 
-        return array_is_list($said) ? array_merge(...array_map(fn (mixed $one): array => $this->values($one, $of), $said)) : [];
+        return array_is_list($said)
+            ? array_merge(...array_map(fn (mixed $one): array => $this->values($one, $of), $said))
+            : [];
     }
 
     private static function word(mixed $said): string

@@ -55,7 +55,9 @@ final class NftRules
         // A set may stand below the rule that asks it.
         foreach ($waiting as [$number, $line, $of, $in, $where, $does]) {
             $rules = $this->rule($line, "{$of} {$in}")?->rules($where, $does, $of, $in);
-            $rules === null ? $this->unread->add($number, 'the rule does nothing that is known') : ($facts = [...$facts, ...$rules]);
+            $rules === null
+                ? $this->unread->add($number, 'the rule does nothing that is known')
+                : ($facts = [...$facts, ...$rules]);
         }
 
         return $facts;
@@ -77,7 +79,11 @@ final class NftRules
             }
             $from = $open === '' ? $index + 1 : $from;
             $open = $open === '' ? $line : "{$open} {$line}";
-            $block = preg_match('/^(?:table|chain|set|map|flowtable|ct \w+|counter|quota|limit|secmark|synproxy)\b[^{]*\{$/D', $open) === 1;
+            $block =
+                preg_match(
+                    '/^(?:table|chain|set|map|flowtable|ct \w+|counter|quota|limit|secmark|synproxy)\b[^{]*\{$/D',
+                    $open,
+                ) === 1;
             if ($block || substr_count($open, '{') <= substr_count($open, '}') || strlen($open) > 65536) {
                 yield [$from, $open];
                 $open = '';
@@ -150,7 +156,12 @@ final class NftRules
                     break;
                 case 'iif':
                 case 'iifname':
-                    $parts->interface = ($negated ? '!' : '').implode(', ', array_map(fn (string $one): string => trim($one, '"'), $this->values($value, $of)));
+                    $parts->interface =
+                        ($negated ? '!' : '').
+                        implode(
+                            ', ',
+                            array_map(fn (string $one): string => trim($one, '"'), $this->values($value, $of)),
+                        );
                     break;
                 case 'state':
                     if ($value === 'vmap') {

@@ -51,7 +51,7 @@ final class RuleParts
     public static function port(?string $protocol, string $said): ?array
     {
         $known = Protocol::tryFrom($protocol ?? '') ?? Protocol::Tcp;
-        $ends = preg_match('/^\d+[-:]\d+$/D', $said) === 1 ? preg_split('/[-:]/', $said) ?: [] : [$said];
+        $ends = preg_match('/^\d+[-:]\d+$/D', $said) === 1 ? (preg_split('/[-:]/', $said) ?: []) : [$said];
         $from = $said === '0' ? null : RegisteredNames::port($known, $ends[0]);
         $to = isset($ends[1]) ? RegisteredNames::port($known, $ends[1]) : null;
 
@@ -86,9 +86,13 @@ final class RuleParts
         if ($rules !== []) {
             return $rules;
         }
-        $ports = $this->perPort !== []
-            ? $this->perPort
-            : array_map(fn (array $port): array => [...$port, (string) $this->action], $this->ports ?: [[null, null]]);
+        $ports =
+            $this->perPort !== []
+                ? $this->perPort
+                : array_map(
+                    fn (array $port): array => [...$port, (string) $this->action],
+                    $this->ports ?: [[null, null]],
+                );
         foreach ($ports as [$port, $to, $action]) {
             foreach ($this->sources ?: [null] as $source) {
                 if (count($rules) >= self::MOST) {

@@ -21,11 +21,22 @@ final class UfwRules
         $facts = [];
         $policies = [];
         foreach (Lines::of($text) as $number => $line) {
-            if (preg_match('/^Default: (\w+) \(incoming\), (\w+) \(outgoing\)(?:, (\w+) \(routed\))?/', $line, $m) === 1) {
-                $policies = array_map(self::action(...), ['incoming' => $m[1], 'outgoing' => $m[2], 'routed' => $m[3] ?? '']);
+            if (
+                preg_match(
+                    '/^Default: (\w+) \(incoming\), (\w+) \(outgoing\)(?:, (\w+) \(routed\))?/',
+                    $line,
+                    $m,
+                ) === 1
+            ) {
+                $policies = array_map(self::action(...), [
+                    'incoming' => $m[1],
+                    'outgoing' => $m[2],
+                    'routed' => $m[3] ?? '',
+                ]);
             } elseif (
                 trim($line) === '' ||
-                preg_match('/^\s*(?:Status|Logging|New profiles|To +Action|-- +-|WARN|Firewall)/', $line) === 1
+                preg_match('/^\s*(?:Status|Logging|New profiles|To +Action|-- +-|WARN|Firewall)/', $line) ===
+                    1
             ) {
                 continue;
             } elseif (preg_match(self::ROW, trim($line), $m) === 1) {
@@ -36,7 +47,15 @@ final class UfwRules
                 };
                 $parts = self::row($m[1], $m[4]);
                 $parts->action = self::action($m[2]);
-                $facts = [...$facts, ...$parts->rules($chain, $policies[$chain] ?? null, str_contains($line, '(v6)') ? 'ip6' : 'ip', null)];
+                $facts = [
+                    ...$facts,
+                    ...$parts->rules(
+                        $chain,
+                        $policies[$chain] ?? null,
+                        str_contains($line, '(v6)') ? 'ip6' : 'ip',
+                        null,
+                    ),
+                ];
             } else {
                 $unread->add($number, 'no rule stands in it');
             }
@@ -66,12 +85,18 @@ final class UfwRules
             $to = substr($to, 0, -strlen($m[0]));
         }
         foreach (Lines::words($to) as $word) {
-            if (preg_match('~^([\w:,-]+?)(?:/(tcp|udp))?$~D', $word, $m) === 1 && preg_match('/^\d/', $word) === 1) {
+            if (
+                preg_match('~^([\w:,-]+?)(?:/(tcp|udp))?$~D', $word, $m) === 1 &&
+                preg_match('/^\d/', $word) === 1
+            ) {
                 $parts->protocol = $m[2] ?? null;
                 foreach (explode(',', $m[1]) as $port) {
                     $parts->addPort($port);
                 }
-            } elseif (preg_match('~^([0-9a-f.:]+)(?:/\d{1,3})?$~Di', $word, $m) === 1 && Address::standard($m[1]) !== null) {
+            } elseif (
+                preg_match('~^([0-9a-f.:]+)(?:/\d{1,3})?$~Di', $word, $m) === 1 &&
+                Address::standard($m[1]) !== null
+            ) {
                 $parts->to = $word;
             }
         }

@@ -28,18 +28,31 @@ final readonly class Local
             ? '/^(\*|[0-9a-f:.]{2,45}?)(?:%([\w.-]{1,15}))?\.([\w*-]{1,32})$/Di'
             : '/^\[?(\*|[0-9a-f:.]{2,45}?)?\]?(?:%([\w.-]{1,15}))?\]?:([\w*-]{1,32})$/Di';
         // The one name that tools put in place of a number and that is known here.
-        $said = (string) preg_replace('/^(?:localhost|ip6-localhost)(?=:)/', $any === '::' ? '[::1]' : '127.0.0.1', $said);
+        $said = (string) preg_replace(
+            '/^(?:localhost|ip6-localhost)(?=:)/',
+            $any === '::' ? '[::1]' : '127.0.0.1',
+            $said,
+        );
         if (preg_match($form, $said, $m) !== 1) {
             return null;
         }
         $port = RegisteredNames::port($protocol, $m[3]);
         $address = $m[1] === '*' || $m[1] === '' ? $any : Address::standard($m[1]);
 
-        return $port === null || $address === null ? null : new self($address, $port, $m[2] === '' ? null : $m[2]);
+        return $port === null || $address === null
+            ? null
+            : new self($address, $port, $m[2] === '' ? null : $m[2]);
     }
 
     public function listener(Protocol $protocol, ?string $process = null, ?int $pid = null): Listener
     {
-        return new Listener($protocol->value, $this->address, $this->port->number, $process, $pid, $this->interface);
+        return new Listener(
+            $protocol->value,
+            $this->address,
+            $this->port->number,
+            $process,
+            $pid,
+            $this->interface,
+        );
     }
 }

@@ -20,7 +20,11 @@ final class LsofForm implements ListeningForm
     {
         $facts = [];
         foreach (Lines::of($text) as $number => $line) {
-            if (trim($line) === '' || str_starts_with($line, 'COMMAND') || str_starts_with($line, 'lsof: WARNING')) {
+            if (
+                trim($line) === '' ||
+                str_starts_with($line, 'COMMAND') ||
+                str_starts_with($line, 'lsof: WARNING')
+            ) {
                 continue;
             }
             if (

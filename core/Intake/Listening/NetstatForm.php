@@ -28,7 +28,8 @@ final class NetstatForm implements ListeningForm
             $words = Lines::words($line);
             if (preg_match('/^\s*(?:Active |Proto\b)/i', $line) === 1) {
                 // "Active UNIX domain sockets": files, and none of our business.
-                $sockets = str_contains($line, 'UNIX') || ($sockets && ! str_starts_with(ltrim($line), 'Active'));
+                $sockets =
+                    str_contains($line, 'UNIX') || ($sockets && ! str_starts_with(ltrim($line), 'Active'));
 
                 continue;
             }
@@ -53,9 +54,10 @@ final class NetstatForm implements ListeningForm
                 continue;
             }
             $protocol = Protocol::from(strtolower($kind[1]));
-            $fact = $words[0] === strtoupper($words[0])
-                ? self::capitals($protocol, $words)
-                : self::queues($protocol, $kind[2] ?? '', $words, $line);
+            $fact =
+                $words[0] === strtoupper($words[0])
+                    ? self::capitals($protocol, $words)
+                    : self::queues($protocol, $kind[2] ?? '', $words, $line);
             $last = null;
             if ($fact instanceof Listener) {
                 $last = count($facts);
@@ -95,8 +97,12 @@ final class NetstatForm implements ListeningForm
      *
      * @param  list<string>  $words
      */
-    private static function queues(Protocol $protocol, string $family, array $words, string $line): Listener|false|null
-    {
+    private static function queues(
+        Protocol $protocol,
+        string $family,
+        array $words,
+        string $line,
+    ): Listener|false|null {
         $said = $words[3] ?? '';
         $any = $family === '4' || $family === '' ? '0.0.0.0' : '::';
         $dot = preg_match('/\.(?:\*|[\w-]+)$/D', $said) === 1 && preg_match('/:[\w*-]+$/D', $said) !== 1;
@@ -110,9 +116,10 @@ final class NetstatForm implements ListeningForm
             return null;
         }
         $away = $words[4] ?? '';
-        $listens = $protocol === Protocol::Tcp
-            ? ($words[5] ?? '') === 'LISTEN'
-            : preg_match('/[:.]\*$/D', $away) === 1;
+        $listens =
+            $protocol === Protocol::Tcp
+                ? ($words[5] ?? '') === 'LISTEN'
+                : preg_match('/[:.]\*$/D', $away) === 1;
         if (! $listens) {
             return false;
         }

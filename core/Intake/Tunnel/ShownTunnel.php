@@ -14,9 +14,21 @@ final class ShownTunnel
     /** A line of the dump: keys and columns between tabs. */
     public const DUMP = '/^(?:\S{1,15}\t)?(?:[A-Za-z0-9+\/]{43}=|\(none\))\t(?:[A-Za-z0-9+\/]{43}=|\(none\))\t\S+\t\S+/m';
 
-    private const SECONDS = ['year' => 31557600, 'day' => 86400, 'hour' => 3600, 'minute' => 60, 'second' => 1];
+    private const SECONDS = [
+        'year' => 31557600,
+        'day' => 86400,
+        'hour' => 3600,
+        'minute' => 60,
+        'second' => 1,
+    ];
 
-    private const BYTES = ['B' => 1, 'KiB' => 1024, 'MiB' => 1048576, 'GiB' => 1073741824, 'TiB' => 1099511627776];
+    private const BYTES = [
+        'B' => 1,
+        'KiB' => 1024,
+        'MiB' => 1048576,
+        'GiB' => 1073741824,
+        'TiB' => 1099511627776,
+    ];
 
     /** @return list<TunnelInterface> */
     public static function read(string $text, UnreadLines $unread): array
@@ -103,7 +115,9 @@ final class ShownTunnel
             isset($said['latest handshake']) ? self::seconds($said['latest handshake']) : null,
             self::bytes($moved[0], ' received'),
             self::bytes($moved[1] ?? '', ' sent'),
-            preg_match('/^every (.+)$/', $said['persistent keepalive'] ?? '', $m) === 1 ? self::seconds($m[1]) : null,
+            preg_match('/^every (.+)$/', $said['persistent keepalive'] ?? '', $m) === 1
+                ? self::seconds($m[1])
+                : null,
         );
     }
 
@@ -124,7 +138,12 @@ final class ShownTunnel
             return 0;
         }
         $all = 0;
-        $found = preg_match_all('/(\d{1,9}) (year|day|hour|minute|second)s?\b/', $said, $parts, PREG_SET_ORDER);
+        $found = preg_match_all(
+            '/(\d{1,9}) (year|day|hour|minute|second)s?\b/',
+            $said,
+            $parts,
+            PREG_SET_ORDER,
+        );
         foreach ($parts as [, $count, $unit]) {
             $all += (int) $count * self::SECONDS[$unit];
         }

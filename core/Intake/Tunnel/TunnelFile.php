@@ -25,7 +25,10 @@ final class TunnelFile
             $last = array_key_last($sections);
             if (preg_match('/^\[(Interface|Peer)\]$/i', $line, $m) === 1) {
                 $sections[] = [strcasecmp($m[1], 'peer') === 0, []];
-            } elseif ($last !== null && preg_match('/^([A-Za-z]{2,20})\s*=\s*(.{1,2000})$/', $line, $m) === 1) {
+            } elseif (
+                $last !== null &&
+                preg_match('/^([A-Za-z]{2,20})\s*=\s*(.{1,2000})$/', $line, $m) === 1
+            ) {
                 $key = strtolower($m[1]);
                 if (preg_match($sections[$last][0] ? self::OF_PEER : self::OF_END, $key) !== 1) {
                     $unread->add($index + 1, 'its key belongs to no section of such a file');
@@ -79,7 +82,9 @@ final class TunnelFile
     /** A number from 1 to 65535; null for "off" and for what is none. */
     private static function port(string $said): ?int
     {
-        return preg_match('/^\d{1,5}$/D', $said) === 1 && (int) $said >= 1 && (int) $said <= 65535 ? (int) $said : null;
+        return preg_match('/^\d{1,5}$/D', $said) === 1 && (int) $said >= 1 && (int) $said <= 65535
+            ? (int) $said
+            : null;
     }
 
     private function __construct()

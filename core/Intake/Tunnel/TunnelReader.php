@@ -42,7 +42,8 @@ final class TunnelReader implements Reader
             return new Reading($this->kind(), [], Findings::of(IntakeFindings::noTunnel()));
         }
         $findings = $unread->findings();
-        $secret = preg_match('~^[ \t]*(?:PrivateKey|PresharedKey)[ \t]*=[ \t]*[A-Za-z0-9+/]{43}=~mi', $text) === 1;
+        $secret =
+            preg_match('~^[ \t]*(?:PrivateKey|PresharedKey)[ \t]*=[ \t]*[A-Za-z0-9+/]{43}=~mi', $text) === 1;
 
         return new Reading(
             $this->kind(),

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ports;
+
+use App\Models\Network;
+use Burrow\Household\Box;
+use Burrow\Household\Household;
+use Burrow\Household\Service;
+use Burrow\Household\WhoReaches;
+use Burrow\Ports\Write\BoxPorts;
+use Burrow\Ports\Write\FilteredPort;
+
+/** The ports of a box as its packet filter needs them, from the household's record. */
+final class FilteredPorts
+{
+    public static function of(Household $house, Box $box, Network $network): BoxPorts
+    {
+        $ports = array_map(
+            fn (Service $service): FilteredPort => new FilteredPort(
+                $service->port,
+                null,
+                $service->protocol,
+                // A comment of nftables has no way to write these.
+                trim((string) preg_replace('/["\\\\\p{C}]/u', '', $service->purpose)),
+                // Who "some" are is not in the record; the house is the next wider circle.
+                $house->reaches($service) === WhoReaches::Some
+                    ? WhoReaches::House
+                    : $house->reaches($service),
+            ),
+            $house->services($box),
+        );
+
+        return new BoxPorts(
+            $box->name,
+            array_values(
+                array_filter(
+                    [(string) $network->prefix, (string) $network->ipv6],
+                    fn (string $one): bool => $one !== '',
+                ),
+            ),
+            array_values(array_filter([$network->tunnelPrefix()], fn (string $one): bool => $one !== '')),
+            $ports,
+        );
+    }
+}
