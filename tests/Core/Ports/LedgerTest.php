@@ -391,6 +391,7 @@ test('labels of a strip do not meet, and no elbow goes through one', function (i
     $house = randomPorts($seed, 1);
     $strip = StripPicture::of(Comparison::of($house, $house->boxes()[0]));
     $labels = array_values(array_filter($strip->labels, fn ($one): bool => $one->number !== ''));
+    expect($strip->more + count($labels))->toBeLessThanOrEqual(count($strip->labels));
     foreach ($labels as $i => $one) {
         expect($one->x)
             ->toBeGreaterThanOrEqual(0.0)
@@ -412,6 +413,16 @@ test('labels of a strip do not meet, and no elbow goes through one', function (i
         }
     }
 })->with(range(1, 60));
+
+test('a box with the usual ports has a label for each', function (): void {
+    $numbers = [22, 53, 80, 443, 445, 8081, 8086, 51944];
+    $services = array_map(fn (int $number): Service => port('sieve', $number, 'its own page'), $numbers);
+    $strip = StripPicture::of(Comparison::between($services, null));
+    expect(array_column($strip->labels, 'number'))
+        ->toBe(array_map(strval(...), $numbers))
+        ->and($strip->more)
+        ->toBe(0);
+});
 
 test('a port lies on the strip where its logarithm puts it', function (): void {
     $tenth = StripPicture::x(10) - StripPicture::x(1);
