@@ -10,7 +10,7 @@ use Burrow\Judgement\Findings;
 use Burrow\Ports\PortFindings;
 use Burrow\Ports\PortTable;
 
-/** A file for /etc/sysctl.d that keeps the ports of services from outgoing connections (ip-sysctl, ip_local_reserved_ports). */
+/** A file for /etc/sysctl.d: outgoing connections are not given the ports of services (ip-sysctl). */
 final class ReservedPorts implements FileKind
 {
     public function kind(): string

@@ -10,6 +10,7 @@ use App\Models\Medium;
 use App\Models\Network;
 use App\Models\Plan;
 use App\Models\Rehearsal;
+use App\Models\Service;
 use App\Models\Sighting;
 use App\Models\StepDoubt;
 use Illuminate\Routing\Route as OneRoute;
@@ -41,6 +42,7 @@ function pathOf(OneRoute $route): string
         'desk' => Desk::query()->firstOrFail()->id,
         'doubt' => StepDoubt::query()->firstOrFail()->id,
         'file' => 'hosts',
+        'service' => Service::query()->firstOrFail()->id,
         'rehearsal' => Rehearsal::query()->firstOrFail()->id,
         'sighting' => Sighting::query()->firstOrFail()->id,
     ];
