@@ -11,7 +11,6 @@ use App\Probe\Target;
 use App\Probe\TcpProbe;
 use App\Probe\UdpProbe;
 use Burrow\Household\DoorState;
-use Burrow\Net\Ipv4;
 use Illuminate\Support\Facades\DB;
 
 function boxCalled(string $name): Box
@@ -200,11 +199,6 @@ test('what listens for its box alone is asked by nobody', function (): void {
 
 test('UDP: an answer is open, a refusal refused, and silence neither', function (): void {
     $probe = new UdpProbe(0.4);
-    $ask = fn (int $port): DoorState => $probe->ask(
-        Target::in(Box::query()->firstOrFail()->network, Ipv4::parse('172.22.8.77'), $port, true),
-        53,
-    );
-    unset($ask);
     $answers = stream_socket_server('udp://127.0.0.1:0', $code, $message, STREAM_SERVER_BIND);
     $port = (int) substr((string) strrchr((string) stream_socket_get_name($answers, false), ':'), 1);
     $target = (new ReflectionClass(Target::class))->newInstanceWithoutConstructor();
@@ -227,9 +221,10 @@ test('the number of questions to the database does not grow with the boxes', fun
 
         return count(DB::getQueryLog());
     };
+    $count();
     $before = $count();
     foreach (range(1, 12) as $i) {
-        $box = newBox(['name' => "more-{$i}", 'address' => "172.22.8.{$i}"]);
+        $box = newBox(['name' => "more-{$i}", 'address' => "172.22.8.5{$i}"]);
         Service::query()->create([
             'box_id' => $box->id,
             'port' => 80,

@@ -14,6 +14,7 @@ use App\Probe\TcpProbe;
 use App\Probe\UdpProbe;
 use Burrow\Household\Household;
 use Burrow\Intake\Intake;
+use Burrow\Intake\Reading;
 use Burrow\Judgement\Finding;
 use Burrow\Net\Ipv4;
 use Burrow\Ports\TypedPort;
@@ -120,13 +121,7 @@ final class LedgerController
         return redirect()
             ->to(route('ports', ['box' => $box->name]).'#listening')
             ->withInput(['pasted' => mb_substr($pasted, 0, 20_000)])
-            ->with(
-                'listening_findings',
-                array_map(
-                    fn (Finding $one): string => trim("{$one->found} {$one->do}"),
-                    $reading->findings->list,
-                ) ?: ['Nothing in it listens.'],
-            );
+            ->with('listening_findings', $this->saysNothing($reading));
     }
 
     /** Asks every port of the box now, over TCP and UDP. */
@@ -202,5 +197,20 @@ final class LedgerController
         return redirect()
             ->to(route('ports', ['box' => $box->name] + $form).'#port-form')
             ->withInput($request->only(PortForm::FIELDS));
+    }
+
+    /**
+     * Why a text tells nothing of what listens.
+     *
+     * @return list<string>
+     */
+    private function saysNothing(Reading $reading): array
+    {
+        return in_array($reading->kind, self::KINDS, true) || $reading->findings->blocks()
+            ? array_map(
+                fn (Finding $one): string => trim("{$one->found} {$one->do}"),
+                $reading->findings->list,
+            )
+            : ["Nothing in it listens; it reads like {$reading->kind}."];
     }
 }

@@ -57,7 +57,7 @@ final class PortsController
             'keeps' => $keeps,
             'free' => $free,
             'freeBecause' => $scheme->because($free),
-            'listingFindings' => is_array(session('listing_findings')) ? session('listing_findings') : [],
+            'listingFindings' => is_array(session('listening_findings')) ? session('listening_findings') : [],
         ]);
     }
 
