@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\House\Fields;
 use App\Http\Middleware\HideWhatKeeps;
+use App\Http\Middleware\MaskForOthers;
 use App\Http\Middleware\OnlyKeeper;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SafetyHeaders;
@@ -22,7 +23,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append(SafetyHeaders::class);
-        $middleware->web(append: [PlainInput::class, HideWhatKeeps::class]);
+        $middleware->web(append: [PlainInput::class, HideWhatKeeps::class, MaskForOthers::class]);
         // A password that was changed ends every session that was begun with the old one.
         $middleware->authenticateSessions();
         // Without a session there is no token; where a login came from is looked at in its controller.

@@ -11,6 +11,7 @@ use Burrow\Plan\BoxesAsBuilt;
 use Burrow\Ports\PortTable;
 use Burrow\Ports\Shut;
 use Burrow\Reach\Openings;
+use Burrow\Reach\TravellersAway;
 use Burrow\Upkeep\SharedSwitches;
 use Burrow\Upkeep\Updates;
 use Burrow\Upkeep\Watch;
@@ -28,6 +29,7 @@ final class Concerns
             new Unfinished(),
             new PortTable(),
             new Openings(),
+            new TravellersAway(),
             new BoxesAsBuilt(),
             new Updates(),
             new SharedSwitches(),

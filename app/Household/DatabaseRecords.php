@@ -20,6 +20,7 @@ use Burrow\Household\Opening;
 use Burrow\Household\Records;
 use Burrow\Household\Service;
 use Burrow\Household\Stage;
+use Burrow\Household\WayIn;
 use Burrow\Household\WhoReaches;
 use Burrow\Net\Address;
 use Burrow\Net\Ipv4;
@@ -159,6 +160,33 @@ final class DatabaseRecords implements Records
                 )
                 ->all(),
         );
+    }
+
+    public function waysIn(): array
+    {
+        $rows = DB::table('ways_in')
+            ->where('network_id', $this->network->id)
+            ->whereNull('taken_back_at')
+            ->orderBy('id')
+            ->get();
+        $ways = $rows->map(function (stdClass $row): ?WayIn {
+            $given = $this->day($row->given_on);
+
+            return $given === null
+                ? null
+                : new WayIn(
+                    (int) $row->id,
+                    (string) $row->device,
+                    (string) $row->holder,
+                    (string) $row->kind,
+                    is_string($row->public_key) ? $row->public_key : null,
+                    is_string($row->address) ? Address::standard($row->address) : null,
+                    $given,
+                    $this->time($row->last_came_at),
+                );
+        });
+
+        return array_values(array_filter($ways->all()));
     }
 
     public function listings(): array

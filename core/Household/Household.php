@@ -22,6 +22,9 @@ final class Household
     /** @var array<string, list<Dependency>>|null by box */
     private ?array $dependencies = null;
 
+    /** @var list<WayIn>|null */
+    private ?array $waysIn = null;
+
     /** @var array<string, Listing>|null by box */
     private ?array $listings = null;
 
@@ -72,6 +75,12 @@ final class Household
         }
 
         return $this->listings[$box->name] ?? null;
+    }
+
+    /** @return list<WayIn> keys that were given and not taken back */
+    public function waysIn(): array
+    {
+        return $this->waysIn ??= $this->records->waysIn();
     }
 
     /** From how far away a port is reached: as it was meant, or further, where the router leads to it. */

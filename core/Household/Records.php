@@ -19,6 +19,9 @@ interface Records
     /** @return list<Dependency> */
     public function dependencies(): array;
 
+    /** @return list<WayIn> */
+    public function waysIn(): array;
+
     /** @return list<Listing> the last one of each box that ever told */
     public function listings(): array;
 }

@@ -20,6 +20,7 @@ use App\Models\Service;
 use App\Models\Sighting;
 use App\Models\Store;
 use App\Models\User;
+use App\Models\WayIn;
 use Burrow\Household\Stage;
 use Illuminate\Database\Seeder;
 
@@ -63,6 +64,13 @@ class DemoSeeder extends Seeder
                 'router_apply' => 'Save, then Apply at the top; it is away for a minute',
             ],
             'wan' => '203.0.113.27',
+            'wan_kind' => 'changing',
+            'outside_name' => 'seeds.example.net',
+            'tunnel' => [
+                'net' => '10.73.12.0/24',
+                'port' => '51944',
+                'public_key' => base64_encode(hash('sha256', 'culvert', true)),
+            ],
             'time_zone' => 'Europe/London',
             'country' => 'GB',
             'currency' => 'GBP',
@@ -107,7 +115,28 @@ class DemoSeeder extends Seeder
                 'last_seen' => now()->subDays($last),
             ]);
         }
+        foreach (
+            [
+                ['the phone of the greenhouse', 'warden', 2, 310, 0],
+                ['the fair-day laptop', 'desk', 3, 230, 1],
+                ['the fair tablet', 'kiosk', 4, 230, 40],
+            ] as [$device, $holder, $number, $given, $came]
+        ) {
+            WayIn::query()->create([
+                'network_id' => $network->id,
+                'device' => $device,
+                'holder' => $holder,
+                'kind' => 'tunnel',
+                // Made of its name, so that nobody has the other half.
+                'public_key' => base64_encode(hash('sha256', $device, true)),
+                'address' => "10.73.12.{$number}",
+                'given_on' => now()->subDays($given),
+                'last_came_at' => now()->subDays($came)->subMinutes(12),
+            ]);
+        }
         Opening::query()->create([
+            'owner' => 'warden',
+            'since' => now()->subDays(188),
             'box_id' => $boxes['culvert']->id,
             'outside_port' => 51944,
             'inside_port' => 51944,

@@ -14,6 +14,7 @@ use Burrow\Household\Opening;
 use Burrow\Household\Records;
 use Burrow\Household\Service;
 use Burrow\Household\Stage;
+use Burrow\Household\WayIn;
 use Burrow\Net\Port;
 use Burrow\Net\Protocol;
 
@@ -65,6 +66,7 @@ function dweller(string $name, mixed ...$with): Box
  * @param  array<string, list<string|Opening>>  $openings  box => "8443 tcp" or "8443 tcp 2026-11-01"
  * @param  array<string, list<string>>  $dependsOn  box => names of boxes
  * @param  list<Listing>  $listings
+ * @param  list<WayIn>  $waysIn
  */
 function household(
     array $boxes,
@@ -72,8 +74,9 @@ function household(
     array $openings = [],
     array $dependsOn = [],
     array $listings = [],
+    array $waysIn = [],
 ): Household {
-    $records = new class($boxes, $ports, $openings, $dependsOn, $listings) implements Records
+    $records = new class($boxes, $ports, $openings, $dependsOn, $listings, $waysIn) implements Records
     {
         public array $read = [];
 
@@ -83,6 +86,7 @@ function household(
             private array $openings,
             private array $dependsOn,
             private array $listings,
+            private array $waysIn,
         ) {
         }
 
@@ -128,6 +132,11 @@ function household(
                     $review === '' ? null : new DateTimeImmutable($review),
                 );
             });
+        }
+
+        public function waysIn(): array
+        {
+            return $this->waysIn;
         }
 
         public function listings(): array

@@ -27,7 +27,7 @@ final readonly class TunnelEndpoint
     {
         return <<<CONF
         [Interface]
-        Address = {$this->net->endpoint()}/24
+        Address = {$this->net->endpoint()}/{$this->net->prefix->length}
         ListenPort = {$this->port}
         PostUp = wg set %i private-key /etc/wireguard/%i.key
         PostUp = sysctl -q -w net.ipv4.ip_forward=1

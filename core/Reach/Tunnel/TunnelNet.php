@@ -5,38 +5,49 @@ declare(strict_types=1);
 namespace Burrow\Reach\Tunnel;
 
 use Burrow\Net\Ipv4;
+use Burrow\Net\Prefix;
 use InvalidArgumentException;
 
 /**
- * The small network inside a tunnel: a /24 of RFC 1918, its first address the endpoint's, the others the devices'.
+ * The small network inside a tunnel: a prefix of RFC 1918 of 8 to 65 536 addresses, its first address the endpoint's,
+ * the others the devices'.
  */
 final readonly class TunnelNet
 {
-    private string $stem;
+    private const LARGEST = 16;
 
-    /** @throws InvalidArgumentException for what is no private network of this size */
+    private const SMALLEST = 29;
+
+    public Prefix $prefix;
+
+    /** @throws InvalidArgumentException for what is no private network of such a size */
     public function __construct(string $text)
     {
-        $address = Ipv4::tryParse(explode('/', $text)[0]);
-        if (preg_match('~^(\d+\.\d+\.\d+)\.0/24$~D', $text, $match) !== 1 || $address?->isPrivate() !== true) {
-            throw new InvalidArgumentException("Not a private network of 256 addresses: {$text}.");
+        $prefix = Prefix::tryParse($text);
+        if (
+            $prefix === null ||
+            ! $prefix->isPrivate() ||
+            $prefix->length < self::LARGEST ||
+            $prefix->length > self::SMALLEST
+        ) {
+            throw new InvalidArgumentException("Not a private network of 8 to 65536 addresses: {$text}.");
         }
-        $this->stem = $match[1];
+        $this->prefix = $prefix;
     }
 
     public function prefix(): string
     {
-        return "{$this->stem}.0/24";
+        return (string) $this->prefix;
     }
 
     public function endpoint(): string
     {
-        return "{$this->stem}.1";
+        return (string) $this->prefix->hosts()->first;
     }
 
     /** @param  int  $number  1 for the first device */
     public function device(int $number = 1): string
     {
-        return "{$this->stem}.".(1 + $number);
+        return (string) Ipv4::fromNumber($this->prefix->hosts()->first->number + $number);
     }
 }

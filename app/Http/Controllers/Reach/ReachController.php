@@ -6,16 +6,64 @@ namespace App\Http\Controllers\Reach;
 
 use App\Models\Network;
 use App\Models\Opening;
+use App\Models\WayIn;
+use App\Reach\HouseTunnel;
+use App\Reach\OpeningForm;
+use Burrow\Household\Household;
+use Burrow\Household\WanKind;
+use Burrow\Judgement\Findings;
+use Burrow\Net\Ipv4;
+use Burrow\Reach\Draw\ReachPicture;
+use Burrow\Reach\Openings;
+use Burrow\Reach\OutsideTest;
+use Burrow\Reach\Schools;
+use Burrow\Reach\TravellersAway;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
 
-/** What somebody outside can reach, with the reason and the day to look at it again. */
+/** Every way in from outside, with the reason and the day to look at it again, and who comes in by it. */
 final class ReachController
 {
-    public function __invoke(): View
+    public function __invoke(Request $request, Household $house): View
     {
+        $network = Network::home();
+        $keeps = $request->user()?->isKeeper() === true;
+        $kind =
+            WanKind::ofAddress(Ipv4::tryParse((string) $network->wan)) ??
+            WanKind::tryFrom((string) $network->wan_kind);
+
         return view('reach.index', [
-            'network' => Network::home(),
+            'network' => $network,
+            'keeps' => $keeps,
+            'picture' => ReachPicture::of($house),
             'openings' => Opening::query()->with('box')->orderBy('outside_port')->get(),
+            'edit' => $keeps ? Opening::query()->with('box')->find($request->integer('edit')) : null,
+            'judged' => old('outside_port') === null
+                    ? Findings::of()
+                    : OpeningForm::judged($house, OpeningForm::shown(null)),
+            'adds' => $keeps && $request->boolean('add'),
+            'ways' => WayIn::query()
+                ->where('network_id', $network->id)
+                ->whereNull('taken_back_at')
+                ->orderBy('id')
+                ->get(),
+            'findings' => $keeps
+                ? (new Openings())->findings($house)->and((new TravellersAway())->findings($house)->list)
+                : Findings::of(),
+            'kind' => $kind,
+            'kinds' => ['' => 'not known'] +
+                collect(WanKind::cases())
+                    ->mapWithKeys(fn (WanKind $one): array => [$one->value => $one->label()])
+                    ->all(),
+            'schools' => Schools::compare($kind, false),
+            'tunnel' => HouseTunnel::of($network),
+            'tests' => OutsideTest::plan(
+                $house,
+                (string) ($network->outside_name ?: $network->wan ?: 'your-house'),
+            ),
+            'boxes' => collect($house->boxes())
+                ->mapWithKeys(fn ($box): array => [$box->id => $box->name])
+                ->all(),
         ]);
     }
 }
