@@ -7,6 +7,7 @@ use App\Models\Box;
 use App\Models\Network;
 use App\Models\Run;
 use App\Models\RunStep;
+use App\Models\WayIn;
 use Burrow\Card\Write\DeclarativeWriter;
 use Burrow\Card\Write\FirstBoot;
 use Burrow\Household\Stage;
@@ -70,6 +71,7 @@ function everyPage(): array
                     '{id}' => 'flint',
                     '{form}' => 'md',
                     '{file}' => 'hosts',
+                    '{way}' => (string) WayIn::query()->value('id'),
                 ]);
         }
     }

@@ -44,7 +44,7 @@ final readonly class ReachPicture
 
     private const TAG_FIRST = 66.0;
 
-    private const TAG_SECOND = 80.0;
+    private const TAG_SECOND = 72.0;
 
     /** Travellers at the surface; who is left out stands in the table. */
     private const TRAVELLERS = 4;

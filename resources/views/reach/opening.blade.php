@@ -7,6 +7,9 @@
         <input type="hidden" name="revision" value="{{ $edit->revision ?? 0 }}">
         <x-field name="outside_port" label="Port outside, at the router" :value="$f['outside_port']" :findings="$says" code inputmode="numeric" autocomplete="off" />
         <x-choice name="protocol" label="Protocol" :options="['udp' => 'UDP', 'tcp' => 'TCP']" :chosen="$f['protocol']" />
+        @foreach ([...$says->forField('protocol'), ...$says->forField('box')] as $finding)
+            <x-slim :finding="$finding" />
+        @endforeach
         <x-choice name="box" label="Leads to" :options="$boxes" :chosen="$f['box']" />
         <x-field name="inside_port" label="Port inside, at the box" :value="$f['inside_port']" :findings="$says" code inputmode="numeric" autocomplete="off" />
         <x-field name="purpose" label="What it is for" :value="$f['purpose']" :findings="$says" />

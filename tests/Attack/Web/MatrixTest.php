@@ -8,11 +8,13 @@ use App\Models\Desk;
 use App\Models\ImageRecord;
 use App\Models\Medium;
 use App\Models\Network;
+use App\Models\Opening;
 use App\Models\Plan;
 use App\Models\Rehearsal;
 use App\Models\Service;
 use App\Models\Sighting;
 use App\Models\StepDoubt;
+use App\Models\WayIn;
 use Illuminate\Routing\Route as OneRoute;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
@@ -42,6 +44,8 @@ function pathOf(OneRoute $route): string
         'desk' => Desk::query()->firstOrFail()->id,
         'doubt' => StepDoubt::query()->firstOrFail()->id,
         'file' => 'hosts',
+        'opening' => Opening::query()->firstOrFail()->id,
+        'way' => WayIn::query()->firstOrFail()->id,
         'service' => Service::query()->firstOrFail()->id,
         'rehearsal' => Rehearsal::query()->firstOrFail()->id,
         'sighting' => Sighting::query()->firstOrFail()->id,

@@ -143,7 +143,7 @@ test('what speaks against a tunnel', function (array $with, array $codes): void 
             'net' => '10.73.12.0/29',
             'devices' => array_map(fn (int $i): array => ['name' => "d{$i}"], range(1, 7)),
         ],
-        ['reach.net_full'],
+        ['reach.net_full', 'reach.net_full'],
     ],
 ]);
 

@@ -169,7 +169,7 @@ test('files are made from the record', function (): void {
         ->get("/boxes/{$larder->id}/ports/nftables")
         ->assertOk();
     expect((string) $rules->getContent())
-        ->toContain('ip saddr 172.22.8.0/24 tcp dport 445 accept comment "file share"')
+        ->toContain('ip saddr { 172.22.8.0/24, 10.73.12.0/24 } tcp dport 445 accept comment "file share"')
         ->and((string) $rules->headers->get('Content-Disposition'))
         ->toContain('larder.nft');
     $this->get("/boxes/{$larder->id}/ports/apply")
