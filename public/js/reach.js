@@ -39,6 +39,7 @@
       place.textContent = 'No picture: the private key is on the device already, and goes into this profile there.';
     }
     pair = null;
+    place.scrollIntoView({ block: 'center' });
     document.querySelector('[data-save-profile]')?.addEventListener('click', () => {
       const link = document.createElement('a');
       link.href = URL.createObjectURL(new Blob([profile.textContent], { type: 'text/plain' }));
