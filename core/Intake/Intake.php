@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Intake;
 
 use Burrow\Intake\Containers\ContainerReader;
+use Burrow\Intake\Disks\DisksReader;
 use Burrow\Intake\Disks\DiskutilReader;
 use Burrow\Intake\Disks\GetDiskReader;
 use Burrow\Intake\Disks\LsblkReader;
@@ -17,6 +18,12 @@ use Burrow\Intake\Lookup\LookupReader;
 use Burrow\Intake\Neighbours\NeighbourReader;
 use Burrow\Intake\Own\OwnAddressReader;
 use Burrow\Intake\Reach\ReachReader;
+use Burrow\Intake\Shares\ShareReader;
+use Burrow\Intake\Storage\ArrayReader;
+use Burrow\Intake\Storage\FillReader;
+use Burrow\Intake\Storage\HealthReader;
+use Burrow\Intake\Storage\MountReader;
+use Burrow\Intake\Storage\PartitionReader;
 use Burrow\Intake\System\BootReader;
 use Burrow\Intake\System\ClockReader;
 use Burrow\Intake\System\MachineReader;
@@ -59,6 +66,7 @@ final readonly class Intake
             new NeighbourReader(),
             new LeaseReader(),
             new LsblkReader(),
+            new DisksReader(),
             new HostKeyReader(),
             new OwnAddressReader(),
             new LookupReader(),
@@ -70,6 +78,11 @@ final readonly class Intake
             new ListeningReader(),
             new ContainerReader(),
             new FirewallReader(),
+            new FillReader(),
+            new MountReader(),
+            new PartitionReader(),
+            new HealthReader(),
+            new ArrayReader(),
             new TunnelReader(),
             new UpdatesReader(),
             new UnitsReader(),
@@ -77,6 +90,7 @@ final readonly class Intake
             new BootReader(),
             new PowerReader(),
             new MachineReader(),
+            new ShareReader(),
         );
     }
 
@@ -157,7 +171,8 @@ final readonly class Intake
                 if ($this->best($reader, $own)->understood()) {
                     $before = $texts[$reader->kind()] ?? '';
                     // Lines keep their numbers: what stands between is another kind's.
-                    $texts[$reader->kind()] = $before.str_repeat("\n", $line - substr_count($before, "\n")).$part;
+                    $texts[$reader->kind()] =
+                        $before.str_repeat("\n", $line - substr_count($before, "\n")).$part;
                     break;
                 }
             }
