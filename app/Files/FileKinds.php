@@ -19,6 +19,10 @@ use Burrow\Addresses\Write\SshConfig;
 use Burrow\Addresses\Write\UnboundNames;
 use Burrow\Addresses\Write\ZoneFile;
 use Burrow\Files\FileKind;
+use Burrow\Filter\Write\DnsmasqNames as DnsmasqNamesList;
+use Burrow\Filter\Write\HostsList;
+use Burrow\Filter\Write\RpzList;
+use Burrow\Filter\Write\UnboundList;
 use Burrow\Ports\Write\ApplyScript;
 use Burrow\Ports\Write\NftablesFile;
 use Burrow\Ports\Write\ReservedPorts;
@@ -47,6 +51,10 @@ final class FileKinds
                 new NetplanFile(),
                 new NetworkdFile(),
                 new KernelAddress(),
+                new RpzList(),
+                new UnboundList(),
+                new DnsmasqNamesList(),
+                new HostsList(),
                 new NftablesFile(),
                 new ApplyScript(),
                 new ReservedPorts(),

@@ -15,6 +15,8 @@ use Burrow\Intake\Keys\HostKeyReader;
 use Burrow\Intake\Leases\LeaseReader;
 use Burrow\Intake\Listening\ListeningReader;
 use Burrow\Intake\Lookup\LookupReader;
+use Burrow\Intake\Names\ListReader;
+use Burrow\Intake\Names\QueryLogReader;
 use Burrow\Intake\Neighbours\NeighbourReader;
 use Burrow\Intake\Own\OwnAddressReader;
 use Burrow\Intake\Reach\ReachReader;
@@ -63,6 +65,8 @@ final readonly class Intake
     public static function standard(): self
     {
         return new self(
+            new QueryLogReader(),
+            new ListReader(),
             new NeighbourReader(),
             new LeaseReader(),
             new LsblkReader(),
