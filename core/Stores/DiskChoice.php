@@ -42,7 +42,10 @@ final readonly class DiskChoice
                         implode(', ', array_map(fn (BlockDevice $d): string => $d->name, $candidates)).
                         '.';
 
-            return new self(null, Findings::of(StoresFindings::diskInDoubt($what, $candidates === []))->and($kept));
+            return new self(
+                null,
+                Findings::of(StoresFindings::diskInDoubt($what, $candidates === []))->and($kept),
+            );
         }
         $disk = $candidates[0];
         if (($disk->serial ?? '') === '') {

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Stores\FillFile;
+use Burrow\Stores\FillForecast;
+use Burrow\Stores\FillSample;
+
+const DISK = 500_000_000_000;
+
+const BEGINS = 1_764_000_000;
+
+/**
+ * A series whose truth is known.
+ *
+ * @return array{list<FillSample>, callable(float): float, int} samples, bytes at a day, days
+ */
+function grows(string $kind, int $seed): array
+{
+    mt_srand($seed);
+    $normal = fn (): float => sqrt(-2 * log(mt_rand(1, 1_000_000_000) / 1e9)) *
+        cos((2 * M_PI * mt_rand()) / mt_getrandmax());
+    $days = mt_rand(60, 365);
+    $from = (mt_rand(5, 40) / 100) * DISK;
+    $slope = ((mt_rand(45, 75) / 100) * DISK - $from) / $days;
+    $noise = (mt_rand(5, 60) / 10000) * DISK;
+    $wave = $kind === 'seasons' ? (mt_rand(5, 20) / 1000) * DISK : 0;
+    $period = [7, 30][mt_rand(0, 1)];
+    $on = mt_rand((int) ($days * 0.2), (int) ($days * 0.8));
+    $step = ['a jump' => 1, 'a clean-up' => -1][$kind] ?? 0;
+    $step *= (mt_rand(30, 90) / 1000) * DISK;
+    $truth = fn (float $day): float => $from +
+        $slope * $day +
+        $wave * sin((2 * M_PI * $day) / $period) +
+        ($day >= $on ? $step : 0);
+    $samples = [];
+    for ($day = 0; $day <= $days; $day++) {
+        $samples[] = new FillSample(BEGINS + $day * 86400, (int) max(0, $truth($day) + $noise * $normal()));
+    }
+
+    return [$samples, $truth, $days];
+}
+
+test('the true date lies within the spread that is stated, nine times in ten', function (string $kind): void {
+    $within = 0;
+    $widths = [];
+    for ($seed = 1; $seed <= 125; $seed++) {
+        [$samples, $truth, $days] = grows($kind, $seed);
+        for ($day = (float) $days; $truth($day) < 0.85 * DISK && $day < 20_000; $day += 0.25);
+        $said = FillForecast::of(DISK, $samples)->reaches(0.85);
+        $at = BEGINS + $day * 86400;
+        $within +=
+            ($said['from'] === null || $said['from'] <= $at + 43200) &&
+            ($said['to'] === null || $said['to'] >= $at - 43200)
+                ? 1
+                : 0;
+        $said['to'] === null ||
+            ($widths[] = ($said['to'] - $said['from']) / max(86400, $at - BEGINS - $days * 86400));
+    }
+    sort($widths);
+    expect($within / 125)
+        ->toBeGreaterThanOrEqual(0.9)
+        // A spread that holds everything would say nothing.
+        ->and($widths[intdiv(count($widths), 2)])
+        ->toBeLessThan(0.6);
+})->with(['a trend', 'seasons', 'a jump', 'a clean-up']);
+
+test('a straight line is foretold to the day', function (): void {
+    $samples = array_map(
+        fn (int $day): FillSample => new FillSample(BEGINS + $day * 86400, $day * 1_000_000_000),
+        range(0, 100),
+    );
+    $forecast = FillForecast::of(DISK, $samples);
+    expect($forecast->perDay)
+        ->toEqualWithDelta(1e9, 1.0)
+        ->and($forecast->reaches(0.85)['at'])
+        ->toEqualWithDelta(BEGINS + 425 * 86400, 60)
+        ->and($forecast->reaches(1.0)['from'])
+        ->toEqualWithDelta(BEGINS + 500 * 86400, 60)
+        ->and($forecast->usedPercent())
+        ->toBe(20.0);
+});
+
+test('a jump and a clean-up are told as such and change no trend', function (): void {
+    $samples = array_map(
+        fn (int $day): FillSample => new FillSample(
+            BEGINS + $day * 86400,
+            100_000_000_000 +
+                $day * 1_000_000_000 +
+                ($day >= 30 ? 60_000_000_000 : 0) -
+                ($day >= 60 ? 40_000_000_000 : 0) +
+                ($day % 3) * 10_000_000,
+        ),
+        range(0, 90),
+    );
+    $forecast = FillForecast::of(DISK, $samples);
+    expect(
+        array_map(
+            fn (array $step): array => [($step['at'] - BEGINS) / 86400, (int) round($step['bytes'] / 1e9)],
+            $forecast->steps,
+        ),
+    )
+        ->toBe([[30, 60], [60, -40]])
+        ->and($forecast->perDay)
+        ->toEqualWithDelta(1e9, 2e7);
+});
+
+test('what shrinks is never full', function (): void {
+    $samples = array_map(
+        fn (int $day): FillSample => new FillSample(
+            BEGINS + $day * 86400,
+            300_000_000_000 - $day * 100_000_000,
+        ),
+        range(0, 60),
+    );
+    expect(FillForecast::of(DISK, $samples)->reaches(0.85))->toBe([
+        'at' => null,
+        'from' => null,
+        'to' => null,
+    ]);
+});
+
+test('a disk that is nearly full is so now', function (): void {
+    $forecast = FillForecast::of(DISK, [new FillSample(BEGINS, 450_000_000_000)]);
+    expect($forecast->reaches(0.85)['at'])
+        ->toBe(BEGINS)
+        ->and($forecast->reaches(1.0)['at'])
+        ->toBeNull();
+});
+
+test('a description is read with its times, and what is wrong has its line', function (): void {
+    $read = fn (string $text): array => FillFile::read(
+        $text,
+        (string) file_get_contents('core/Stores/schema/fill.schema.json'),
+        'fill.yaml',
+    );
+    [$forecast] = $read(
+        "bytes: 1000\nsamples:\n  - {at: 2026-11-24, used_bytes: 100}\n  - {at: '2026-11-25T00:00:00Z', used_bytes: 110}\n  - {at: 1795651200, used_bytes: 120}\n",
+    );
+    expect(round($forecast->perDay))
+        ->toBe(10.0)
+        ->and(gmdate('Y-m-d', (int) $forecast->reaches(1.0)['at']))
+        ->toBe('2027-02-22');
+    [$none, $findings] = $read("bytes: 1000\nsamples:\n  - {at: yesterday, used_bytes: 100}\n");
+    expect($none)
+        ->toBeNull()
+        ->and($findings->list[0]->code)
+        ->toBe('stores.not_a_time')
+        ->and($findings->list[0]->place?->line)
+        ->toBe(3);
+});
+
+test('ten thousand samples cost little more than a thousand', function (): void {
+    $many = fn (int $count): array => array_map(
+        fn (int $i): FillSample => new FillSample(BEGINS + $i * 600, 100_000_000_000 + $i * 1000),
+        range(1, $count),
+    );
+    $time = function (array $samples): float {
+        $began = hrtime(true);
+        FillForecast::of(DISK, $samples);
+
+        return hrtime(true) - $began;
+    };
+    $time($many(1000));
+    expect($time($many(10_000)) / $time($many(1_000)))->toBeLessThan(15);
+});
