@@ -105,6 +105,7 @@ final class Catalogue
                     'plan' => 'Plan/schema/plan.schema.json',
                     'box' => 'BringUp/schema/box.schema.json',
                     'network' => 'Addresses/schema/network.schema.json',
+                    'upkeep' => 'Upkeep/schema/upkeep.schema.json',
                     'fill' => 'Stores/schema/fill.schema.json',
                     'tunnel' => 'Reach/schema/tunnel.schema.json',
                     'timetable' => 'BringUp/schema/timetable.schema.json',

@@ -6,6 +6,7 @@ namespace Burrow\Upkeep;
 
 use Burrow\Household\Box;
 use Burrow\Judgement\Finding;
+use Burrow\Judgement\Place;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/upkeep.md lists them with their sources. */
 final class UpkeepFindings
@@ -84,5 +85,82 @@ final class UpkeepFindings
     {
         return implode(', ', array_map(fn (Box $box): string => $box->name, array_slice($boxes, 0, 5))).
             (count($boxes) > 5 ? ' and more' : '');
+    }
+
+    public static function notAZone(string $typed, Place $place): Finding
+    {
+        return Finding::stop(
+            'upkeep.not_a_zone',
+            '“'.
+                mb_strimwidth((string) preg_replace('/\p{C}/u', '·', $typed), 0, 40, '…').
+                '” is no time zone.',
+            'Windows are hours of the clock on the wall, and that needs its zone.',
+            'Write it as Europe/London.',
+            $place,
+        );
+    }
+
+    public static function notATime(string $typed, Place $place): Finding
+    {
+        return Finding::stop(
+            'upkeep.not_a_time',
+            '“'.mb_strimwidth((string) preg_replace('/\p{C}/u', '·', $typed), 0, 40, '…').'” is no time.',
+            'Times are Unix seconds or written as 2026-11-26T15:00:00Z.',
+            'Write it like that.',
+            $place,
+        );
+    }
+
+    public static function noSuchBox(string $name, Place $place): Finding
+    {
+        return Finding::stop(
+            'upkeep.no_such_box',
+            "There is no box {$name} in this file.",
+            'Whatever is named here must be among the boxes.',
+            'Compare the spelling, or add the box.',
+            $place,
+        );
+    }
+
+    public static function boxTwice(string $name, Place $place): Finding
+    {
+        return Finding::stop(
+            'upkeep.box_twice',
+            "{$name} stands there twice.",
+            'A box is done once.',
+            'Put the two together.',
+            $place,
+        );
+    }
+
+    /** @param  list<string>  $boxes */
+    public static function circle(array $boxes): Finding
+    {
+        return Finding::stop(
+            'upkeep.circle',
+            'These need one another in a circle: '.implode(', ', array_slice($boxes, 0, 8)).'.',
+            'None of them could come first.',
+            'Leave out the need that matters least while one of them restarts.',
+        );
+    }
+
+    public static function doesNotFit(string $box, string $why): Finding
+    {
+        return Finding::warn(
+            'upkeep.does_not_fit',
+            "{$box} is not in the plan: {$why}.",
+            'What is due stays due.',
+            'Give it another window, or plan further ahead.',
+        );
+    }
+
+    public static function absent(string $box): Finding
+    {
+        return Finding::note(
+            'upkeep.absent',
+            "{$box} is not on.",
+            'What is due on it falls due when it appears.',
+            'Switch it on before the window, if it is to be done then.',
+        );
     }
 }
