@@ -18,6 +18,7 @@ use Burrow\Addresses\Write\RouterTable;
 use Burrow\Addresses\Write\SshConfig;
 use Burrow\Addresses\Write\UnboundNames;
 use Burrow\Addresses\Write\ZoneFile;
+use Burrow\BringUp\Write\BlockFile;
 use Burrow\Files\FileKind;
 use Burrow\Filter\Write\DnsmasqNames as DnsmasqNamesList;
 use Burrow\Filter\Write\HostsList;
@@ -27,6 +28,11 @@ use Burrow\Ports\Write\ApplyScript;
 use Burrow\Ports\Write\NftablesFile;
 use Burrow\Ports\Write\ReservedPorts;
 use Burrow\Ports\Write\StartPage;
+use Burrow\Reach\Tunnel\TunnelFile;
+use Burrow\Stores\Write\ExportsFile;
+use Burrow\Stores\Write\FstabFile;
+use Burrow\Stores\Write\SfdiskScript;
+use Burrow\Stores\Write\SmbFile;
 
 /** All kinds of files that are written at the terminal, by name. */
 final class FileKinds
@@ -51,6 +57,12 @@ final class FileKinds
                 new NetplanFile(),
                 new NetworkdFile(),
                 new KernelAddress(),
+                new FstabFile(),
+                new SmbFile(),
+                new ExportsFile(),
+                new SfdiskScript(),
+                new TunnelFile(),
+                ...BlockFile::all(),
                 new RpzList(),
                 new UnboundList(),
                 new DnsmasqNamesList(),

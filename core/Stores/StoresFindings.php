@@ -7,6 +7,7 @@ namespace Burrow\Stores;
 use Burrow\Intake\Disks\BlockDevice;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
+use Burrow\Quantity\Bytes;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/stores.md lists them with their sources. */
 final class StoresFindings
@@ -97,5 +98,215 @@ final class StoresFindings
             'Compare the two numbers.',
             $place,
         );
+    }
+
+    public static function notASource(string $typed, Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.not_a_source',
+            '“'.self::short($typed).'” is nothing that can be mounted.',
+            'A source is UUID=…, LABEL=…, a path, or a server with its share (fstab(5)).',
+            'Take the UUID; letters of devices change between starts.',
+            $place,
+        );
+    }
+
+    public static function notAMountPoint(string $typed, Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.not_a_mount_point',
+            '“'.self::short($typed).'” is no place to mount at.',
+            'It is a path from the root; “none” is for swap alone (fstab(5)).',
+            'Write it as /srv/store.',
+            $place,
+        );
+    }
+
+    public static function mountedTwice(string $mount, Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.mounted_twice',
+            "Two entries are mounted at {$mount}.",
+            'The later one hides the earlier one.',
+            'Give one of them another place.',
+            $place,
+        );
+    }
+
+    public static function notCarried(string $key, string $value, Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.not_carried',
+            "The {$key} “".self::short($value).'” cannot stand in the file.',
+            'The format has no way to write it.',
+            'Leave out what has a meaning there: quotes, commas, signs of percent and number, line breaks.',
+            $place,
+        );
+    }
+
+    public static function notAShareName(string $typed, Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.not_a_share_name',
+            '“'.self::short($typed).'” is no name for a share.',
+            'Some words and signs have a meaning of their own in smb.conf, and on the network.',
+            'Take letters, digits, blanks inside, hyphens and underscores.',
+            $place,
+        );
+    }
+
+    public static function shareTwice(string $name, Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.share_twice',
+            "Two shares are called {$name}.",
+            'Names of shares ignore case; the two would be one, with the settings of both.',
+            'Call one of them otherwise.',
+            $place,
+        );
+    }
+
+    public static function notAnAccount(string $typed, Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.not_an_account',
+            '“'.self::short($typed).'” is neither an account nor a group.',
+            'Accounts are letters, digits, dots, hyphens and underscores; groups have @ in front.',
+            'Write it as useradd took it.',
+            $place,
+        );
+    }
+
+    public static function likeAHome(string $name, Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.like_a_home',
+            "The share {$name} has the name of an account.",
+            'With shares for every account it collides with that one’s own.',
+            'Call it otherwise, or leave the shares for accounts out.',
+            $place,
+        );
+    }
+
+    public static function guestAndUsers(string $name, Place $place): Finding
+    {
+        return Finding::warn(
+            'stores.guest_and_users',
+            "{$name} is for guests and for certain accounts.",
+            'A guest is none of those, and is refused.',
+            'Leave one of the two out.',
+            $place,
+        );
+    }
+
+    public static function exportedTwice(string $path, Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.exported_twice',
+            "{$path} stands there twice.",
+            'One line holds all clients of a folder.',
+            'Put the clients together.',
+            $place,
+        );
+    }
+
+    public static function notAClient(string $typed, Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.not_a_client',
+            '“'.self::short($typed).'” is no client.',
+            'A client is an address, a prefix at its network address, a host name, or * (exports(5)).',
+            'Write it as 172.22.8.0/24.',
+            $place,
+        );
+    }
+
+    public static function everybodyWrites(string $path, Place $place): Finding
+    {
+        return Finding::warn(
+            'stores.everybody_writes',
+            "Everybody who reaches the box may write to {$path}.",
+            'This kind of share asks for no password; the address is all it knows.',
+            'Name the prefix of the house, or single machines.',
+            $place,
+        );
+    }
+
+    public static function beyondOldTable(int $bytes, int $reach, Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.beyond_old_table',
+            'This table counts to '.
+                Bytes::of($reach)->decimal().
+                ', and the disk has '.
+                Bytes::of($bytes)->decimal().
+                '.',
+            '2³² sectors is all that its fields hold: '.
+                Bytes::of($bytes - $reach)->decimal().
+                ' would be lost without a word.',
+            'Take the newer kind, gpt.',
+            $place,
+        );
+    }
+
+    public static function fourPartitions(Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.four_partitions',
+            'This kind of table holds four partitions.',
+            'More are chained inside one of them, which nobody needs on a new disk.',
+            'Take the newer kind, gpt, or fewer partitions.',
+            $place,
+        );
+    }
+
+    public static function onlyTheLast(Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.only_the_last',
+            'Only the last partition may take what is left.',
+            'Where the next one begins has to be known.',
+            'Give this one a size.',
+            $place,
+        );
+    }
+
+    public static function partitionTooLarge(int $number, Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.partition_too_large',
+            "Partition {$number} does not fit on the disk.",
+            'Its end lies beyond what the disk, or its table, holds.',
+            'Make it smaller, or let the last one take what is left.',
+            $place,
+        );
+    }
+
+    public static function noNamesThere(Place $place): Finding
+    {
+        return Finding::stop(
+            'stores.no_names_there',
+            'This kind of table holds no names of partitions.',
+            'Only the newer kind has room for them.',
+            'Leave the name out; the file system can have a label.',
+            $place,
+        );
+    }
+
+    public static function leftOver(int $bytes, Place $place): Finding
+    {
+        return Finding::note(
+            'stores.left_over',
+            Bytes::of($bytes)->decimal().' at the end of the disk belong to no partition.',
+            'That may be meant, and may be a slip.',
+            'Leave the size of the last one out, and it takes what is left.',
+            $place,
+        );
+    }
+
+    /** What somebody typed, without control characters and not longer than a line. */
+    private static function short(string $typed): string
+    {
+        return mb_strimwidth((string) preg_replace('/\p{C}/u', '·', $typed), 0, 60, '…');
     }
 }

@@ -18,7 +18,8 @@ final readonly class YamlEntry
 {
     private const SMALLEST = 1e-6;
 
-    private const LARGEST = 1e12;
+    /** A thousand terabytes, in bytes. */
+    private const LARGEST = 1e15;
 
     /** Findings about one text. */
     private const MOST = 20;
@@ -44,7 +45,10 @@ final readonly class YamlEntry
             $data = YamlText::parse($yaml);
         } catch (ParseException $problem) {
             $named = $problem->getParsedLine();
-            $line = YamlText::doubled($problem) !== null && $named > 0 ? $named : YamlLines::trouble($yaml, $named);
+            $line =
+                YamlText::doubled($problem) !== null && $named > 0
+                    ? $named
+                    : YamlLines::trouble($yaml, $named);
 
             return self::refused(
                 'yaml.does_not_parse',
@@ -67,7 +71,8 @@ final readonly class YamlEntry
         }
         $lines = new YamlLines($yaml);
         $findings = self::numbers($data, [], $lines, $file);
-        $findings = $findings === [] ? self::against($schema, $data, $lines, $file) : Findings::of(...$findings);
+        $findings =
+            $findings === [] ? self::against($schema, $data, $lines, $file) : Findings::of(...$findings);
         if ($findings->blocks()) {
             return new self(null, $findings);
         }
@@ -188,13 +193,20 @@ final readonly class YamlEntry
         string $file,
         ?int $line,
     ): self {
-        return new self(null, Findings::of(TextFindings::refused($code, $found, $why, $do, Place::file($file, $line))));
+        return new self(
+            null,
+            Findings::of(TextFindings::refused($code, $found, $why, $do, Place::file($file, $line))),
+        );
     }
 
     /** @param  array<mixed>  $data */
     private static function against(string $schema, array $data, YamlLines $lines, string $file): Findings
     {
-        $result = (new Validator(max_errors: self::MOST))->validate(Helper::toJSON($data), (string) $schema);
+        $result = (new Validator(max_errors: self::MOST))->validate(
+            // A mapping without keys is one all the same.
+            $data === [] ? (object) [] : Helper::toJSON($data),
+            $schema,
+        );
         $error = $result->error();
         $findings = [];
         foreach ($error === null ? [] : array_slice(self::leaves($error), 0, self::MOST) as $leaf) {
@@ -236,7 +248,8 @@ final readonly class YamlEntry
         $words = self::lowerFirst((new ErrorFormatter())->formatErrorMessage($leaf));
         $key = array_values($extra)[0] ?? null;
         $known = is_object($schema) ? array_keys((array) ($schema->properties ?? [])) : [];
-        $meant = is_string($key) && $known !== [] ? KnownWords::of(implode(' ', $known))->nearest($key) : null;
+        $meant =
+            is_string($key) && $known !== [] ? KnownWords::of(implode(' ', $known))->nearest($key) : null;
 
         return $meant === null ? $words : "{$words}; perhaps “{$meant}” was meant";
     }

@@ -257,7 +257,13 @@ final class BringUpFindings
 
     public static function knownError(KnownError $error, string $field): Finding
     {
-        return Finding::stop('bringup.known_error', $error->found, $error->why, $error->do, Place::field($field));
+        return Finding::stop(
+            'bringup.known_error',
+            $error->found,
+            $error->why,
+            $error->do,
+            Place::field($field),
+        );
     }
 
     public static function notSeen(string $words, string $field): Finding
@@ -390,8 +396,12 @@ final class BringUpFindings
     }
 
     /** @param  string  $wanted  "refused", "answered", "answered with 172.22.8.16" */
-    public static function nameOtherwise(string $name, string $transport, string $what, string $wanted): Finding
-    {
+    public static function nameOtherwise(
+        string $name,
+        string $transport,
+        string $what,
+        string $wanted,
+    ): Finding {
         return Finding::warn(
             'bringup.name_otherwise',
             "{$name} over {$transport}: {$what}; it should be {$wanted}.",
@@ -460,7 +470,9 @@ final class BringUpFindings
     {
         return Finding::stop(
             'bringup.needs_first',
-            'Before this: '.implode(', ', array_map(fn (string $title): string => "“{$title}”", $titles)).'.',
+            'Before this: '.
+                implode(', ', array_map(fn (string $title): string => "“{$title}”", $titles)).
+                '.',
             'It was passed over, and what is done here rests on it.',
             'Take it back and do it, or pass this step over as well, with the reason.',
         );
@@ -479,5 +491,16 @@ final class BringUpFindings
     public static function handshake(string $words): Finding
     {
         return Finding::fine('bringup.handshake', $words);
+    }
+
+    public static function cannotBeWritten(string $kind, string $why, Place $place): Finding
+    {
+        return Finding::stop(
+            'bringup.cannot_be_written',
+            "No file of the kind {$kind} can hold these values. {$why}",
+            'A file is whole or not at all.',
+            'Change the value.',
+            $place,
+        );
     }
 }

@@ -23,7 +23,7 @@
     </div>
     <div class="sheet scroll">
         @if ($count === 0)
-            <p>An opening is a port of the router that leads to a box. Each one has a reason, somebody who answers for it, and a day to look again.</p>
+            <x-empty title="No opening">An opening is a port of the router that leads to a box. Each one has a reason, somebody who answers for it, and a day to look again.</x-empty>
         @else
             <x-list :heads="['Outside', 'Leads to', 'For', 'Because', 'Who answers', 'From', 'Look again', '']">
                 @foreach ($openings as $opening)
