@@ -9,3 +9,8 @@ use Illuminate\Support\Facades\Route;
 Route::middleware('auth')->group(function (): void {
     Route::get('/stores', StoresController::class)->name('stores');
 });
+
+// Keeping.
+Route::middleware(['auth', 'keeper'])->group(function (): void {
+    Route::post('/stores/note', [StoresController::class, 'note'])->name('stores.note');
+});

@@ -12,6 +12,7 @@ use Burrow\Ports\PortTable;
 use Burrow\Ports\Shut;
 use Burrow\Reach\Openings;
 use Burrow\Reach\TravellersAway;
+use Burrow\Stores\StoresConcern;
 use Burrow\Upkeep\SharedSwitches;
 use Burrow\Upkeep\Updates;
 use Burrow\Upkeep\Watch;
@@ -28,6 +29,7 @@ final class Concerns
             new Shut(),
             new Unfinished(),
             new PortTable(),
+            new StoresConcern(),
             new Openings(),
             new TravellersAway(),
             new BoxesAsBuilt(),

@@ -12,6 +12,8 @@ use Burrow\Household\Box;
 use Burrow\Household\BoxParts;
 use Burrow\Household\Dependency;
 use Burrow\Household\DoorState;
+use Burrow\Household\DriveHealth;
+use Burrow\Household\Fill;
 use Burrow\Household\Heard;
 use Burrow\Household\Hearing;
 use Burrow\Household\HeldJob;
@@ -38,6 +40,12 @@ use stdClass;
  */
 final class DatabaseRecords implements Records
 {
+    /** Days of samples that a trend is made of. */
+    private const LOOKED_BACK = 730;
+
+    /** Samples of all file systems that are read for one picture of the house. */
+    private const SAMPLES = 20_000;
+
     private readonly DateTimeZone $zone;
 
     /** @var array<string, ?DateTimeImmutable> what many rows share is read once */
@@ -160,6 +168,81 @@ final class DatabaseRecords implements Records
                 )
                 ->all(),
         );
+    }
+
+    public function fills(): array
+    {
+        $by = [];
+        foreach (
+            DB::table('fill_samples')
+                ->join('boxes', 'boxes.id', '=', 'fill_samples.box_id')
+                ->where('boxes.network_id', $this->network->id)
+                ->whereNotNull('boxes.name')
+                ->where('fill_samples.taken_at', '>=', now()->subDays(self::LOOKED_BACK))
+                ->orderBy('fill_samples.taken_at')
+                ->limit(self::SAMPLES)
+                ->get([
+                    'boxes.name',
+                    'fill_samples.mount',
+                    'fill_samples.bytes',
+                    'fill_samples.used_bytes',
+                    'fill_samples.taken_at',
+                ]) as $row
+        ) {
+            $at = $this->time($row->taken_at);
+            if ($at !== null && (int) $row->bytes > 0) {
+                $by["{$row->name} {$row->mount}"][] = [$row, [$at->getTimestamp(), (int) $row->used_bytes]];
+            }
+        }
+        $fills = [];
+        foreach ($by as $rows) {
+            $last = $rows[count($rows) - 1][0];
+            $fills[] = new Fill(
+                (string) $last->name,
+                (string) $last->mount,
+                (int) $last->bytes,
+                array_column($rows, 1),
+            );
+        }
+
+        return $fills;
+    }
+
+    public function drives(): array
+    {
+        $by = [];
+        foreach (
+            DB::table('health_samples')
+                ->join('boxes', 'boxes.id', '=', 'health_samples.box_id')
+                ->where('boxes.network_id', $this->network->id)
+                ->whereNotNull('boxes.name')
+                ->orderBy('health_samples.taken_at')
+                ->limit(self::SAMPLES)
+                ->get(['boxes.name', 'health_samples.*']) as $row
+        ) {
+            $by["{$row->name} {$row->serial}"][] = $row;
+        }
+        $drives = [];
+        $number = fn (mixed $kept): ?int => is_numeric($kept) ? (int) $kept : null;
+        foreach ($by as $rows) {
+            $last = $rows[count($rows) - 1];
+            $drives[] = new DriveHealth(
+                (string) $last->name,
+                (string) $last->serial,
+                (string) $last->model,
+                $this->time($last->taken_at)?->getTimestamp() ?? 0,
+                $last->passed === null ? null : (bool) $last->passed,
+                $number($last->hours),
+                $number($last->celsius),
+                $number($last->reallocated),
+                $number($rows[0]->reallocated),
+                $number($last->pending),
+                $number($rows[0]->pending),
+                $number($last->wear_percent),
+            );
+        }
+
+        return $drives;
     }
 
     public function waysIn(): array

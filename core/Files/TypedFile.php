@@ -11,7 +11,10 @@ use Burrow\Text\TextBudget;
 use Burrow\Text\YamlEntry;
 use Burrow\Text\YamlLines;
 
-/** A file from values under a schema: what a format cannot carry is a finding at its line, and then there is no file. */
+/**
+ * A file from values under a schema: what a format cannot carry is a finding at its line, and then there is no
+ * file.
+ */
 abstract class TypedFile implements FileKind
 {
     public function write(string $values, string $schema, string $name): WrittenFile

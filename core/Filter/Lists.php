@@ -131,7 +131,10 @@ final class Lists
         return $why;
     }
 
-    /** Different entries of all lists together, and how many are left when those below a listed parent are taken out. */
+    /**
+     * Different entries of all lists together, and how many are left when those below a listed parent are taken
+     * out.
+     */
     public function together(): ListSize
     {
         $folded = 0;
@@ -145,7 +148,10 @@ final class Lists
         return new ListSize('all', 0, 0, count($this->exact) + count($this->under), [], $folded);
     }
 
-    /** @return array<int, int> entries of each list that are left when those below a parent of the same list are gone */
+    /**
+     * @return array<int, int> entries of each list that are left when those below a parent of the same list are
+     * gone
+     */
     public function folded(): array
     {
         $folded = array_fill(0, count($this->sizes), 0);

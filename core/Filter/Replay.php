@@ -6,7 +6,10 @@ namespace Burrow\Filter;
 
 use Burrow\Intake\Names\Query;
 
-/** A log of questions, asked again of other lists: what would have been refused, and what each list has to do with it. */
+/**
+ * A log of questions, asked again of other lists: what would have been refused, and what each list has to do with
+ * it.
+ */
 final class Replay
 {
     /** Up to so many lists every choice of them is tried; beyond, the largest gain comes first. */

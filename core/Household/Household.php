@@ -22,6 +22,12 @@ final class Household
     /** @var array<string, list<Dependency>>|null by box */
     private ?array $dependencies = null;
 
+    /** @var list<Fill>|null */
+    private ?array $fills = null;
+
+    /** @var list<DriveHealth>|null */
+    private ?array $drives = null;
+
     /** @var list<WayIn>|null */
     private ?array $waysIn = null;
 
@@ -75,6 +81,18 @@ final class Household
         }
 
         return $this->listings[$box->name] ?? null;
+    }
+
+    /** @return list<Fill> */
+    public function fills(): array
+    {
+        return $this->fills ??= $this->records->fills();
+    }
+
+    /** @return list<DriveHealth> */
+    public function drives(): array
+    {
+        return $this->drives ??= $this->records->drives();
     }
 
     /** @return list<WayIn> keys that were given and not taken back */

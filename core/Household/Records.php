@@ -19,6 +19,12 @@ interface Records
     /** @return list<Dependency> */
     public function dependencies(): array;
 
+    /** @return list<Fill> of each file system that was ever told */
+    public function fills(): array;
+
+    /** @return list<DriveHealth> of each drive that was ever told */
+    public function drives(): array;
+
     /** @return list<WayIn> */
     public function waysIn(): array;
 

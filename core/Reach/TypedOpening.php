@@ -17,7 +17,10 @@ use DateTimeImmutable;
 /** An opening as somebody typed it, with what speaks against it at its field. */
 final class TypedOpening
 {
-    /** @param  array<string, string>  $typed  by field: box (its id), outside_port, inside_port, protocol, purpose, reason, sources, review_on */
+    /**
+     * @param  array<string, string>  $typed  by field: box (its id), outside_port, inside_port, protocol,
+     * purpose, reason, sources, review_on
+     */
     public static function check(Household $house, array $typed): Findings
     {
         $said = fn (string $field): string => trim($typed[$field] ?? '');

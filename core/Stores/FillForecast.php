@@ -224,7 +224,8 @@ final readonly class FillForecast implements JsonSerializable
     }
 
     /**
-     * Half of the range in which the trend lies, in bytes a day: from the slopes of the parts, each a sample of what the
+     * Half of the range in which the trend lies, in bytes a day: from the slopes of the parts, each a sample of
+     * what the
      * trend may be.
      *
      * @param  list<float>  $x

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Stores;
 
+use Burrow\Household\DriveHealth;
 use Burrow\Intake\Disks\BlockDevice;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
@@ -301,6 +302,66 @@ final class StoresFindings
             'That may be meant, and may be a slip.',
             'Leave the size of the last one out, and it takes what is left.',
             $place,
+        );
+    }
+
+    public static function fullOn(string $box, string $mount, float $percent): Finding
+    {
+        return Finding::warn(
+            'stores.full',
+            "{$mount} on {$box} is {$percent} % full.",
+            'Above 85 % file systems slow down, and the next large copy may not fit (common practice).',
+            'Clean up, or plan a larger disk.',
+        );
+    }
+
+    public static function fullSoon(string $box, string $mount, float $percent, int $days): Finding
+    {
+        return Finding::note(
+            'stores.full_soon',
+            "{$mount} on {$box} may be 85 % full in {$days} days.",
+            "It is {$percent} % full now and grows as it did.",
+            'Look what fills it, or plan a larger disk in time.',
+        );
+    }
+
+    public static function failing(DriveHealth $drive): Finding
+    {
+        return Finding::stop(
+            'stores.failing',
+            "The drive {$drive->serial} in {$drive->box} says itself that it fails.",
+            'That is the last warning a drive gives (SMART overall health).',
+            'Copy what is on it now, and replace it.',
+        );
+    }
+
+    public static function counterGrows(DriveHealth $drive, string $what, int $before, int $now): Finding
+    {
+        return Finding::warn(
+            'stores.counter_grows',
+            "{$drive->serial} in {$drive->box}: {$what} grew from {$before} to {$now}.",
+            'A counter that grows is worse than one that stands, however small it is (common practice).',
+            'Check that the copy elsewhere is whole, and plan another drive.',
+        );
+    }
+
+    public static function counterStands(DriveHealth $drive, string $what, int $now): Finding
+    {
+        return Finding::note(
+            'stores.counter_stands',
+            "{$drive->serial} in {$drive->box}: {$now} {$what}, no more than before.",
+            'As long as the number stands, the drive has found other places.',
+            'Look again in a month.',
+        );
+    }
+
+    public static function worn(DriveHealth $drive, int $percent): Finding
+    {
+        return Finding::warn(
+            'stores.worn',
+            "{$drive->serial} in {$drive->box} has used {$percent} % of its erase cycles.",
+            'Beyond them nobody promises that it keeps what is written.',
+            'Plan another drive.',
         );
     }
 

@@ -13,7 +13,19 @@ use Symfony\Component\Yaml\Yaml;
  */
 final class YamlText
 {
-    private const MOST_VALUES = 10_000;
+    private const MOST_VALUES = 200_000;
+
+    /** Of a text without aliases no more values come than every second of its bytes; so many more are let pass. */
+    private const BESIDE = 1_000;
+
+    /**
+     * An escape of the first half with that of the second, or of one alone; backslashes before it stand for
+     * themselves.
+     */
+    private const HALVES = '/(?<!\\\\)((?:\\\\\\\\)*)\\\\u(?:(d[89ab][0-9a-f]{2})\\\\u(d[c-f][0-9a-f]{2})|d[89a-f][0-9a-f]{2})/i';
+
+    /** JSON of more bytes is read by PHP's own reader, which is far quicker and keeps the last of a double key. */
+    private const LARGE = 262_144;
 
     private const DEEPEST = 48;
 
@@ -30,13 +42,41 @@ final class YamlText
             );
         }, E_USER_DEPRECATED);
         try {
-            $data = Yaml::parse($text);
+            $data = self::isLargeJson($text)
+                ? json_decode($text, true, self::DEEPEST) ?? Yaml::parse(self::joined($text))
+                : Yaml::parse(self::joined($text));
         } finally {
             restore_error_handler();
         }
-        self::checkValues($data);
+        self::checkValues($data, min(self::MOST_VALUES, intdiv(strlen($text), 2) + self::BESIDE));
 
         return $data;
+    }
+
+    private static function isLargeJson(string $text): bool
+    {
+        return strlen($text) > self::LARGE && preg_match('/^\s*[{\[]/', $text) === 1;
+    }
+
+    /**
+     * JSON writes what lies beyond U+FFFF as two halves (RFC 8259 section 7), which YAML 1.2 has one escape for; a half
+     * without its other is no letter at all.
+     */
+    private static function joined(string $text): string
+    {
+        return preg_match('/^\s*[{\[]/', $text) !== 1
+            ? $text
+            : (string) preg_replace_callback(
+                self::HALVES,
+                fn (array $m): string => $m[1].
+                    (isset($m[3])
+                        ? sprintf(
+                            '\\U%08x',
+                            0x10000 + (hexdec($m[2]) - 0xD800 << 10) + hexdec($m[3]) - 0xDC00,
+                        )
+                        : '\\ufffd'),
+                $text,
+            );
     }
 
     /** The key that stands twice, when that is the trouble. */
@@ -71,7 +111,7 @@ final class YamlText
         return $most;
     }
 
-    private static function checkValues(mixed $data): void
+    private static function checkValues(mixed $data, int $most): void
     {
         $seen = 0;
         $left = [[$data, 0]];
@@ -81,7 +121,7 @@ final class YamlText
             if (! is_array($value)) {
                 continue;
             }
-            if ($seen + count($left) + count($value) > self::MOST_VALUES) {
+            if ($seen + count($left) + count($value) > $most) {
                 throw new ParseException(
                     'More than '.self::MOST_VALUES.' values, counted with what aliases repeat',
                 );

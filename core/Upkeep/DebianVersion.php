@@ -18,7 +18,10 @@ final readonly class DebianVersion
     ) {
     }
 
-    /** Null for what dpkg would not take: blanks inside, an epoch that is no number, letters that versions do not have. */
+    /**
+     * Null for what dpkg would not take: blanks inside, an epoch that is no number, letters that versions do not
+     * have.
+     */
     public static function tryParse(string $text): ?self
     {
         $text = trim($text);
@@ -56,7 +59,8 @@ final readonly class DebianVersion
         $one = strlen($a);
         $two = strlen($b);
         while ($i < $one || $j < $two) {
-            // What is no digits, letter by letter: a tilde before the end, the end before letters, letters before the rest.
+            // What is no digits, letter by letter: a tilde before the end, the end before letters, letters before
+            // the rest.
             while (($i < $one && ! ctype_digit($a[$i])) || ($j < $two && ! ctype_digit($b[$j]))) {
                 $order = self::weight($i < $one ? $a[$i] : '') <=> self::weight($j < $two ? $b[$j] : '');
                 if ($order !== 0) {

@@ -8,6 +8,8 @@ use App\Demo\DemoLogins;
 use App\Models\Box;
 use App\Models\Dependency;
 use App\Models\Desk;
+use App\Models\FillSample;
+use App\Models\HealthSample;
 use App\Models\Identity;
 use App\Models\ImageRecord;
 use App\Models\JournalEntry;
@@ -80,6 +82,7 @@ class DemoSeeder extends Seeder
             ->map(fn (array $spec, string $name): Box => $this->box($network, $name, ...$spec))
             ->all();
         $this->listings($boxes['larder'], $boxes['lantern']);
+        $this->disks($boxes['larder']);
         $boxes['seedpress']->update([
             'silent_since' => now()->subHours(3),
             'answered_at' => now()->subHours(3),
@@ -272,6 +275,46 @@ class DemoSeeder extends Seeder
             $name === 'lantern' => ['access' => 'default', 'scheme' => 'http', 'path' => '/library'],
             default => ['access' => 'changed', 'scheme' => 'http'],
         };
+    }
+
+    /** How the store filled up over half a year, and how its drive is. */
+    private function disks(Box $larder): void
+    {
+        $rows = [];
+        for ($day = 180; $day >= 0; $day -= 3) {
+            // Seed scans come in steadily, more in the season; an old year was cleared out in between.
+            $used = 210e9 + (180 - $day) * 1.15e9 + 6e9 * sin($day / 29) - ($day < 70 ? 55e9 : 0);
+            $rows[] = ['/srv/store', '/dev/sda1', 480e9, $used, $day];
+            $rows[] = ['/', '/dev/mmcblk0p2', 29e9, 3.4e9 + (180 - $day) * 4e6, $day];
+        }
+        FillSample::query()->insert(
+            array_map(
+                fn (array $row): array => [
+                    'box_id' => $larder->id,
+                    'mount' => $row[0],
+                    'source' => $row[1],
+                    'bytes' => (int) $row[2],
+                    'used_bytes' => (int) $row[3],
+                    'taken_at' => now()->subDays($row[4])->subHours(2),
+                ],
+                $rows,
+            ),
+        );
+        foreach ([[120, 19_510, 8], [1, 22_360, 8]] as [$days, $hours, $replaced]) {
+            HealthSample::query()->create([
+                'box_id' => $larder->id,
+                'serial' => 'SEED000002',
+                'model' => 'store drive, 500 GB',
+                'bytes' => 500107862016,
+                'passed' => true,
+                'hours' => $hours,
+                'celsius' => 34,
+                'reallocated' => $replaced,
+                'pending' => 0,
+                'wear_percent' => 12,
+                'taken_at' => now()->subDays($days),
+            ]);
+        }
     }
 
     /** What two of the boxes told of all that listens on them. */

@@ -67,6 +67,7 @@ function dweller(string $name, mixed ...$with): Box
  * @param  array<string, list<string>>  $dependsOn  box => names of boxes
  * @param  list<Listing>  $listings
  * @param  list<WayIn>  $waysIn
+ * @param  array{fills?: list<Burrow\Household\Fill>, drives?: list<Burrow\Household\DriveHealth>}  $stores
  */
 function household(
     array $boxes,
@@ -75,8 +76,9 @@ function household(
     array $dependsOn = [],
     array $listings = [],
     array $waysIn = [],
+    array $stores = [],
 ): Household {
-    $records = new class($boxes, $ports, $openings, $dependsOn, $listings, $waysIn) implements Records
+    $records = new class($boxes, $ports, $openings, $dependsOn, $listings, $waysIn, $stores) implements Records
     {
         public array $read = [];
 
@@ -87,6 +89,7 @@ function household(
             private array $dependsOn,
             private array $listings,
             private array $waysIn,
+            private array $stores,
         ) {
         }
 
@@ -132,6 +135,16 @@ function household(
                     $review === '' ? null : new DateTimeImmutable($review),
                 );
             });
+        }
+
+        public function fills(): array
+        {
+            return $this->stores['fills'] ?? [];
+        }
+
+        public function drives(): array
+        {
+            return $this->stores['drives'] ?? [];
         }
 
         public function waysIn(): array

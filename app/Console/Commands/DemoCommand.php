@@ -31,6 +31,8 @@ final class DemoCommand extends Command
         'stores',
         'openings',
         'listings',
+        'fill_samples',
+        'health_samples',
         'ways_in',
         'services',
         'box_dependencies',

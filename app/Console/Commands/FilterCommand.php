@@ -18,7 +18,10 @@ final class FilterCommand extends Command
 {
     use TellsFindings;
 
-    /** Names that were answered and would be refused, told as findings when they were asked so often (common practice). */
+    /**
+     * Names that were answered and would be refused, told as findings when they were asked so often (common
+     * practice).
+     */
     private const REGULAR = 10;
 
     protected $signature = 'burrow:filter {lists* : lists of names} {--log= : what was asked, as a resolver logs it} {--allow= : names that are let through} {--json : everything as JSON}';

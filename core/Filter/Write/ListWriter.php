@@ -15,7 +15,10 @@ use Burrow\Text\TextBudget;
 use Burrow\Text\YamlEntry;
 use Burrow\Text\YamlLines;
 
-/** Names that a resolver refuses, as the file of one resolver; doubles and what lies below a listed parent are left out. */
+/**
+ * Names that a resolver refuses, as the file of one resolver; doubles and what lies below a listed parent are
+ * left out.
+ */
 abstract class ListWriter implements FileKind
 {
     public function schema(): string

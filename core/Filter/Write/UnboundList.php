@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Burrow\Filter\Write;
 
-/** Zones of unbound.conf(5): "always_nxdomain" refuses a name with everything below, "always_transparent" lets it through. */
+/**
+ * Zones of unbound.conf(5): "always_nxdomain" refuses a name with everything below, "always_transparent" lets it
+ * through.
+ */
 final class UnboundList extends ListWriter
 {
     public function kind(): string

@@ -15,7 +15,8 @@ final readonly class ShareFact implements JsonSerializable
      * @param  list<string>  $users  who may use it, in the file's words; empty for whoever may log in
      * @param  ?string  $client  who has it open, or to whom it is exported
      * @param  ?string  $access  "rw" or "ro", where it is told a client
-     * @param  ?string  $failure  "login", "denied", "no-such-share", "unreachable", "refused", "name", "protocol", "other"
+     * @param  ?string  $failure  "login", "denied", "no-such-share", "unreachable", "refused", "name", "protocol",
+     *     "other"
      */
     public function __construct(
         public ?string $name,

@@ -18,7 +18,10 @@ final class ShareReader implements Reader
 
     private const OPEN = '/^Service\s+pid\s+Machine\s+Connected at/m';
 
-    /** What a failed mount or look says => what it means. The words are those of mount.cifs, mount.nfs and smbclient. */
+    /**
+     * What a failed mount or look says => what it means. The words are those of mount.cifs, mount.nfs and
+     * smbclient.
+     */
     private const FAILURES = [
         '/mount error\(13\)|NT_STATUS_(?:LOGON_FAILURE|WRONG_PASSWORD|ACCOUNT_\w+|PASSWORD_\w+)|STATUS_LOGON_FAILURE/' => 'login',
         '/NT_STATUS_ACCESS_DENIED|mount\.nfs4?: (?:access denied|Operation not permitted)|mount error\(1\)|permission denied by server/i' => 'denied',

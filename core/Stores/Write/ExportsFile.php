@@ -10,7 +10,10 @@ use Burrow\Net\Ipv6Prefix;
 use Burrow\Net\Prefix;
 use Burrow\Stores\StoresFindings;
 
-/** Lines of /etc/exports (exports(5)): what is said of access, squashing and writing is written out, nothing is left to defaults. */
+/**
+ * Lines of /etc/exports (exports(5)): what is said of access, squashing and writing is written out, nothing is
+ * left to defaults.
+ */
 final class ExportsFile extends TypedFile
 {
     public function kind(): string

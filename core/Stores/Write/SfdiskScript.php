@@ -7,7 +7,10 @@ namespace Burrow\Stores\Write;
 use Burrow\Files\TypedFile;
 use Burrow\Stores\StoresFindings;
 
-/** A script for sfdisk(8): partitions one after the other from the first mebibyte on, so that each begins on whole blocks. */
+/**
+ * A script for sfdisk(8): partitions one after the other from the first mebibyte on, so that each begins on whole
+ * blocks.
+ */
 final class SfdiskScript extends TypedFile
 {
     private const MIB = 1048576;

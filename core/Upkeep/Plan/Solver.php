@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Burrow\Upkeep\Plan;
 
 /**
- * One box after another, providers before those who need them, each wholly within its windows, boxes that are to be kept
+ * One box after another, providers before those who need them, each wholly within its windows, boxes that are to
+ * be kept
  * apart in different windows, so that all is over as early as can be; of plans that end together the one in which what
  * is urgent comes first.
  *

@@ -39,7 +39,8 @@ final readonly class Spans
     }
 
     /**
-     * The hours of some days of the week, as the clock on the wall shows them; a window may go over midnight, and on the
+     * The hours of some days of the week, as the clock on the wall shows them; a window may go over midnight, and
+     * on the
      * night the clock is changed it is as long as that night makes it.
      *
      * @param  list<string>  $days  "mon" …; empty for every day

@@ -35,7 +35,7 @@ final class OutsideController
         $findings = TunnelAnswer::to(
             (string) json_encode(
                 array_filter($described),
-                JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
+                JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_UNESCAPED_UNICODE,
             ),
             Catalogue::schema('tunnel'),
             'typed',

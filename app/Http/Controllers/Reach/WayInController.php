@@ -19,7 +19,10 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** Keys of devices: given, seen coming in, taken back. The private half of a key is made on the device and stays there. */
+/**
+ * Keys of devices: given, seen coming in, taken back. The private half of a key is made on the device and stays
+ * there.
+ */
 final class WayInController
 {
     public function store(Request $request): View|RedirectResponse
