@@ -42,7 +42,7 @@ final readonly class YamlEntry
             return $unreadable;
         }
         try {
-            $data = YamlText::parse($yaml);
+            $data = YamlText::parse($yaml, $budget === null ? YamlText::MOST_VALUES : YamlText::MOST_MEASURED);
         } catch (ParseException $problem) {
             $named = $problem->getParsedLine();
             $line =

@@ -13,10 +13,10 @@ use Symfony\Component\Yaml\Yaml;
  */
 final class YamlText
 {
-    private const MOST_VALUES = 200_000;
+    /** Of an entry; a list of what was measured may have more. */
+    public const MOST_VALUES = 10_000;
 
-    /** Of a text without aliases no more values come than every second of its bytes; so many more are let pass. */
-    private const BESIDE = 1_000;
+    public const MOST_MEASURED = 200_000;
 
     /**
      * An escape of the first half with that of the second, or of one alone; backslashes before it stand for
@@ -29,8 +29,12 @@ final class YamlText
 
     private const DEEPEST = 48;
 
-    /** @throws ParseException */
-    public static function parse(string $text): mixed
+    /**
+     * @param  int  $most  values
+     *
+     * @throws ParseException
+     */
+    public static function parse(string $text, int $most = self::MOST_VALUES): mixed
     {
         self::checkNesting($text);
         set_error_handler(function (int $level, string $message): bool {
@@ -48,7 +52,7 @@ final class YamlText
         } finally {
             restore_error_handler();
         }
-        self::checkValues($data, min(self::MOST_VALUES, intdiv(strlen($text), 2) + self::BESIDE));
+        self::checkValues($data, $most);
 
         return $data;
     }

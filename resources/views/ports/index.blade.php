@@ -74,7 +74,7 @@
                     @else
                         <tr @if ($service !== null) id="port-{{ $service->id }}" @endif>
                             <td class="mono">{{ $row->pair->place() }}@if ($service?->inner) <span class="soft">→ {{ $service->inner }} inside</span>@endif</td>
-                            <td><a href="/boxes/{{ $boxes[$row->box]->id }}" data-stop>{{ $row->box }}</a></td>
+                            <td><a href="/boxes/{{ $boxes[$row->box]->id }}" data-stop>{{ $row->box }}</a> <span class="mono soft where-at">{{ $boxes[$row->box]->address }}</span></td>
                             <td>
                                 @if ($service !== null && in_array($service->scheme, ['http', 'https'], true) && $boxes[$row->box]->address !== null)
                                     <a class="mono-link" href="{{ $service->scheme }}://{{ $boxes[$row->box]->address }}:{{ $service->port->number }}{{ $service->path }}" rel="noreferrer">{{ $row->purpose() }}</a>

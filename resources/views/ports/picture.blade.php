@@ -32,7 +32,7 @@
     @endforeach
     @foreach ($picture->strata as $stratum)
         @foreach ($stratum->chips as $chip)
-            <a class="p-chip {{ $chip->wall }} {{ $chip->cracked ? 'cracked' : '' }} {{ $stratum->id }}" @if ($chip->key !== '') href="#{{ $chip->key }}" @else href="#table" @endif aria-label="{{ $chip->told }}">
+            <a class="p-chip {{ $chip->wall }} {{ $chip->cracked ? 'cracked' : '' }} at-{{ $stratum->id }}" @if ($chip->key !== '') href="#{{ $chip->key }}" @else href="#table" @endif>
                 <title>{{ $chip->told }}</title>
                 @if ($chip->boxes > 1)
                     <rect class="p-behind" x="{{ $chip->x + 5 }}" y="{{ $chip->y - 3 }}" width="{{ $picture::CHIP }}" height="{{ $picture::TALL }}" rx="12" />
@@ -46,13 +46,13 @@
                     <path class="p-crack" d="M{{ $chip->x + 96 }} {{ $chip->y }} l-7 12 l9 9 l-9 11 l6 12" />
                 @endif
                 <use href="#door-{{ $chip->door ?: 'unknown' }}" x="{{ $chip->x + 8 }}" y="{{ $chip->y + 9 }}" />
-                <text class="p-port" x="{{ $chip->x + 34 }}" y="{{ $chip->y + 19 }}">{{ $chip->number }} <tspan class="p-box">{{ $chip->name }}</tspan></text>
+                <text class="p-port" x="{{ $chip->x + 34 }}" y="{{ $chip->y + 19 }}">{{ $chip->number }} <tspan class="p-whose">{{ $chip->name }}</tspan></text>
                 <text class="p-under" x="{{ $chip->x + 34 }}" y="{{ $chip->y + 35 }}">{{ $chip->under }}</text>
             </a>
         @endforeach
         @if ($stratum->more > 0)
             <a class="p-chip more" href="#table"><rect class="wall" x="{{ $stratum->moreX }}" y="{{ $stratum->moreY }}" width="{{ $picture::CHIP }}" height="{{ $picture::TALL }}" rx="12" />
-                <text class="p-box" x="{{ $stratum->moreX + 16 }}" y="{{ $stratum->moreY + 27 }}">and {{ $stratum->more }} more</text></a>
+                <text class="p-whose" x="{{ $stratum->moreX + 16 }}" y="{{ $stratum->moreY + 27 }}">and {{ $stratum->more }} more</text></a>
         @endif
     @endforeach
 </svg>

@@ -122,7 +122,7 @@
                     @endforeach
                 </ul>
             </section>
-            <section class="sheet scroll" aria-labelledby="tests-title">
+            <section class="sheet scroll" tabindex="0" aria-labelledby="tests-title">
                 <h2 id="tests-title">To be tried from outside</h2>
                 <p>From a phone’s own connection, with its wireless off: from inside it proves nothing.</p>
                 <x-list :heads="['Port', 'What', 'It must', 'How']">

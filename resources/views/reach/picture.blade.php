@@ -38,7 +38,8 @@
         <path class="p-shaft" d="M{{ $shaft->x }} 150 V{{ $shaft->bottom + 4 }}" />
         <path class="g-light" d="M{{ $shaft->x }} 156 V{{ $shaft->bottom }}" />
         <path class="{{ $shaft->lid ? 'p-lid' : 'p-flare' }}" d="{{ $shaft->lid ? 'M' . ($shaft->x - 17) . ' 150 q17 -13 34 0' : 'M' . ($shaft->x - 15) . ' 138 L' . ($shaft->x - 7) . ' 153 M' . ($shaft->x + 15) . ' 138 L' . ($shaft->x + 7) . ' 153' }}" />
-        <a class="w-tag {{ $shaft->past ? 'past' : '' }}" href="#opening-{{ $shaft->id }}" aria-label="Opening {{ $shaft->port }}: {{ $shaft->owner }}, {{ $shaft->reason }}, look again {{ $shaft->review }}">
+        <a class="w-tag {{ $shaft->past ? 'past' : '' }}" href="#opening-{{ $shaft->id }}">
+            <title>Opening {{ $shaft->port }}: {{ $shaft->owner }}, {{ $shaft->reason }}, look again {{ $shaft->review }}</title>
             <path class="w-string" d="M{{ $shaft->x + 8 }} {{ $picture::TAGS + 14 }} h12" />
             <rect x="{{ $shaft->x + 20 }}" y="{{ $picture::TAGS + 2 }}" width="{{ $shaft->tag }}" height="62" rx="6" />
             <text class="w-port" x="{{ $shaft->x + 28 }}" y="{{ $picture::TAGS + 18 }}">{{ $shaft->port }}{{ $shaft->more > 0 ? " +{$shaft->more}" : '' }}</text>
@@ -49,7 +50,7 @@
     @endforeach
     @foreach ($picture->strata as $stratum)
         @foreach ($stratum->chambers as $chamber)
-            <a class="w-chamber {{ $stratum->id }}" href="/boxes/{{ $chamber->id }}">
+            <a class="w-chamber at-{{ $stratum->id }}" href="/boxes/{{ $chamber->id }}">
                 <rect x="{{ $chamber->x }}" y="{{ $chamber->y }}" width="{{ $picture::CHAMBER }}" height="{{ $picture::TALL }}" rx="25" />
                 <circle class="{{ $chamber->answers ? 'g-lamp' : 'g-dark' }}" cx="{{ $chamber->x + 22 }}" cy="{{ $chamber->y + 19 }}" r="6.500" />
                 <text class="w-box" x="{{ $chamber->x + 38 }}" y="{{ $chamber->y + 22 }}">{{ $chamber->name }}</text>

@@ -55,8 +55,8 @@
         </div>
     @endif
     @if ($drives !== [])
-        <div class="sheet scroll">
-            <h2>How the drives are</h2>
+        <div class="sheet scroll" tabindex="0" role="region" aria-labelledby="drives-title">
+            <h2 id="drives-title">How the drives are</h2>
             <x-list :heads="['Box', 'Drive', 'Hours', 'Warm', 'Replaced', 'Unreadable', 'Worn', 'Says itself', 'Looked']">
                 @foreach ($drives as $drive)
                     <tr>
