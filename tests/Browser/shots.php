@@ -51,17 +51,6 @@ $makeCard = function () use ($chrome): void {
 };
 $picture('ground', '/');
 $picture('plan', '/plan?board=cobble&supply=supply-2a5&cable=thin-1m&also=dns-filter');
-foreach (
-    [
-        'board=cobble&supply=supply-2a5&cable=stout-05m',
-        'board=flint',
-        'board=old-laptop&supply=brick-19v&cable=fixed-15m',
-    ] as $variant
-) {
-    $chrome->go('/plan?'.$variant)->press('Set beside others');
-    $chrome->until(fn (): bool => $chrome->has('table.beside'));
-}
-$picture('variants', '/plan/variants?differences=1');
 $chrome->go('/plan')->press('Keep this plan');
 $chrome->until(fn (): bool => $chrome->has('#checks'));
 $chrome->find('#name')->sendKeys('wren.local');
@@ -166,6 +155,7 @@ foreach (
         'box' => '/boxes/2',
         'reach' => '/reach',
         'ports' => '/ports',
+        'stores' => '/stores',
         'addresses' => '/addresses',
         'upkeep' => '/upkeep',
         'catalogue' => '/catalogue?kind=board',
