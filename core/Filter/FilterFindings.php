@@ -6,6 +6,7 @@ namespace Burrow\Filter;
 
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
+use Burrow\Text\Words;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/filter.md lists them with their sources. */
 final class FilterFindings
@@ -79,9 +80,7 @@ final class FilterFindings
     {
         return Finding::stop(
             'filter.not_a_name',
-            '“'.
-                mb_strimwidth((string) preg_replace('/\p{C}/u', '·', $typed), 0, 60, '…').
-                '” is no name that a resolver is asked.',
+            '“'.Words::typed($typed).'” is no name that a resolver is asked.',
             'It has at least two labels of letters, digits and hyphens, 63 each and 253 together (RFC 1035 2.3.4).',
             'Write the name alone, without scheme and path.',
             $place,

@@ -10,6 +10,7 @@ use Burrow\Household\WhoReaches;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
 use Burrow\Net\Port;
+use Burrow\Text\Words;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/ports.md lists them with their sources. */
 final class PortFindings
@@ -219,9 +220,7 @@ final class PortFindings
     {
         return Finding::stop(
             'ports.not_carried',
-            "The {$key} “".
-                mb_strimwidth((string) preg_replace('/\p{C}/u', '·', $value), 0, 40, '…').
-                '” cannot stand in the file.',
+            "The {$key} “".Words::typed($value, 40).'” cannot stand in the file.',
             'The file has no way to write it.',
             $key === 'box'
                 ? 'A host name has letters, digits and hyphens (RFC 1123).'
@@ -287,9 +286,7 @@ final class PortFindings
     {
         return Finding::stop(
             'ports.not_a_link',
-            '“'.
-                mb_strimwidth((string) preg_replace('/\p{C}/u', '·', $url), 0, 60, '…').
-                '” is no link of a page.',
+            '“'.Words::typed($url).'” is no link of a page.',
             'Pages begin with http:// or https:// and hold no blanks or quotes.',
             'Copy the address line of the page.',
             $place,

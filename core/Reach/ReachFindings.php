@@ -11,6 +11,7 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
+use Burrow\Text\Words;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/reach.md lists them with their sources. */
 final class ReachFindings
@@ -42,7 +43,7 @@ final class ReachFindings
     {
         return Finding::stop(
             'reach.not_reachable',
-            '“'.self::short($outside).'” is neither a name nor an address that the world could ask.',
+            '“'.Words::typed($outside).'” is neither a name nor an address that the world could ask.',
             'A name has a dot in it and labels of letters, digits and hyphens (RFC 1035).',
             'Type the name that always leads to the house, or its fixed address.',
             $place,
@@ -64,7 +65,7 @@ final class ReachFindings
     {
         return Finding::stop(
             'reach.not_an_address',
-            '“'.self::short($typed).'” is no address.',
+            '“'.Words::typed($typed).'” is no address.',
             'It is four numbers from 0 to 255, or an IPv6 address.',
             'Type it again.',
             $place,
@@ -75,7 +76,7 @@ final class ReachFindings
     {
         return Finding::stop(
             'reach.not_a_prefix',
-            '“'.self::short($typed).'” is no prefix.',
+            '“'.Words::typed($typed).'” is no prefix.',
             'It is written at its network address: 172.22.8.0/24 (RFC 4632).',
             'Write it like that.',
             $place,
@@ -86,7 +87,7 @@ final class ReachFindings
     {
         return Finding::stop(
             'reach.not_a_tunnel_net',
-            '“'.self::short($typed).'” cannot be the network inside.',
+            '“'.Words::typed($typed).'” cannot be the network inside.',
             'It is a private prefix of 8 to 65 536 addresses (RFC 1918), written at its network address.',
             'Leave it out, and one is proposed.',
             $place,
@@ -173,7 +174,7 @@ final class ReachFindings
     {
         return Finding::stop(
             'reach.outside_net',
-            '“'.self::short($address)."” is no address of {$net}.",
+            '“'.Words::typed($address)."” is no address of {$net}.",
             'Each device has one of the addresses inside.',
             'Leave it out, and the next free one is taken.',
             $place,
@@ -206,7 +207,7 @@ final class ReachFindings
     {
         return Finding::stop(
             'reach.not_a_name',
-            '“'.self::short($name).'” cannot stand in the file.',
+            '“'.Words::typed($name).'” cannot stand in the file.',
             'Names of devices are up to 40 letters, digits, blanks, dots, hyphens and apostrophes.',
             'Call it by what it is: the warden’s phone.',
             $place,
@@ -251,7 +252,7 @@ final class ReachFindings
     {
         return Finding::stop(
             'reach.not_a_port',
-            $typed === '' ? 'There is no port yet.' : '“'.self::short($typed).'” is no port.',
+            $typed === '' ? 'There is no port yet.' : '“'.Words::typed($typed).'” is no port.',
             'Ports are numbers from 1 to 65535 (RFC 6335).',
             'Outside and inside may differ; type each.',
             Place::field($field),
@@ -284,7 +285,7 @@ final class ReachFindings
     {
         return Finding::stop(
             'reach.not_a_day',
-            $typed === '' ? 'There is no day to look again.' : '“'.self::short($typed).'” is no day.',
+            $typed === '' ? 'There is no day to look again.' : '“'.Words::typed($typed).'” is no day.',
             'A way in is looked at again from time to time.',
             'Half a year from now is usual; it is written as 2026-12-24.',
             Place::field($field),
@@ -295,7 +296,7 @@ final class ReachFindings
     {
         return Finding::stop(
             'reach.not_a_source',
-            '“'.self::short($typed).'” is neither an address nor a prefix.',
+            '“'.Words::typed($typed).'” is neither an address nor a prefix.',
             'Routers that can limit who comes in do it by address.',
             'Leave it empty for anybody, or type 198.51.100.0/24.',
             Place::field($field),
@@ -333,11 +334,5 @@ final class ReachFindings
             'Set a login there first, and write that down at its port.',
             Place::field($field),
         );
-    }
-
-    /** What somebody typed, without control characters and not longer than a line. */
-    private static function short(string $typed): string
-    {
-        return mb_strimwidth((string) preg_replace('/\p{C}/u', '·', $typed), 0, 60, '…');
     }
 }

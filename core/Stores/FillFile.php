@@ -7,11 +7,10 @@ namespace Burrow\Stores;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
+use Burrow\Text\Moment;
 use Burrow\Text\TextBudget;
 use Burrow\Text\YamlEntry;
 use Burrow\Text\YamlLines;
-use DateTimeImmutable;
-use Exception;
 
 /** Samples of how full a disk was, described in a text. */
 final class FillFile
@@ -31,7 +30,7 @@ final class FillFile
         if ($holds <= 0) {
             $found[] = StoresFindings::allReserved(Place::file($name, $lines->locate(['reserved_bytes'])));
         }
-        $now = isset($data['now']) ? self::time($data['now']) : null;
+        $now = isset($data['now']) ? Moment::tryParse($data['now']) : null;
         if (isset($data['now']) && $now === null) {
             $found[] = StoresFindings::notATime(
                 (string) $data['now'],
@@ -40,7 +39,7 @@ final class FillFile
         }
         $samples = [];
         foreach ($data['samples'] as $i => $one) {
-            $at = self::time($one['at']);
+            $at = Moment::tryParse($one['at']);
             if ($at === null) {
                 $found[] = StoresFindings::notATime(
                     (string) $one['at'],
@@ -69,24 +68,5 @@ final class FillFile
             $forecast->samples < 3 => [StoresFindings::tooFewSamples($forecast->samples)],
             default => [],
         };
-    }
-
-    private static function time(int|string $said): ?int
-    {
-        if (is_int($said)) {
-            return $said >= 0 && $said < 1e11 ? $said : null;
-        }
-        if (
-            preg_match('/^\d{4}-\d\d-\d\d(?:[T ]\d\d:\d\d(?::\d\d)?(?:Z|[+-]\d\d:?\d\d)?)?$/D', $said) !== 1
-        ) {
-            return null;
-        }
-        try {
-            return (new DateTimeImmutable(
-                $said.(preg_match('/(?:Z|[+-]\d\d:?\d\d)$/', $said) === 1 ? '' : ' UTC'),
-            ))->getTimestamp();
-        } catch (Exception) {
-            return null;
-        }
     }
 }

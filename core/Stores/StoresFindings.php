@@ -9,6 +9,7 @@ use Burrow\Intake\Disks\BlockDevice;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
 use Burrow\Quantity\Bytes;
+use Burrow\Text\Words;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/stores.md lists them with their sources. */
 final class StoresFindings
@@ -83,7 +84,7 @@ final class StoresFindings
     {
         return Finding::stop(
             'stores.not_a_time',
-            '“'.mb_strimwidth((string) preg_replace('/\p{C}/u', '·', $typed), 0, 40, '…').'” is no time.',
+            '“'.Words::typed($typed, 40).'” is no time.',
             'Times are Unix seconds or written as 2026-11-26T15:00:00Z.',
             'Write it like that.',
             $place,
@@ -105,7 +106,7 @@ final class StoresFindings
     {
         return Finding::stop(
             'stores.not_a_source',
-            '“'.self::short($typed).'” is nothing that can be mounted.',
+            '“'.Words::typed($typed).'” is nothing that can be mounted.',
             'A source is UUID=…, LABEL=…, a path, or a server with its share (fstab(5)).',
             'Take the UUID; letters of devices change between starts.',
             $place,
@@ -116,7 +117,7 @@ final class StoresFindings
     {
         return Finding::stop(
             'stores.not_a_mount_point',
-            '“'.self::short($typed).'” is no place to mount at.',
+            '“'.Words::typed($typed).'” is no place to mount at.',
             'It is a path from the root; “none” is for swap alone (fstab(5)).',
             'Write it as /srv/store.',
             $place,
@@ -138,7 +139,7 @@ final class StoresFindings
     {
         return Finding::stop(
             'stores.not_carried',
-            "The {$key} “".self::short($value).'” cannot stand in the file.',
+            "The {$key} “".Words::typed($value).'” cannot stand in the file.',
             'The format has no way to write it.',
             'Leave out what has a meaning there: quotes, commas, signs of percent and number, line breaks.',
             $place,
@@ -149,7 +150,7 @@ final class StoresFindings
     {
         return Finding::stop(
             'stores.not_a_share_name',
-            '“'.self::short($typed).'” is no name for a share.',
+            '“'.Words::typed($typed).'” is no name for a share.',
             'Some words and signs have a meaning of their own in smb.conf, and on the network.',
             'Take letters, digits, blanks inside, hyphens and underscores.',
             $place,
@@ -171,7 +172,7 @@ final class StoresFindings
     {
         return Finding::stop(
             'stores.not_an_account',
-            '“'.self::short($typed).'” is neither an account nor a group.',
+            '“'.Words::typed($typed).'” is neither an account nor a group.',
             'Accounts are letters, digits, dots, hyphens and underscores; groups have @ in front.',
             'Write it as useradd took it.',
             $place,
@@ -215,7 +216,7 @@ final class StoresFindings
     {
         return Finding::stop(
             'stores.not_a_client',
-            '“'.self::short($typed).'” is no client.',
+            '“'.Words::typed($typed).'” is no client.',
             'A client is an address, a prefix at its network address, a host name, or * (exports(5)).',
             'Write it as 172.22.8.0/24.',
             $place,
@@ -363,11 +364,5 @@ final class StoresFindings
             'Beyond them nobody promises that it keeps what is written.',
             'Plan another drive.',
         );
-    }
-
-    /** What somebody typed, without control characters and not longer than a line. */
-    private static function short(string $typed): string
-    {
-        return mb_strimwidth((string) preg_replace('/\p{C}/u', '·', $typed), 0, 60, '…');
     }
 }

@@ -28,4 +28,10 @@ final class Words
     {
         return self::NUMBERS[$number] ?? (string) $number;
     }
+
+    /** What somebody typed, as a message may show it: without control characters and not longer than a line. */
+    public static function typed(string $typed, int $longest = 60): string
+    {
+        return mb_strimwidth((string) preg_replace('/\p{C}/u', '·', $typed), 0, $longest, '…');
+    }
 }

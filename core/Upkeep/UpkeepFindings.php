@@ -7,6 +7,7 @@ namespace Burrow\Upkeep;
 use Burrow\Household\Box;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
+use Burrow\Text\Words;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/upkeep.md lists them with their sources. */
 final class UpkeepFindings
@@ -91,9 +92,7 @@ final class UpkeepFindings
     {
         return Finding::stop(
             'upkeep.not_a_zone',
-            '“'.
-                mb_strimwidth((string) preg_replace('/\p{C}/u', '·', $typed), 0, 40, '…').
-                '” is no time zone.',
+            '“'.Words::typed($typed, 40).'” is no time zone.',
             'Windows are hours of the clock on the wall, and that needs its zone.',
             'Write it as Europe/London.',
             $place,
@@ -104,7 +103,7 @@ final class UpkeepFindings
     {
         return Finding::stop(
             'upkeep.not_a_time',
-            '“'.mb_strimwidth((string) preg_replace('/\p{C}/u', '·', $typed), 0, 40, '…').'” is no time.',
+            '“'.Words::typed($typed, 40).'” is no time.',
             'Times are Unix seconds or written as 2026-11-26T15:00:00Z.',
             'Write it like that.',
             $place,

@@ -8,13 +8,12 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Net\TimeZone;
+use Burrow\Text\Moment;
 use Burrow\Text\TextBudget;
 use Burrow\Text\YamlEntry;
 use Burrow\Text\YamlLines;
 use Burrow\Upkeep\UpkeepFindings;
-use DateTimeImmutable;
 use DateTimeZone;
-use Exception;
 
 /**
  * What is due, described in a text, made into a plan.
@@ -62,7 +61,7 @@ final class UpkeepFile
                 ? new DateTimeZone($data['zone'] ?? 'UTC')
                 : null;
         $zone ?? ($this->found[] = UpkeepFindings::notAZone($data['zone'] ?? '', $this->at('zone')));
-        $now = self::time($data['now']);
+        $now = Moment::tryParse($data['now']);
         $now ?? ($this->found[] = UpkeepFindings::notATime((string) $data['now'], $this->at('now')));
         $names = [];
         foreach ($data['boxes'] as $i => $box) {
@@ -221,25 +220,6 @@ final class UpkeepFile
         } while ($free !== []);
 
         return array_map(strval(...), array_keys($left));
-    }
-
-    private static function time(int|string $said): ?int
-    {
-        if (is_int($said)) {
-            return $said >= 0 && $said < 1e11 ? $said : null;
-        }
-        if (
-            preg_match('/^\d{4}-\d\d-\d\d(?:[T ]\d\d:\d\d(?::\d\d)?(?:Z|[+-]\d\d:?\d\d)?)?$/D', $said) !== 1
-        ) {
-            return null;
-        }
-        try {
-            $zoned = preg_match('/(?:Z|[+-]\d\d:?\d\d)$/', $said) === 1;
-
-            return (new DateTimeImmutable($said.($zoned ? '' : ' UTC')))->getTimestamp();
-        } catch (Exception) {
-            return null;
-        }
     }
 
     private function at(string|int ...$path): Place
