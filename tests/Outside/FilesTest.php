@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 use Burrow\BringUp\Step\StepPlace;
 use Burrow\BringUp\Step\Values;
+use Burrow\BringUp\Write\HttpsSite;
 use Burrow\Card\Write\CardFile;
 use Burrow\Card\Write\DeclarativeWriter;
 use Burrow\Card\Write\FirstBoot;
 use Burrow\Card\Write\Sha512Crypt;
 use Burrow\Card\Write\YamlScalar;
 use Burrow\Net\Hostname;
+use Burrow\Net\Ipv4;
 use Burrow\Net\SshPublicKey;
 use Burrow\Stores\FstabLine;
 use Burrow\Stores\SmbShare;
@@ -18,8 +20,11 @@ use Symfony\Component\Yaml\Yaml;
 // Every file that the core writes is read here by the program that reads it on the box.
 
 /** @return array<string, string> */
-function firstBootFiles(string $name = 'wren', ?string $hash = null, array $packages = ['samba', 'parted']): array
-{
+function firstBootFiles(
+    string $name = 'wren',
+    ?string $hash = null,
+    array $packages = ['samba', 'parted'],
+): array {
     $key =
         $hash === null
             ? SshPublicKey::tryParse(
@@ -68,7 +73,9 @@ test('cloud-init accepts our user-data', function (string $name, ?string $hash, 
 
 test('cloud-init\'s schema check can say no', function (): void {
     expect(
-        cloudInitSchema(str_replace('ssh_pwauth: false', 'ssh_pwauth: [1]', firstBootFiles()['user-data']))['exit'],
+        cloudInitSchema(str_replace('ssh_pwauth: false', 'ssh_pwauth: [1]', firstBootFiles()['user-data']))[
+            'exit'
+        ],
     )->not->toBe(0);
 });
 
@@ -168,7 +175,10 @@ test('findmnt verifies our line of fstab', function (string $mountPoint): void {
     $folder = scratch();
     $point = "{$folder}{$mountPoint}";
     mkdir($point, 0755, true);
-    file_put_contents("{$folder}/fstab", new FstabLine('7c9e6679-7425-40de-944b-e07fc1f90ae7', $point)."\n");
+    file_put_contents(
+        "{$folder}/fstab",
+        new FstabLine('7c9e6679-7425-40de-944b-e07fc1f90ae7', $point)."\n",
+    );
     $verified = run("findmnt --verify --verbose --tab-file {$folder}/fstab");
     // The disk is not in this machine, so its UUID is the one thing that may be unreachable.
     $wrong = array_filter(
@@ -229,7 +239,11 @@ test('passwords hash as openssl does', function (string $password, string $salt)
     expect(Sha512Crypt::hash($password, $salt))->toBe(
         trim(run('openssl passwd -6 -salt '.escapeshellarg($salt).' -stdin', $password."\n")['out']),
     );
-})->with([['thistle down feather', 'abcdefghijklmnop'], ['ümläut 🌱', './09AZaz'], [str_repeat('long ', 30), 'x']]);
+})->with([
+    ['thistle down feather', 'abcdefghijklmnop'],
+    ['ümläut 🌱', './09AZaz'],
+    [str_repeat('long ', 30), 'x'],
+]);
 
 // Published vector of the SHA-crypt specification for the default number of rounds.
 test('the SHA-crypt vector', function (): void {
@@ -319,4 +333,73 @@ test('systemd and nginx take what is shipped for an own machine', function (): v
     );
     $checked = run("/usr/sbin/nginx -t -e stderr -p {$folder} -c {$folder}/nginx.conf");
     expect($checked['all'])->toContain('syntax is ok');
+});
+
+test('nginx speaks TLS before a page with the certificate that the site tells to make', function (): void {
+    $folder = scratch();
+    $page = stream_socket_server('tcp://127.0.0.1:0');
+    $number = (int) substr((string) strrchr((string) stream_socket_get_name($page, false), ':'), 1);
+    $free = stream_socket_server('tcp://127.0.0.1:0');
+    $outer = (int) substr((string) strrchr((string) stream_socket_get_name($free, false), ':'), 1);
+    fclose($free);
+    $site = (new HttpsSite('larder', 'thistledown.home.arpa', $number))->byHand(Ipv4::parse('172.22.8.14'));
+    $here = strtr($site, [
+        '/etc/ssl/private' => $folder,
+        '/etc/ssl/certs' => $folder,
+        'listen 443' => "listen 127.0.0.1:{$outer}",
+    ]);
+    preg_match('/^#\s+(openssl .+)$/m', $here, $command);
+    expect(run($command[1])['exit'])->toBe(0);
+    file_put_contents(
+        "{$folder}/nginx.conf",
+        "daemon off; master_process off; pid {$folder}/pid; error_log stderr; events {} http { access_log off; client_body_temp_path {$folder}/b; proxy_temp_path {$folder}/p; fastcgi_temp_path {$folder}/f; uwsgi_temp_path {$folder}/u; scgi_temp_path {$folder}/s;\n{$here}\n}",
+    );
+    $server = proc_open(
+        ['/usr/sbin/nginx', '-e', 'stderr', '-p', $folder, '-c', "{$folder}/nginx.conf"],
+        [2 => ['file', "{$folder}/said", 'w']],
+        $pipes,
+    );
+    // Asks until the server is up, and believes the certificate of the site alone.
+    $client = proc_open(
+        [
+            PHP_BINARY,
+            '-r',
+            <<<'ASK'
+            [, $outer, $certificate] = $argv;
+            $believes = ['cafile' => $certificate, 'peer_name' => 'larder.thistledown.home.arpa'];
+            $asks = ['header' => 'Host: larder.thistledown.home.arpa', 'timeout' => 20];
+            for ($try = 0; $try < 200 && ($said ?? false) === false; $try++) {
+                usleep(100_000);
+                $said = @file_get_contents("https://127.0.0.1:{$outer}/library", false,
+                    stream_context_create(['ssl' => $believes, 'http' => $asks]));
+            }
+            echo $said;
+            ASK
+            ,
+            '--',
+            (string) $outer,
+            "{$folder}/larder.pem",
+        ],
+        [1 => ['pipe', 'w']],
+        $ends,
+    );
+    try {
+        $asked = stream_socket_accept($page, 25);
+        $head = '';
+        while (is_resource($asked) && ! str_contains($head, "\r\n\r\n") && ! feof($asked)) {
+            $head .= fread($asked, 4096);
+        }
+        fwrite($asked, "HTTP/1.0 200 OK\r\nContent-Length: 7\r\n\r\nseeds.\n");
+        fclose($asked);
+        expect($head)
+            ->toStartWith('GET /library ')
+            ->toContain('X-Forwarded-Proto: https', 'Host: larder.thistledown.home.arpa')
+            ->and(stream_get_contents($ends[1]))
+            ->toBe("seeds.\n");
+    } finally {
+        proc_terminate($client);
+        proc_terminate($server);
+        proc_close($client);
+        proc_close($server);
+    }
 });

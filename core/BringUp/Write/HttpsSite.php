@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp\Write;
 
+use Burrow\Net\Ipv4;
 use InvalidArgumentException;
 
 /** A site of nginx that speaks TLS for a page on the box itself, with a certificate that the box made. */
@@ -39,5 +40,22 @@ final readonly class HttpsSite
             }
         }
         CONF;
+    }
+
+    /** With what is done around it where no playbook does it, as comments. */
+    public function byHand(?Ipv4 $address): string
+    {
+        $name = "{$this->host}.{$this->domain}";
+        $at = $address ?? 'the address of the box';
+
+        return <<<CONF
+        # For /etc/nginx/conf.d. The name {$name} has to lead to {$at}.
+        # Its certificate, good for two years, is made on the box:
+        #   openssl req -x509 -newkey rsa:2048 -nodes -days 730 -subj /CN={$name} -addext subjectAltName=DNS:{$name},DNS:{$this->host} -keyout /etc/ssl/private/{$this->host}.key -out /etc/ssl/certs/{$this->host}.pem
+        # Then: nginx -t, and systemctl reload nginx.
+        # Bind the page itself to 127.0.0.1 afterwards, or it stays open in plain HTTP beside this.
+
+        CONF
+        ."{$this}\n";
     }
 }

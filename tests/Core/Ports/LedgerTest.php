@@ -19,6 +19,7 @@ use Burrow\Ports\Draw\StripPicture;
 use Burrow\Ports\Ledger;
 use Burrow\Ports\LedgerRow;
 use Burrow\Ports\Pair;
+use Burrow\Ports\PlainPages;
 use Burrow\Ports\PortScheme;
 use Burrow\Ports\PortTable;
 use Burrow\Ports\TypedPort;
@@ -450,3 +451,53 @@ test('ten thousand ports cost their number, and a crowd on one port is told once
         ->and($count(10_000) / $count(1_000))
         ->toBeLessThan(30);
 });
+
+/** @return array<string, int> name of the site => port of its page */
+function sites(array $services): array
+{
+    $boxes = [dweller('larder'), dweller('sieve')];
+    $house = household($boxes, ['larder' => $services]);
+
+    return array_map(
+        fn (Service $page): int => $page->port->number,
+        PlainPages::of($house, $house->boxes()[0]),
+    );
+}
+
+test('a plain page can have TLS before it under the name of its box', function (): void {
+    expect(sites([port('larder', 8081, 'library', scheme: 'http'), port('larder', 22, 'login')]))->toBe([
+        'larder' => 8081,
+    ]);
+});
+
+test('several pages of a box have a name each, and none that a box has', function (): void {
+    expect(
+        sites([
+            port('larder', 8081, 'Library & pictures', scheme: 'http'),
+            port('larder', 8082, 'library, pictures', scheme: 'http', bound: '127.0.0.1'),
+            port('larder', 8083, 'sieve', scheme: 'http'),
+            port('larder', 8084, '42', scheme: 'http'),
+            port('larder', 8085, '…', scheme: 'http'),
+            port('larder', 8086, str_repeat('long ', 20), scheme: 'http'),
+        ]),
+    )->toBe([
+        'library-pictures' => 8081,
+        'library-pictures-8082' => 8082,
+        'sieve-8083' => 8083,
+        'page-42' => 8084,
+        'page' => 8085,
+        'long-long-long-long-long-long-long-long' => 8086,
+    ]);
+});
+
+test('no site stands where TLS is spoken already or the page is elsewhere', function (array $services): void {
+    expect(sites($services))->toBe([]);
+})->with([
+    '443 is taken' => fn (): array => [
+        port('larder', 8081, scheme: 'http'),
+        port('larder', 443, scheme: 'https'),
+    ],
+    'bound to one address' => fn (): array => [port('larder', 8081, scheme: 'http', bound: '172.22.8.14')],
+    'no page' => fn (): array => [port('larder', 445, 'file share')],
+    'by UDP' => fn (): array => [port('larder', 8081, scheme: 'http', protocol: Protocol::Udp)],
+]);

@@ -177,6 +177,19 @@ test('files are made from the record', function (): void {
         ->assertSee('burrow-way-back');
     $this->get("/boxes/{$larder->id}/ports/reserved")->assertRedirect();
     $this->get("/boxes/{$larder->id}/ports/anything")->assertNotFound();
+    $page = Service::query()->where('path', '/library')->firstOrFail();
+    $this->get("/ports?box={$page->box->name}")->assertSee("/ports/{$page->id}/site");
+    expect(
+        (string) $this->get("/ports/{$page->id}/site")
+            ->assertOk()
+            ->getContent(),
+    )->toContain(
+        "server_name {$page->box->name}.thistledown.home.arpa {$page->box->name};",
+        'proxy_pass http://127.0.0.1:8081;',
+        'has to lead to 172.22.8.14',
+    );
+    $login = Service::query()->where('box_id', $larder->id)->where('port', 22)->firstOrFail();
+    $this->get("/ports/{$login->id}/site")->assertNotFound();
     $this->get('/ports/start-page')->assertOk()->assertSee('http://172.22.8.14:8081/library', false);
     // Without a way to log in there are no rules.
     Service::query()->where('box_id', $larder->id)->where('port', 22)->delete();

@@ -6,10 +6,14 @@ namespace App\Http\Controllers\Ports;
 
 use App\Models\Box;
 use App\Models\Network;
+use App\Models\Service;
 use App\Ports\FilteredPorts;
+use Burrow\BringUp\Write\HttpsSite;
 use Burrow\Files\WrittenFile;
 use Burrow\Household\Box as HeldBox;
 use Burrow\Household\Household;
+use Burrow\Household\Service as HeldService;
+use Burrow\Ports\PlainPages;
 use Burrow\Ports\Write\ApplyScript;
 use Burrow\Ports\Write\NftablesFile;
 use Burrow\Ports\Write\ReservedPorts;
@@ -33,6 +37,24 @@ final class PortFilesController
         };
 
         return $this->answer($name, 'text/plain', $written, (string) $box->name);
+    }
+
+    /** A site of nginx before a page, with what is to be done by hand around it. */
+    public function site(Household $house, Service $service): Response
+    {
+        $box = collect($house->boxes())->first(fn (HeldBox $one): bool => $one->id === $service->box_id);
+        $label = array_search(
+            $service->id,
+            array_map(
+                fn (HeldService $one): int => $one->id,
+                $box === null ? [] : PlainPages::of($house, $box),
+            ),
+            true,
+        );
+        abort_if($box === null || $label === false, 404);
+        $site = new HttpsSite($label, Network::home()->asLocalNetwork()->domain, $service->port);
+
+        return $this->file("{$label}.conf", 'text/plain', $site->byHand($box->address));
     }
 
     public function startPage(Household $house): Response|RedirectResponse
@@ -72,7 +94,12 @@ final class PortFilesController
                 );
         }
 
-        return response($file->text, 200, [
+        return $this->file($name, $type, $file->text);
+    }
+
+    private function file(string $name, string $type, string $text): Response
+    {
+        return response($text, 200, [
             'Content-Type' => "{$type}; charset=utf-8",
             'Content-Disposition' => "attachment; filename=\"{$name}\"",
         ]);

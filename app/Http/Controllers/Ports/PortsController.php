@@ -16,6 +16,7 @@ use Burrow\Ports\Draw\PortsPicture;
 use Burrow\Ports\Draw\StripPicture;
 use Burrow\Ports\Ledger;
 use Burrow\Ports\LedgerRow;
+use Burrow\Ports\PlainPages;
 use Burrow\Ports\PortTable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -49,6 +50,7 @@ final class PortsController
             'choices' => $boxes->keys()->take(self::CHOICES),
             'box' => $box,
             'only' => isset($boxes[$named]) ? $named : '',
+            'plainPages' => $box === null ? [] : PlainPages::of($house, $box),
             'picture' => PortsPicture::of($rows),
             'comparison' => $box === null ? null : Comparison::of($house, $box),
             'strip' => $box === null ? null : StripPicture::of(Comparison::of($house, $box)),
