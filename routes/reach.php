@@ -6,6 +6,7 @@ use App\Http\Controllers\Reach\OpeningController;
 use App\Http\Controllers\Reach\OutsideController;
 use App\Http\Controllers\Reach\ReachController;
 use App\Http\Controllers\Reach\ShowToOthersController;
+use App\Http\Controllers\Reach\TrialController;
 use App\Http\Controllers\Reach\WayInController;
 use Illuminate\Support\Facades\Route;
 
@@ -26,5 +27,6 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/reach/keys', [WayInController::class, 'store'])->name('reach.give');
     Route::post('/reach/keys/seen', [WayInController::class, 'seen'])->name('reach.seen');
     Route::post('/reach/keys/{way}/back', [WayInController::class, 'takeBack'])->name('reach.back');
+    Route::post('/reach/trials', TrialController::class)->name('reach.tried');
     Route::post('/reach/show', ShowToOthersController::class)->name('reach.show');
 });

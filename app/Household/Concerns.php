@@ -11,6 +11,7 @@ use Burrow\Plan\BoxesAsBuilt;
 use Burrow\Ports\PortTable;
 use Burrow\Ports\Shut;
 use Burrow\Reach\Openings;
+use Burrow\Reach\OutsideAnswers;
 use Burrow\Reach\TravellersAway;
 use Burrow\Stores\StoresConcern;
 use Burrow\Upkeep\SharedSwitches;
@@ -32,6 +33,7 @@ final class Concerns
             new StoresConcern(),
             new Openings(),
             new TravellersAway(),
+            new OutsideAnswers(),
             new BoxesAsBuilt(),
             new Updates(),
             new SharedSwitches(),

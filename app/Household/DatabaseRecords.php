@@ -22,6 +22,7 @@ use Burrow\Household\Opening;
 use Burrow\Household\Records;
 use Burrow\Household\Service;
 use Burrow\Household\Stage;
+use Burrow\Household\Trial;
 use Burrow\Household\WayIn;
 use Burrow\Household\WhoReaches;
 use Burrow\Net\Address;
@@ -42,6 +43,9 @@ final class DatabaseRecords implements Records
 {
     /** Days of samples that a trend is made of. */
     private const LOOKED_BACK = 730;
+
+    /** Ports that were tried from outside; more are not looked at. */
+    private const MOST_TRIALS = 500;
 
     /** Samples of all file systems that are read for one picture of the house. */
     private const SAMPLES = 20_000;
@@ -270,6 +274,30 @@ final class DatabaseRecords implements Records
         });
 
         return array_values(array_filter($ways->all()));
+    }
+
+    public function trials(): array
+    {
+        $rows = DB::table('outside_trials')
+            ->where('network_id', $this->network->id)
+            ->orderBy('id')
+            ->limit(self::MOST_TRIALS)
+            ->get();
+        $trials = $rows->map(function (stdClass $row): ?Trial {
+            $at = $this->time($row->tried_at);
+
+            return $at === null
+                ? null
+                : new Trial(
+                    (int) $row->port,
+                    (string) $row->protocol,
+                    (bool) $row->must_answer,
+                    (bool) $row->answered,
+                    $at,
+                );
+        });
+
+        return array_values(array_filter($trials->all()));
     }
 
     public function listings(): array

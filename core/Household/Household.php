@@ -34,6 +34,9 @@ final class Household
     /** @var array<string, Listing>|null by box */
     private ?array $listings = null;
 
+    /** @var list<Trial>|null */
+    private ?array $trials = null;
+
     /** @param  DateTimeImmutable  $now  in the network's zone */
     public function __construct(
         private readonly Records $records,
@@ -81,6 +84,12 @@ final class Household
         }
 
         return $this->listings[$box->name] ?? null;
+    }
+
+    /** @return list<Trial> the last one of each port that was ever tried from outside */
+    public function trials(): array
+    {
+        return $this->trials ??= $this->records->trials();
     }
 
     /** @return list<Fill> */

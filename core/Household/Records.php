@@ -30,4 +30,7 @@ interface Records
 
     /** @return list<Listing> the last one of each box that ever told */
     public function listings(): array;
+
+    /** @return list<Trial> the last one of each port that was ever tried from outside */
+    public function trials(): array;
 }

@@ -6,6 +6,7 @@ namespace Burrow\Reach;
 
 use Burrow\Household\Household;
 use Burrow\Household\Opening;
+use Burrow\Household\Trial;
 
 /** What is to be tried from outside, over a phone's own connection: what must answer, and what must not. */
 final readonly class OutsideTest
@@ -19,12 +20,14 @@ final readonly class OutsideTest
         public string $what,
         public bool $mustAnswer,
         public string $command,
+        public ?Trial $trial,
     ) {
     }
 
     /**
      * @param  string  $outside  name or address of the house
-     * @return list<self> what must answer first
+     * @return list<self> what must answer first; a port that was tried when the record wanted something else of it
+     *     counts as not tried
      */
     public static function plan(Household $house, string $outside): array
     {
@@ -58,7 +61,42 @@ final readonly class OutsideTest
             }
         }
 
-        return $tests;
+        $planned = [];
+        foreach ($tests as $test) {
+            $planned["{$test->port} {$test->protocol}"] = true;
+        }
+        foreach ($house->trials() as $trial) {
+            // What led in once and is closed in the record may still be open in the router; it stays here until it
+            // was seen to be shut.
+            if (
+                ($trial->mustAnswer || $trial->answered) &&
+                ! isset($planned["{$trial->port} {$trial->protocol}"])
+            ) {
+                $tests[] = self::of($trial->port, $trial->protocol, 'led in before', false, $outside);
+            }
+        }
+        $trials = [];
+        foreach ($house->trials() as $trial) {
+            $trials["{$trial->port} {$trial->protocol} ".(int) $trial->mustAnswer] = $trial;
+        }
+
+        return array_map(
+            fn (self $one): self => $one->with(
+                $trials["{$one->port} {$one->protocol} ".(int) $one->mustAnswer] ?? null,
+            ),
+            $tests,
+        );
+    }
+
+    /** It was tried and did what it must not; false as well while nobody tried it. */
+    public function isWrong(): bool
+    {
+        return $this->trial !== null && $this->trial->answered !== $this->mustAnswer;
+    }
+
+    private function with(?Trial $trial): self
+    {
+        return new self($this->port, $this->protocol, $this->what, $this->mustAnswer, $this->command, $trial);
     }
 
     private static function purpose(Opening $opening): string
@@ -74,6 +112,6 @@ final readonly class OutsideTest
             default => "nc -zvw3 {$outside} {$port}",
         };
 
-        return new self($port, $protocol, $what, $must, $command);
+        return new self($port, $protocol, $what, $must, $command, null);
     }
 }

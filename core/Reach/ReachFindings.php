@@ -325,6 +325,26 @@ final class ReachFindings
         );
     }
 
+    public static function answersOutside(OutsideTest $test, string $day): Finding
+    {
+        return Finding::stop(
+            'reach.answers_outside',
+            "Port {$test->port} {$test->protocol} answered from outside on {$day} ({$test->what}).",
+            'No opening in the record leads in by it, so anybody in the world may be talking to a box here.',
+            'Look at the openings of the router, and whether it lets devices open ports by themselves; close it and try again.',
+        );
+    }
+
+    public static function shutOutside(OutsideTest $test, string $day): Finding
+    {
+        return Finding::warn(
+            'reach.shut_outside',
+            "Port {$test->port} {$test->protocol} did not answer from outside on {$day} ({$test->what}).",
+            'The router does not pass it on, a second router or the provider stands before it, or the box does not listen.',
+            'Hold the addresses under “The house from outside” against each other, then the opening in the router.',
+        );
+    }
+
     public static function opensToAll(Service $service, string $field): Finding
     {
         return Finding::stop(

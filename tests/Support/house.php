@@ -68,6 +68,7 @@ function dweller(string $name, mixed ...$with): Box
  * @param  list<Listing>  $listings
  * @param  list<WayIn>  $waysIn
  * @param  array{fills?: list<Burrow\Household\Fill>, drives?: list<Burrow\Household\DriveHealth>}  $stores
+ * @param  list<Burrow\Household\Trial>  $trials
  */
 function household(
     array $boxes,
@@ -77,8 +78,9 @@ function household(
     array $listings = [],
     array $waysIn = [],
     array $stores = [],
+    array $trials = [],
 ): Household {
-    $records = new class($boxes, $ports, $openings, $dependsOn, $listings, $waysIn, $stores) implements Records
+    $records = new class($boxes, $ports, $openings, $dependsOn, $listings, $waysIn, $stores, $trials) implements Records
     {
         public array $read = [];
 
@@ -90,6 +92,7 @@ function household(
             private array $listings,
             private array $waysIn,
             private array $stores,
+            private array $trials,
         ) {
         }
 
@@ -150,6 +153,11 @@ function household(
         public function waysIn(): array
         {
             return $this->waysIn;
+        }
+
+        public function trials(): array
+        {
+            return $this->trials;
         }
 
         public function listings(): array

@@ -33,6 +33,7 @@ final class DemoCommand extends Command
         'listings',
         'fill_samples',
         'health_samples',
+        'outside_trials',
         'ways_in',
         'services',
         'box_dependencies',

@@ -113,29 +113,42 @@
                 <x-working :working="$tunnel->mtu->working()" />
             </section>
         </div>
-        <div class="two below">
-            <section class="sheet" aria-labelledby="schools-title">
-                <h2 id="schools-title">Which way for this house</h2>
-                <ul class="schools">
-                    @foreach ($schools as $school)
-                        <li>@mark($school['best'] ? 'fine' : ($school['fits'] ? 'note' : 'stop')) <b>{{ ucfirst($school['label']) }}{{ $school['best'] ? ': recommended' : '' }}.</b> {{ ucfirst($school['because']) }}.</li>
-                    @endforeach
-                </ul>
-            </section>
-            <section class="sheet scroll" tabindex="0" aria-labelledby="tests-title">
-                <h2 id="tests-title">To be tried from outside</h2>
-                <p>From a phone’s own connection, with its wireless off: from inside it proves nothing.</p>
-                <x-list :heads="['Port', 'What', 'It must', 'How']">
-                    @foreach ($tests as $test)
-                        <tr>
-                            <td class="mono">{{ $test->port }}/{{ $test->protocol }}</td>
-                            <td>{{ $test->what }}</td>
-                            <td class="whole">{{ $test->mustAnswer ? 'answer' : 'stay shut' }}</td>
-                            <td class="{{ str_starts_with($test->command, 'nc') ? 'mono' : '' }}">{{ $test->command }}</td>
-                        </tr>
-                    @endforeach
-                </x-list>
-            </section>
-        </div>
+        <section class="sheet" aria-labelledby="schools-title">
+            <h2 id="schools-title">Which way for this house</h2>
+            <ul class="schools">
+                @foreach ($schools as $school)
+                    <li>@mark($school['best'] ? 'fine' : ($school['fits'] ? 'note' : 'stop')) <b>{{ ucfirst($school['label']) }}{{ $school['best'] ? ': recommended' : '' }}.</b> {{ ucfirst($school['because']) }}.</li>
+                @endforeach
+            </ul>
+        </section>
+        <section class="sheet scroll" id="tests" tabindex="0" aria-labelledby="tests-title">
+            <h2 id="tests-title">To be tried from outside</h2>
+            <p>From a phone’s own connection, with its wireless off: from inside it proves nothing.</p>
+            <x-list :heads="['Port', 'What', 'It must', 'How', 'When last tried', 'And now']">
+                @foreach ($tests as $test)
+                    <tr>
+                        <td class="mono">{{ $test->port }}/{{ $test->protocol }}</td>
+                        <td>{{ $test->what }}</td>
+                        <td class="whole">{{ $test->mustAnswer ? 'answer' : 'stay shut' }}</td>
+                        <td class="{{ str_starts_with($test->command, 'nc') ? 'mono' : '' }}">{{ $test->command }}</td>
+                        <td class="whole">
+                            @if ($test->trial === null)
+                                <span class="soft">not tried</span>
+                            @else
+                                @mark($test->isWrong() ? ($test->mustAnswer ? 'warn' : 'stop') : 'fine') {{ $test->trial->answered ? 'answered' : 'did not answer' }} <span class="soft">@ago($test->trial->at)</span>
+                            @endif
+                        </td>
+                        <td>
+                            <form method="post" action="{{ route('reach.tried') }}" class="row both">
+                                @csrf
+                                <input type="hidden" name="port" value="{{ $test->port }}"><input type="hidden" name="protocol" value="{{ $test->protocol }}">
+                                <button class="ghost small" name="answered" value="1" aria-label="It answers: {{ $test->port }} {{ $test->protocol }}">It answers</button>
+                                <button class="ghost small" name="answered" value="0" aria-label="It does not: {{ $test->port }} {{ $test->protocol }}">It does not</button>
+                            </form>
+                        </td>
+                    </tr>
+                @endforeach
+            </x-list>
+        </section>
     @endif
 </x-page>

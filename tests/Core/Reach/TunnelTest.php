@@ -6,6 +6,7 @@ use Burrow\Household\Access;
 use Burrow\Household\Household;
 use Burrow\Household\Opening;
 use Burrow\Household\Service;
+use Burrow\Household\Trial;
 use Burrow\Household\WanKind;
 use Burrow\Household\WayIn;
 use Burrow\Household\WhoReaches;
@@ -13,6 +14,7 @@ use Burrow\Net\Ipv4;
 use Burrow\Net\Port;
 use Burrow\Net\Protocol;
 use Burrow\Reach\Draw\ReachPicture;
+use Burrow\Reach\OutsideAnswers;
 use Burrow\Reach\OutsideTest;
 use Burrow\Reach\Schools;
 use Burrow\Reach\TravellersAway;
@@ -217,6 +219,53 @@ test('what is tried from outside: openings answer, what is usual does not', func
         '8081 tcp shut',
     ]);
 });
+
+/** What was tried an hour ago: "22 tcp shut answered" is a port that should have been shut and answered. */
+function tried(string $line): Trial
+{
+    [$port, $protocol, $must, $did] = explode(' ', $line);
+
+    return new Trial(
+        (int) $port,
+        $protocol,
+        $must === 'answers',
+        $did === 'answered',
+        (new DateTimeImmutable(THREE_O_CLOCK))->modify('-1 hour'),
+    );
+}
+
+test('what was tried from outside is held against what the record says now', function (
+    array $lines,
+    array $codes,
+    array $more,
+): void {
+    $house = household(
+        [dweller('culvert')],
+        openings: ['culvert' => [new Opening('culvert', 51944, 'udp', inside: 51944)]],
+        trials: array_map(tried(...), $lines),
+    );
+    expect((new OutsideAnswers())->findings($house)->codes())->toBe($codes);
+    $ports = array_map(
+        fn (OutsideTest $one): string => "{$one->port} {$one->protocol}",
+        OutsideTest::plan($house, ''),
+    );
+    expect(array_values(array_diff($ports, ['51944 udp', '22 tcp', '53 tcp', '445 tcp'])))->toBe($more);
+    expect(array_unique($ports))->toBe($ports);
+})->with([
+    'nothing was tried' => [[], [], []],
+    'all as it must' => [['51944 udp answers answered', '22 tcp shut silent', '445 tcp shut silent'], [], []],
+    'a port for strangers answers' => [['22 tcp shut answered'], ['reach.answers_outside'], []],
+    'the tunnel does not' => [['51944 udp answers silent'], ['reach.shut_outside'], []],
+    'it was to be shut when it was tried, and is an opening now' => [['51944 udp shut silent'], [], []],
+    'it led in before and was not tried since' => [['8445 tcp answers answered'], [], ['8445 tcp']],
+    'it led in before and still does' => [
+        ['8445 tcp shut answered'],
+        ['reach.answers_outside'],
+        ['8445 tcp'],
+    ],
+    'it led in before and was seen shut' => [['8445 tcp shut silent'], [], []],
+    'another protocol is another port' => [['22 udp shut answered'], ['reach.answers_outside'], ['22 udp']],
+]);
 
 test('a key that nobody used for long is told', function (int $days, bool $told): void {
     $way = new WayIn(

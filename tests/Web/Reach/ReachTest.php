@@ -6,6 +6,7 @@ use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Opening;
+use App\Models\OutsideTrial;
 use App\Models\Service;
 use App\Models\WayIn;
 use Burrow\Intake\Intake;
@@ -230,4 +231,36 @@ test('a guest sees that there are ways in, and nothing that opens one', function
     $this->get('/reach/endpoint')->assertForbidden();
     $this->get("/reach/keys/{$way->id}/profile")->assertForbidden();
     $this->get("/reach/keys/{$way->id}/lost")->assertForbidden();
+});
+
+test('what was seen from outside is kept with its time, and what must not be comes first', function (): void {
+    $this->asKeeper()->get('/reach')->assertSee('not tried');
+    $sent = ['port' => '445', 'protocol' => 'tcp'];
+    $this->followingRedirects()
+        ->post('/reach/trials', ['answered' => '1'] + $sent)
+        ->assertSee('445 tcp answered, which it must not.')
+        ->assertSee('Port 445 tcp answered from outside');
+    $this->followingRedirects()->get('/')->assertSee('Port 445 tcp answered from outside');
+    $this->followingRedirects()
+        ->post('/reach/trials', ['answered' => '0'] + $sent)
+        ->assertSee('445 tcp did not answer, as it must.')
+        ->assertDontSee('Port 445 tcp answered from outside');
+    expect(OutsideTrial::query()->count())->toBe(1);
+});
+
+test('a port that is not to be tried is not noted', function (array $sent): void {
+    $this->asKeeper()
+        ->followingRedirects()
+        ->post('/reach/trials', $sent)
+        ->assertSee('not among those to be tried');
+    expect(OutsideTrial::query()->count())->toBe(0);
+})->with([
+    'another' => [['port' => '8099', 'protocol' => 'tcp', 'answered' => '1']],
+    'none' => [[]],
+    'lists' => [['port' => ['22'], 'protocol' => ['tcp'], 'answered' => ['1']]],
+]);
+
+test('a guest neither sees what was tried nor notes it', function (): void {
+    $this->asGuest()->get('/reach')->assertDontSee('To be tried from outside');
+    $this->post('/reach/trials', ['port' => '22', 'protocol' => 'tcp', 'answered' => '1'])->assertForbidden();
 });

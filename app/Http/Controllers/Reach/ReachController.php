@@ -15,6 +15,7 @@ use Burrow\Judgement\Findings;
 use Burrow\Net\Ipv4;
 use Burrow\Reach\Draw\ReachPicture;
 use Burrow\Reach\Openings;
+use Burrow\Reach\OutsideAnswers;
 use Burrow\Reach\OutsideTest;
 use Burrow\Reach\Schools;
 use Burrow\Reach\TravellersAway;
@@ -48,7 +49,10 @@ final class ReachController
                 ->orderBy('id')
                 ->get(),
             'findings' => $keeps
-                ? (new Openings())->findings($house)->and((new TravellersAway())->findings($house)->list)
+                ? (new OutsideAnswers())
+                    ->findings($house)
+                    ->and((new Openings())->findings($house)->list)
+                    ->and((new TravellersAway())->findings($house)->list)
                 : Findings::of(),
             'kind' => $kind,
             'kinds' => ['' => 'not known'] +
