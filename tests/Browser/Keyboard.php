@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\WebDriverKeys;
 use RuntimeException;
@@ -27,8 +28,9 @@ final readonly class Keyboard
                 $this->chrome->driver->getKeyboard()->sendKeys($keys);
 
                 return;
-            } catch (StaleElementReferenceException $gone) {
-                // The page changed between the look for where the keys go and the keys, which went nowhere.
+            } catch (StaleElementReferenceException|ElementNotInteractableException $gone) {
+                // The page changed between the look for where the keys go and the keys, which went nowhere; what stays
+                // without reach for keys is still told after the last try.
                 $try < self::TRIES || throw $gone;
                 usleep(100_000);
             }
@@ -48,9 +50,10 @@ final readonly class Keyboard
         for ($i = 0; $i < self::STOPS && ! $this->isAt($selector); $i++) {
             $this->keys(WebDriverKeys::TAB);
         }
-        $this->isAt($selector) || throw new RuntimeException(
-            "Tab never reached {$selector} at ".$this->chrome->driver->getCurrentURL(),
-        );
+        $this->isAt($selector) ||
+            throw new RuntimeException(
+                "Tab never reached {$selector} at ".$this->chrome->driver->getCurrentURL(),
+            );
         $outline = $this->chrome->driver->executeScript(
             'return getComputedStyle(document.activeElement).outlineStyle + getComputedStyle(document.activeElement).boxShadow',
         );
