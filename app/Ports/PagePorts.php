@@ -8,6 +8,7 @@ use App\Models\BoxJob;
 use App\Models\Service;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Ports\PortScheme;
+use Illuminate\Database\Eloquent\Builder;
 
 /** Which ports the house has, for the scheme that the next page's port comes from. */
 final class PagePorts
@@ -16,15 +17,21 @@ final class PagePorts
     public static function scheme(?BoxJob $except = null): PortScheme
     {
         $taken = [];
-        foreach (BoxJob::query()->whereNotNull('page_port')->with('box.jobs')->get() as $held) {
-            if ($held->id !== $except?->id) {
-                $taken[(int) $held->page_port] = "{$held->box->called()}, {$held->called()}";
-            }
+        // One holder a number is enough, however many boxes there are.
+        $pages = BoxJob::query()
+            ->whereNotNull('page_port')
+            ->when($except, fn (Builder $all) => $all->where('id', '!=', $except?->id))
+            ->groupBy('page_port')
+            ->selectRaw('max(id)');
+        foreach (BoxJob::query()->whereIn('id', $pages)->with('box.jobs')->get() as $held) {
+            $taken[(int) $held->page_port] = "{$held->box->called()}, {$held->called()}";
         }
-        foreach (Service::query()->with('box.jobs')->get() as $service) {
-            if ($service->box_id !== $except?->box_id) {
-                $taken[(int) $service->port] ??= "{$service->box->called()}, {$service->purpose}";
-            }
+        $services = Service::query()
+            ->when($except, fn (Builder $all) => $all->where('box_id', '!=', $except?->box_id))
+            ->groupBy('port')
+            ->selectRaw('min(id)');
+        foreach (Service::query()->whereIn('id', $services)->with('box.jobs')->get() as $service) {
+            $taken[(int) $service->port] ??= "{$service->box->called()}, {$service->purpose}";
         }
 
         return new PortScheme($taken);

@@ -53,7 +53,7 @@ final readonly class Comparison
                 );
             }
         }
-        usort($pairs, fn (Pair $a, Pair $b): int => [$a->port(), $a->place()] <=> [$b->port(), $b->place()]);
+        usort($pairs, fn (Pair $a, Pair $b): int => $a->port() <=> $b->port() ?: $a->place() <=> $b->place());
 
         return new self($pairs, $listing);
     }

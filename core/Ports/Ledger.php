@@ -43,12 +43,11 @@ final class Ledger
                 );
             }
         }
-        usort(
-            $rows,
-            fn (LedgerRow $a, LedgerRow $b): int => [$a->rank(), $a->number()] <=> [$b->rank(), $b->number()],
-        );
+        // A rank is made of several looks, so each row is asked once.
+        $order = array_map(fn (LedgerRow $row): int => $row->rank() * 65536 + $row->number(), $rows);
+        asort($order);
 
-        return $rows;
+        return array_map(fn (int $at): LedgerRow => $rows[$at], array_keys($order));
     }
 
     private function __construct()

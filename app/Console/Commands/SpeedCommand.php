@@ -61,7 +61,7 @@ final class SpeedCommand extends Command
 
     private const ON_BAND = 5000;
 
-    private const LISTS = ['/blank', '/', '/boxes', '/addresses', '/ports', '/reach', '/upkeep', '/journal'];
+    private const LISTS = ['/blank', '/', '/boxes', '/addresses', '/ports', '/reach', '/stores', '/upkeep', '/journal'];
 
     /** The order in which people look: cable, supply, card, settings, address, login, service, and the rest. */
     private const FIXED = [
