@@ -40,7 +40,9 @@ final class PlainPages
         $named = [];
         foreach ($pages as $page) {
             $label = self::label($page->purpose);
-            isset($taken[$label]) && ($label .= "-{$page->port->number}");
+            while (isset($taken[$label])) {
+                $label .= "-{$page->port->number}";
+            }
             $taken[$label] = true;
             $named[$label] = $page;
         }

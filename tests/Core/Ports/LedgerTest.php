@@ -490,6 +490,16 @@ test('several pages of a box have a name each, and none that a box has', functio
     ]);
 });
 
+test('a name that a purpose happens to have is not given twice', function (): void {
+    expect(
+        sites([
+            port('larder', 8081, 'library', scheme: 'http'),
+            port('larder', 8083, 'library 8082', scheme: 'http'),
+            port('larder', 8082, 'library', scheme: 'http'),
+        ]),
+    )->toBe(['library' => 8081, 'library-8082' => 8083, 'library-8082-8082' => 8082]);
+});
+
 test('no site stands where TLS is spoken already or the page is elsewhere', function (array $services): void {
     expect(sites($services))->toBe([]);
 })->with([
