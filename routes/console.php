@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 use App\BringUp\WatchStarts;
 use App\Jobs\LookAround;
+use App\Jobs\LookAtCertificates;
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::job(new LookAround())->everyMinute();
+Schedule::job(new LookAtCertificates())->dailyAt('05:40');
 // Where a worker was killed in between, the watch goes on from here.
 Schedule::job(new WatchStarts())->everyMinute();
 // Looked at each hour and made once a day, so that a machine that is off at night has its copies too.

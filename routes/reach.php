@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Reach\KeyController;
+use App\Http\Controllers\Reach\NameController;
 use App\Http\Controllers\Reach\OpeningController;
 use App\Http\Controllers\Reach\OutsideController;
 use App\Http\Controllers\Reach\ReachController;
@@ -27,6 +29,8 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/reach/keys', [WayInController::class, 'store'])->name('reach.give');
     Route::post('/reach/keys/seen', [WayInController::class, 'seen'])->name('reach.seen');
     Route::post('/reach/keys/{way}/back', [WayInController::class, 'takeBack'])->name('reach.back');
+    Route::post('/reach/programs', KeyController::class)->name('reach.program');
+    Route::post('/reach/name', NameController::class)->name('reach.name');
     Route::post('/reach/trials', TrialController::class)->name('reach.tried');
     Route::post('/reach/show', ShowToOthersController::class)->name('reach.show');
 });

@@ -8,8 +8,13 @@ use Burrow\Addresses\OutsideNetwork;
 use Burrow\BringUp\Unfinished;
 use Burrow\Household\Concern;
 use Burrow\Plan\BoxesAsBuilt;
+use Burrow\Ports\Certificates;
+use Burrow\Ports\EngineGroups;
+use Burrow\Ports\Filter\FilterAgainstLedger;
 use Burrow\Ports\PortTable;
 use Burrow\Ports\Shut;
+use Burrow\Reach\KeysEnd;
+use Burrow\Reach\NameLeadsHere;
 use Burrow\Reach\Openings;
 use Burrow\Reach\OutsideAnswers;
 use Burrow\Reach\TravellersAway;
@@ -30,10 +35,15 @@ final class Concerns
             new Shut(),
             new Unfinished(),
             new PortTable(),
+            new FilterAgainstLedger(),
+            new EngineGroups(),
+            new Certificates(),
             new StoresConcern(),
             new Openings(),
             new TravellersAway(),
             new OutsideAnswers(),
+            new NameLeadsHere(),
+            new KeysEnd(),
             new BoxesAsBuilt(),
             new Updates(),
             new SharedSwitches(),

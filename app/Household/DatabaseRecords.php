@@ -10,15 +10,18 @@ use Burrow\Catalogue\Shelf;
 use Burrow\Household\Access;
 use Burrow\Household\Box;
 use Burrow\Household\BoxParts;
+use Burrow\Household\Certificate;
 use Burrow\Household\Dependency;
 use Burrow\Household\DoorState;
 use Burrow\Household\DriveHealth;
+use Burrow\Household\EngineGroup;
 use Burrow\Household\Fill;
-use Burrow\Household\Heard;
 use Burrow\Household\Hearing;
 use Burrow\Household\HeldJob;
 use Burrow\Household\Listing;
 use Burrow\Household\Opening;
+use Burrow\Household\OutsideName;
+use Burrow\Household\PacketFilter;
 use Burrow\Household\Records;
 use Burrow\Household\Service;
 use Burrow\Household\Stage;
@@ -46,6 +49,8 @@ final class DatabaseRecords implements Records
 
     /** Ports that were tried from outside; more are not looked at. */
     private const MOST_TRIALS = 500;
+
+    private const MOST_CERTIFICATES = 2000;
 
     /** Samples of all file systems that are read for one picture of the house. */
     private const SAMPLES = 20_000;
@@ -109,6 +114,7 @@ final class DatabaseRecords implements Records
                 'services.scheme',
                 'services.path',
                 'services.inner_port',
+                'services.sources',
             ]);
         $services = $rows->map(function (stdClass $row): ?Service {
             $port = Port::tryOf((int) $row->port);
@@ -130,6 +136,7 @@ final class DatabaseRecords implements Records
                     (string) $row->path,
                     Port::tryOf((int) $row->inner_port)?->number,
                     (int) $row->id,
+                    array_values(array_filter(explode(' ', (string) $row->sources))),
                 );
         });
 
@@ -270,6 +277,7 @@ final class DatabaseRecords implements Records
                     is_string($row->address) ? Address::standard($row->address) : null,
                     $given,
                     $this->time($row->last_came_at),
+                    $this->day($row->ends_on),
                 );
         });
 
@@ -310,10 +318,80 @@ final class DatabaseRecords implements Records
         $listings = $rows->map(function (stdClass $row): ?Listing {
             $at = $this->time($row->taken_at);
 
-            return $at === null ? null : new Listing((string) $row->name, $at, self::heard($row->heard));
+            return $at === null ? null : new Listing((string) $row->name, $at, Told::heard($row->heard));
         });
 
         return array_values(array_filter($listings->all()));
+    }
+
+    public function packetFilters(): array
+    {
+        return $this->told(
+            'firewall',
+            fn (string $box, DateTimeImmutable $at, mixed $told): ?PacketFilter => Told::filter(
+                $box,
+                $at,
+                $told,
+            ),
+        );
+    }
+
+    public function engineGroups(): array
+    {
+        return $this->told(
+            'groups',
+            fn (string $box, DateTimeImmutable $at, mixed $told): ?EngineGroup => Told::group(
+                $box,
+                $at,
+                $told,
+            ),
+        );
+    }
+
+    public function certificates(): array
+    {
+        $rows = DB::table('certificates')->orderBy('ends_at')->limit(self::MOST_CERTIFICATES)->get();
+        $pages = [];
+        foreach ($rows->isEmpty() ? [] : $this->services() as $service) {
+            $pages[$service->id] = $service;
+        }
+        $certificates = [];
+        foreach ($rows as $row) {
+            $page = $pages[(int) $row->service_id] ?? null;
+            $seen = $this->time($row->seen_at);
+            if ($page !== null && $seen !== null) {
+                $certificates[] = new Certificate(
+                    $page,
+                    (string) $row->sha256,
+                    (string) $row->holder,
+                    (string) $row->issuer,
+                    Told::texts($row->names),
+                    $this->time($row->starts_at),
+                    $this->time($row->ends_at),
+                    $seen,
+                    $this->time($row->changed_at),
+                    $this->time($row->before_ended_at),
+                );
+            }
+        }
+
+        return $certificates;
+    }
+
+    public function outsideName(): ?OutsideName
+    {
+        $network = $this->network->getAttributes();
+        $name = $network['outside_name'] ?? null;
+
+        return is_string($name) && $name !== ''
+            ? new OutsideName(
+                $name,
+                Address::standard((string) $this->network->wan) ?? '',
+                is_string($network['name_led_to'] ?? null) ? $network['name_led_to'] : null,
+                $this->time($network['name_asked_at'] ?? null),
+                $this->time($network['name_wrong_since'] ?? null),
+            )
+            : null;
     }
 
     public function dependencies(): array
@@ -338,6 +416,32 @@ final class DatabaseRecords implements Records
                 )
                 ->all(),
         );
+    }
+
+    /**
+     * What boxes told of themselves, of one kind; what cannot be so is left out.
+     *
+     * @template T of object
+     *
+     * @param  callable(string, DateTimeImmutable, mixed): ?T  $make  of a box's name, a time and the text that was kept
+     * @return list<T>
+     */
+    private function told(string $kind, callable $make): array
+    {
+        $all = [];
+        $rows = DB::table('tellings')
+            ->join('boxes', 'boxes.id', '=', 'tellings.box_id')
+            ->where('boxes.network_id', $this->network->id)
+            ->where('tellings.kind', $kind)
+            ->whereNotNull('boxes.name')
+            ->get(['boxes.name', 'tellings.told', 'tellings.taken_at']);
+        foreach ($rows as $row) {
+            $at = $this->time($row->taken_at);
+            $one = $at === null ? null : $make((string) $row->name, $at, $row->told);
+            $one === null || ($all[] = $one);
+        }
+
+        return $all;
     }
 
     /**
@@ -415,26 +519,6 @@ final class DatabaseRecords implements Records
         }
 
         return $by;
-    }
-
-    /** @return list<Heard> */
-    private static function heard(mixed $kept): array
-    {
-        $rows = json_decode(is_string($kept) ? $kept : '', true);
-        $heard = [];
-        foreach (is_array($rows) ? $rows : [] as $row) {
-            [$protocol, $address, $port, $process] = is_array($row)
-                ? [...array_values($row), '', '', 0, null]
-                : ['', '', 0, null];
-            $protocol = is_string($protocol) ? Protocol::tryFrom($protocol) : null;
-            $address = is_string($address) ? Address::standard($address) : null;
-            $port = is_int($port) ? Port::tryOf($port) : null;
-            if ($protocol !== null && $address !== null && $port !== null) {
-                $heard[] = new Heard($protocol, $address, $port, is_string($process) ? $process : null);
-            }
-        }
-
-        return $heard;
     }
 
     /** A moment as the database keeps it, which is UTC. */

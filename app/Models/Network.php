@@ -15,7 +15,11 @@ use Burrow\Net\TimeZone;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
-/** The household's network as its router hands it out. */
+/**
+ * The household's network as its router hands it out.
+ *
+ * @property ?\Illuminate\Support\Carbon $name_wrong_since
+ */
 class Network extends Model
 {
     protected $guarded = [];
@@ -27,6 +31,8 @@ class Network extends Model
         'list_now' => 'array',
         'list_before_at' => 'datetime',
         'list_now_at' => 'datetime',
+        'name_asked_at' => 'datetime',
+        'name_wrong_since' => 'datetime',
     ];
 
     /** @return HasMany<Box, $this> */

@@ -24,10 +24,11 @@ final class FilteredPorts
                 $service->protocol,
                 // A comment of nftables has no way to write these.
                 trim((string) preg_replace('/["\\\\\p{C}]/u', '', $service->purpose)),
-                // Who "some" are is not in the record; the house is the next wider circle.
-                $house->reaches($service) === WhoReaches::Some
+                // Where nobody said who "some" are, the house is the next wider circle.
+                $house->reaches($service) === WhoReaches::Some && $service->from === []
                     ? WhoReaches::House
                     : $house->reaches($service),
+                $house->reaches($service) === WhoReaches::Some ? $service->from : [],
             ),
             $house->services($box),
         );

@@ -23,6 +23,7 @@ final readonly class PortForm
         'scheme',
         'path',
         'reach',
+        'sources',
         'access',
         'codes_kept',
         'sends_home',

@@ -53,7 +53,10 @@ final readonly class PageProbe
                         $chain = $stats->getHandlerStat('certinfo');
                         $certificate = is_array($chain) && is_array($chain[0] ?? null) ? $chain[0] : [];
                     },
-                    'curl' => [CURLOPT_CERTINFO => $tls, CURLOPT_PROTOCOLS => CURLPROTO_HTTP | CURLPROTO_HTTPS],
+                    'curl' => [
+                        CURLOPT_CERTINFO => $tls,
+                        CURLOPT_PROTOCOLS => CURLPROTO_HTTP | CURLPROTO_HTTPS,
+                    ],
                 ],
             );
         } catch (Throwable) {
@@ -73,6 +76,7 @@ final readonly class PageProbe
             $tls ? self::field($certificate, 'Subject') : null,
             $tls ? self::time(self::field($certificate, 'Expire date')) : null,
             $tls && self::field($certificate, 'Subject') === self::field($certificate, 'Issuer'),
+            is_string($certificate['Cert'] ?? null) ? substr($certificate['Cert'], 0, self::MOST_BYTES) : '',
         );
     }
 
@@ -85,7 +89,11 @@ final readonly class PageProbe
 
         return mb_strimwidth(
             trim(
-                (string) preg_replace('/\s+/', ' ', html_entity_decode(mb_scrub(substr($title, 0, 1000), 'UTF-8'))),
+                (string) preg_replace(
+                    '/\s+/',
+                    ' ',
+                    html_entity_decode(mb_scrub(substr($title, 0, 1000), 'UTF-8')),
+                ),
             ),
             0,
             self::LONGEST_TITLE,

@@ -37,6 +37,15 @@ final class Household
     /** @var list<Trial>|null */
     private ?array $trials = null;
 
+    /** @var array<string, PacketFilter>|null by box */
+    private ?array $filters = null;
+
+    /** @var list<EngineGroup>|null */
+    private ?array $engineGroups = null;
+
+    /** @var list<Certificate>|null */
+    private ?array $certificates = null;
+
     /** @param  DateTimeImmutable  $now  in the network's zone */
     public function __construct(
         private readonly Records $records,
@@ -90,6 +99,37 @@ final class Household
     public function trials(): array
     {
         return $this->trials ??= $this->records->trials();
+    }
+
+    /** The packet filter of a box as it was last told; null when it never was. */
+    public function packetFilter(Box $box): ?PacketFilter
+    {
+        if ($this->filters === null) {
+            $this->filters = [];
+            foreach ($this->records->packetFilters() as $filter) {
+                $this->filters[$filter->box] = $filter;
+            }
+        }
+
+        return $this->filters[$box->name] ?? null;
+    }
+
+    /** @return list<EngineGroup> of each box that ever told who is in it */
+    public function engineGroups(): array
+    {
+        return $this->engineGroups ??= $this->records->engineGroups();
+    }
+
+    /** @return list<Certificate> of pages that were ever asked for theirs */
+    public function certificates(): array
+    {
+        return $this->certificates ??= $this->records->certificates();
+    }
+
+    /** Under which name the house is reached from outside; null where it has none. */
+    public function outsideName(): ?OutsideName
+    {
+        return $this->records->outsideName();
     }
 
     /** @return list<Fill> */

@@ -33,4 +33,16 @@ interface Records
 
     /** @return list<Trial> the last one of each port that was ever tried from outside */
     public function trials(): array;
+
+    /** @return list<PacketFilter> the last one of each box that ever told */
+    public function packetFilters(): array;
+
+    /** @return list<EngineGroup> the last one of each box that ever told */
+    public function engineGroups(): array;
+
+    /** @return list<Certificate> that pages showed when they were last asked */
+    public function certificates(): array;
+
+    /** Null where the house has no name outside. */
+    public function outsideName(): ?OutsideName;
 }

@@ -20,6 +20,7 @@ final readonly class Service
      * @param  string  $path  of a page, from its slash on
      * @param  ?int  $inner  the port inside a container that it leads to
      * @param  int  $id  of its record; 0 for none
+     * @param  list<string>  $from  addresses and prefixes in their standard form, where only some of the house reach it
      */
     public function __construct(
         public string $box,
@@ -35,6 +36,7 @@ final readonly class Service
         public string $path = '',
         public ?int $inner = null,
         public int $id = 0,
+        public array $from = [],
     ) {
     }
 

@@ -12,6 +12,7 @@ final readonly class WayIn
     /**
      * @param  string  $kind  "tunnel", "program" or "account"
      * @param  ?string  $address  inside the tunnel
+     * @param  ?DateTimeImmutable  $ends  its last day; null where it has none
      * @param  ?DateTimeImmutable  $lastCame  when it was last seen coming in; null when nobody looked or it never did
      */
     public function __construct(
@@ -23,6 +24,7 @@ final readonly class WayIn
         public ?string $address,
         public DateTimeImmutable $given,
         public ?DateTimeImmutable $lastCame = null,
+        public ?DateTimeImmutable $ends = null,
     ) {
     }
 

@@ -28,6 +28,7 @@ use Burrow\Intake\Storage\MountReader;
 use Burrow\Intake\Storage\PartitionReader;
 use Burrow\Intake\System\BootReader;
 use Burrow\Intake\System\ClockReader;
+use Burrow\Intake\System\GroupReader;
 use Burrow\Intake\System\MachineReader;
 use Burrow\Intake\System\PowerReader;
 use Burrow\Intake\System\UnitsReader;
@@ -95,6 +96,7 @@ final readonly class Intake
             new PowerReader(),
             new MachineReader(),
             new ShareReader(),
+            new GroupReader(),
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Ports;
 
 use Burrow\Household\Access;
+use Burrow\Household\Certificate;
 use Burrow\Household\Service;
 use Burrow\Household\WhoReaches;
 use Burrow\Judgement\Finding;
@@ -82,6 +83,120 @@ final class PortFindings
             'Everybody in the house reaches it, and nobody looks after it.',
             'Write it down with what it is for, or stop the program.',
         );
+    }
+
+    /** @param  non-empty-list<Service>  $shut */
+    public static function filterShuts(string $box, array $shut): Finding
+    {
+        return Finding::warn(
+            'ports.filter_shuts',
+            "The packet filter of {$box} keeps out those who should reach ".self::named($shut).'.',
+            'Its rules were gone through for somebody who is meant to get in; the packet ended at a drop.',
+            'Load the filter that is made from the record, or say in the record that nobody needs the port.',
+        );
+    }
+
+    /** @param  non-empty-list<Service>  $wide */
+    public static function filterWider(string $box, array $wide): Finding
+    {
+        return Finding::warn(
+            'ports.filter_wider',
+            "The packet filter of {$box} lets everybody in the house reach ".self::named($wide).'.',
+            'The record means it for fewer.',
+            'Load the filter that is made from the record, or say in the record who reaches it.',
+        );
+    }
+
+    /** @param  non-empty-list<string>  $places  "9000/tcp" */
+    public static function filterOpens(string $box, array $places): Finding
+    {
+        $more = count($places) - 4;
+
+        return Finding::note(
+            'ports.filter_opens',
+            "The packet filter of {$box} lets ".
+                implode(', ', array_slice($places, 0, 4)).
+                ($more > 0 ? " and {$more} more" : '').
+                ' in, and no service of the record is there.',
+            'A rule that outlived its service lets in whatever listens there next.',
+            'Take the rule out, or write the service down.',
+        );
+    }
+
+    /** @param  non-empty-list<string>  $accounts */
+    public static function engineGroup(string $box, string $group, array $accounts): Finding
+    {
+        return Finding::warn(
+            'ports.engine_group',
+            ucfirst(implode(', ', array_slice($accounts, 0, 4))).
+                (count($accounts) > 4 ? ' and more' : '').
+                ' on '.
+                $box.
+                (count($accounts) === 1 ? ' is' : ' are').
+                " in the group {$group}.",
+            'Who may command the container engine may mount the whole disk into a container: that is the right of an administrator, without a password.',
+            "Take them out (sudo gpasswd --delete NAME {$group}) and use the engine's unprivileged mode, or treat their logins like the administrator's.",
+        );
+    }
+
+    /** @param  int  $left  whole days; negative when it has ended */
+    public static function certificateEnds(Certificate $one, int $left): Finding
+    {
+        $page = ucfirst($one->page->purpose)." on {$one->page->box}";
+        $day = $one->ends?->format('Y-m-d');
+
+        return Finding::warn(
+            'ports.certificate_ends',
+            $left < 0
+                ? "The certificate of {$one->page->purpose} on {$one->page->box} ended on {$day}."
+                : "{$page}: its certificate ends on {$day}, in ".
+                    ($left === 1 ? '1 day' : "{$left} days").
+                    '.',
+            'After that day browsers warn and programs refuse; nobody can tell then whether it is still the same box.',
+            $one->isOwn()
+                ? 'Make a new one, and tell its fingerprint to those who trust it by hand.'
+                : 'Look why its renewal did not come, and renew it.',
+        );
+    }
+
+    public static function certificateNotYet(Certificate $one): Finding
+    {
+        return Finding::warn(
+            'ports.certificate_not_yet',
+            ucfirst($one->page->purpose).
+                " on {$one->page->box}: its certificate counts from {$one->starts?->format(
+                    'Y-m-d',
+                )} on only.",
+            'One of the two clocks is wrong, the box’s when it was made or this machine’s.',
+            'Look at the clock of the box (timedatectl), then make the certificate again.',
+        );
+    }
+
+    public static function certificateChanged(Certificate $one): Finding
+    {
+        return Finding::warn(
+            'ports.certificate_changed',
+            ucfirst($one->page->purpose).
+                " on {$one->page->box} shows another certificate since {$one->changed?->format(
+                    'Y-m-d',
+                )}; the one before was good until {$one->beforeEnded?->format('Y-m-d')}.",
+            'Renewals come near the end. A new one long before it was made by somebody, or is another machine’s.',
+            "Compare its SHA-256 fingerprint with what the box itself has: {$one->sha256}.",
+        );
+    }
+
+    /** @param  non-empty-list<Service>  $services */
+    private static function named(array $services): string
+    {
+        $more = count($services) - 4;
+
+        return implode(
+            ', ',
+            array_map(
+                fn (Service $one): string => "{$one->place()} ({$one->purpose})",
+                array_slice($services, 0, 4),
+            ),
+        ).($more > 0 ? " and {$more} more" : '');
     }
 
     public static function stubInTheWay(Service $service): Finding
@@ -248,6 +363,28 @@ final class PortFindings
             'Either everybody of a kind reaches a port, or those that are named.',
             'Name them under from, or say another reach.',
             $place,
+        );
+    }
+
+    public static function whoAreSome(string $field): Finding
+    {
+        return Finding::stop(
+            'ports.who_are_some',
+            'Who are “some of the house”?',
+            'The packet filter of the box lets in those that are named, and nobody else.',
+            'Name their addresses or prefixes, with blanks between them: 172.22.8.20 172.22.8.32/28.',
+            Place::field($field),
+        );
+    }
+
+    public static function tooManySources(int $most, string $field): Finding
+    {
+        return Finding::stop(
+            'ports.too_many_sources',
+            "More than {$most} addresses and prefixes.",
+            'A rule of so many is read by nobody.',
+            'Give those machines addresses beside each other, and name their prefix.',
+            Place::field($field),
         );
     }
 

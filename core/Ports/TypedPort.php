@@ -12,7 +12,9 @@ use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Judgement\Severity;
 use Burrow\Net\Address;
+use Burrow\Net\Ipv6Prefix;
 use Burrow\Net\Port;
+use Burrow\Net\Prefix;
 use Burrow\Net\Protocol;
 use Burrow\Net\RegisteredNames;
 
@@ -30,6 +32,8 @@ final readonly class TypedPort
 
     private const CLIENTS = 40;
 
+    private const SOURCES = 8;
+
     /** @param  list<array{client: string, holds: string}>  $clients */
     private function __construct(
         public ?Service $service,
@@ -40,7 +44,7 @@ final readonly class TypedPort
 
     /**
      * @param  array<string, string>  $typed  by field: port, protocol, purpose, bound, inner_port, scheme, path, reach,
-     *                                        access, clients
+     *                                        access, sources, clients
      * @param  list<Service>  $others  of the same box
      */
     public static function of(string $box, array $typed, array $others, PortScheme $scheme): self
@@ -58,6 +62,8 @@ final readonly class TypedPort
             $found[] = PortFindings::purposeLength('purpose');
         }
         $bound = self::bound($said('bound'), $found);
+        $reach = WhoReaches::tryFrom($said('reach')) ?? WhoReaches::House;
+        $from = $reach === WhoReaches::Some ? self::sources($said('sources'), $found) : [];
         $path = $said('path');
         if ($path !== '' && preg_match('~^/[A-Za-z0-9/._\~!$&\'()*+,;=:@%?-]{0,119}$~D', $path) !== 1) {
             $found[] = PortFindings::notAPath($path, 'path');
@@ -73,11 +79,12 @@ final readonly class TypedPort
                     $protocol,
                     $purpose,
                     bound: $bound,
-                    reach: WhoReaches::tryFrom($said('reach')) ?? WhoReaches::House,
+                    reach: $reach,
                     access: Access::tryFrom($said('access')),
                     scheme: $page,
                     path: $path,
                     inner: $inner?->number,
+                    from: $from,
                 );
         if ($service !== null) {
             $found = [...$found, ...self::against($service, $others)];
@@ -111,6 +118,32 @@ final readonly class TypedPort
         $address === null && ($found[] = PortFindings::notAnAddress($said, 'bound'));
 
         return in_array($address, ['0.0.0.0', '::'], true) ? null : $address;
+    }
+
+    /**
+     * Who "some of the house" are: addresses and prefixes, with blanks or commas between them.
+     *
+     * @param  list<Finding>  $found
+     * @return list<string> in their standard form
+     */
+    private static function sources(string $said, array &$found): array
+    {
+        $from = [];
+        foreach (preg_split('/[\s,]+/', $said, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $one) {
+            $some = Prefix::tryParse($one) ?? (Ipv6Prefix::tryParse($one) ?? Address::standard($one));
+            if ($some === null) {
+                $found[] = PortFindings::notAPrefix($one, Place::field('sources'));
+            } else {
+                $from[] = (string) $some;
+            }
+        }
+        if (count($from) > self::SOURCES) {
+            $found[] = PortFindings::tooManySources(self::SOURCES, 'sources');
+        } elseif ($said === '') {
+            $found[] = PortFindings::whoAreSome('sources');
+        }
+
+        return array_values(array_unique($from));
     }
 
     /**

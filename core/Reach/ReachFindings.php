@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Reach;
 
 use Burrow\Household\Opening;
+use Burrow\Household\OutsideName;
 use Burrow\Household\Service;
 use Burrow\Household\WayIn;
 use Burrow\Judgement\Finding;
@@ -36,6 +37,44 @@ final class ReachFindings
             )}.",
             'A way in that nobody needs any more is one that nobody watches.',
             'Close it in the router, or give it another day.',
+        );
+    }
+
+    public static function nameElsewhere(OutsideName $name): Finding
+    {
+        $since = $name->wrongSince?->format('Y-m-d H:i');
+
+        return Finding::warn(
+            'reach.name_elsewhere',
+            $name->ledTo === null
+                ? "Nobody knew the name {$name->name} since {$since}."
+                : "{$name->name} leads to {$name->ledTo} since {$since}, and the house is at {$name->address}.",
+            'Whoever comes in by the name meets nobody, or somebody else’s house.',
+            'Look whether what keeps the name current still runs and whether its password was changed; if the address of the house is another one by now, write it down in Settings.',
+        );
+    }
+
+    /** @param  string  $day  of its end */
+    public static function keyEnds(WayIn $way, string $day, bool $past): Finding
+    {
+        return Finding::warn(
+            'reach.key_ends',
+            $past
+                ? "The key of {$way->device} ended on {$day}."
+                : "The key of {$way->device} ends on {$day}.",
+            'What uses it stops without a word on that day.',
+            'Give it a new one, and take this one back.',
+        );
+    }
+
+    public static function noSuchPage(string $field): Finding
+    {
+        return Finding::stop(
+            'reach.no_such_page',
+            'Which page or port does it open?',
+            'A key is taken back where it was made.',
+            'Choose it from the list; a port that is missing there is written down under Ports first.',
+            Place::field($field),
         );
     }
 

@@ -17,7 +17,8 @@ final readonly class TravellersAway implements Concern
         $findings = [];
         foreach ($house->waysIn() as $way) {
             $days = $way->daysAway($house->now);
-            if ($days >= ReachPicture::AWAY_DAYS) {
+            // Nobody is told when a program's key was used.
+            if ($way->kind === 'tunnel' && $days >= ReachPicture::AWAY_DAYS) {
                 $findings[] = ReachFindings::awayFor($way, $days);
             }
         }

@@ -137,6 +137,16 @@ class DemoSeeder extends Seeder
                 'last_came_at' => now()->subDays($came)->subMinutes(12),
             ]);
         }
+        WayIn::query()->create([
+            'network_id' => $network->id,
+            'device' => 'the tray slicer of the reading room desk',
+            'holder' => 'desk',
+            'kind' => 'program',
+            'service_id' => $boxes['seedpress']->services()->where('purpose', '!=', 'remote login')->value('id'),
+            'given_on' => now()->subDays(120),
+            'starts_alone' => true,
+            'taken_back_by' => 'The printer host’s page: Settings, Application keys',
+        ]);
         Opening::query()->create([
             'owner' => 'warden',
             'since' => now()->subDays(188),

@@ -79,14 +79,21 @@ function world(string $folder): int
     return $port;
 }
 
-/** Ends what a test started. */
+/** Ends what a test started, and waits for its end: a resolver writes the last of its log on its way out. */
 function endAll(string $folder): void
 {
-    foreach (glob("{$folder}/*.pid") ?: [] as $file) {
-        posix_kill((int) file_get_contents($file), SIGTERM);
-    }
-    foreach (['world', 'resolver'] as $one) {
-        is_file("{$folder}/{$one}") && posix_kill((int) file_get_contents("{$folder}/{$one}"), SIGTERM);
+    $files = array_filter(
+        [...glob("{$folder}/*.pid") ?: [], "{$folder}/world", "{$folder}/resolver"],
+        is_file(...),
+    );
+    $pids = array_filter(array_map(fn (string $file): int => (int) file_get_contents($file), $files));
+    array_map(fn (int $pid): bool => posix_kill($pid, SIGTERM), $pids);
+    $lives = fn (int $pid): bool => preg_match(
+        '/\) [^ZX]/',
+        (string) @file_get_contents("/proc/{$pid}/stat"),
+    ) === 1;
+    for ($try = 0; $try < 100 && array_filter($pids, $lives) !== []; $try++) {
+        usleep(50_000);
     }
 }
 

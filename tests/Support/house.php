@@ -69,6 +69,7 @@ function dweller(string $name, mixed ...$with): Box
  * @param  list<WayIn>  $waysIn
  * @param  array{fills?: list<Burrow\Household\Fill>, drives?: list<Burrow\Household\DriveHealth>}  $stores
  * @param  list<Burrow\Household\Trial>  $trials
+ * @param  array{filters?: list<Burrow\Household\PacketFilter>, groups?: list<Burrow\Household\EngineGroup>, certificates?: list<Burrow\Household\Certificate>, name?: Burrow\Household\OutsideName}  $told
  */
 function household(
     array $boxes,
@@ -79,8 +80,9 @@ function household(
     array $waysIn = [],
     array $stores = [],
     array $trials = [],
+    array $told = [],
 ): Household {
-    $records = new class($boxes, $ports, $openings, $dependsOn, $listings, $waysIn, $stores, $trials) implements Records
+    $records = new class($boxes, $ports, $openings, $dependsOn, $listings, $waysIn, $stores, $trials, $told) implements Records
     {
         public array $read = [];
 
@@ -93,6 +95,7 @@ function household(
             private array $waysIn,
             private array $stores,
             private array $trials,
+            private array $told,
         ) {
         }
 
@@ -158,6 +161,26 @@ function household(
         public function trials(): array
         {
             return $this->trials;
+        }
+
+        public function packetFilters(): array
+        {
+            return $this->told['filters'] ?? [];
+        }
+
+        public function engineGroups(): array
+        {
+            return $this->told['groups'] ?? [];
+        }
+
+        public function certificates(): array
+        {
+            return $this->told['certificates'] ?? [];
+        }
+
+        public function outsideName(): ?Burrow\Household\OutsideName
+        {
+            return $this->told['name'] ?? null;
         }
 
         public function listings(): array

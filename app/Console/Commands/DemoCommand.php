@@ -31,6 +31,8 @@ final class DemoCommand extends Command
         'stores',
         'openings',
         'listings',
+        'tellings',
+        'certificates',
         'fill_samples',
         'health_samples',
         'outside_trials',

@@ -15,6 +15,7 @@ final readonly class PageSeen
      * @param  string  $text  the answer's beginning, at most 64 KiB
      * @param  string  $location  where it sends the visitor, or empty
      * @param  ?string  $certificateFor  the name it is for; null without TLS
+     * @param  string  $certificate  the page's own, in PEM (RFC 7468 5); empty without TLS
      */
     public function __construct(
         public int $status,
@@ -24,6 +25,7 @@ final readonly class PageSeen
         public ?string $certificateFor = null,
         public ?DateTimeImmutable $certificateUntil = null,
         public bool $certificateByItself = false,
+        public string $certificate = '',
     ) {
     }
 

@@ -21,6 +21,9 @@ final readonly class FirewallRule implements JsonSerializable
      * @param  ?string  $to  the destination of the packet, or where it is sent instead
      * @param  ?string  $interface  on which it comes in
      * @param  ?string  $state  of the connection: "established,related"
+     * @param  ?string  $hook  where its chain is called by the kernel: "input", "forward", "output", "prerouting" …; null
+     *                         for a chain that others jump to
+     * @param  bool  $more  it asks more of a packet than is told here (a rate, a mark, an hour …)
      */
     public function __construct(
         public string $chain,
@@ -35,6 +38,8 @@ final readonly class FirewallRule implements JsonSerializable
         public ?string $state = null,
         public ?string $family = null,
         public ?string $table = null,
+        public ?string $hook = null,
+        public bool $more = false,
     ) {
     }
 
@@ -54,6 +59,8 @@ final readonly class FirewallRule implements JsonSerializable
             'state' => $this->state,
             'family' => $this->family,
             'table' => $this->table,
+            'hook' => $this->hook,
+            'more' => $this->more,
         ];
     }
 }

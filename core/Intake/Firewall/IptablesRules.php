@@ -12,6 +12,9 @@ final class IptablesRules
 {
     public const SIGN = '/^(?:\*(?:filter|nat|mangle|raw|security)$|:[A-Z][\w-]* (?:ACCEPT|DROP|-) \[|(?:\[\d+:\d+\] )?-[AP] [\w-]+ )/m';
 
+    /** Matches whose questions stand in the fields of a rule. */
+    private const TOLD = ['tcp', 'udp', 'state', 'conntrack', 'multiport', 'comment'];
+
     private const ACTIONS = [
         'ACCEPT' => 'accept',
         'DROP' => 'drop',
@@ -45,7 +48,13 @@ final class IptablesRules
             } elseif (preg_match('/^-N [\w-]+$/', $line) === 1) {
                 continue;
             } elseif (preg_match('/^(?:\[\d+:\d+\] )?-A ([\w-]{1,30})(?: (.*))?$/', $line, $m) === 1) {
-                $rules = self::rule($m[2] ?? '')->rules($m[1], $policies[$m[1]] ?? null, $family, $table);
+                $rules = self::rule($m[2] ?? '')->rules(
+                    $m[1],
+                    $policies[$m[1]] ?? null,
+                    $family,
+                    $table,
+                    self::hook($m[1]),
+                );
                 $facts = [...$facts, ...$rules];
             } else {
                 $unread->add($number, 'no rule stands in it');
@@ -53,6 +62,14 @@ final class IptablesRules
         }
 
         return $facts;
+    }
+
+    /** Its built-in chains are named by the hook that calls them. */
+    private static function hook(string $chain): ?string
+    {
+        return in_array($chain, ['INPUT', 'FORWARD', 'OUTPUT', 'PREROUTING', 'POSTROUTING'], true)
+            ? strtolower($chain)
+            : null;
     }
 
     private static function rule(string $said): RuleParts
@@ -64,6 +81,15 @@ final class IptablesRules
         for ($i = 0, $count = count($words); $i < $count; $i++) {
             $not = ($words[$i - 1] ?? '') === '!' ? '!' : '';
             $value = $words[$i + 1] ?? '';
+            $parts->more =
+                $parts->more ||
+                in_array(
+                    $words[$i],
+                    ['--sport', '--sports', '--source-port', '-o', '--tcp-flags', '--syn'],
+                    true,
+                ) ||
+                ($words[$i] === '-m' && ! in_array($value, self::TOLD, true)) ||
+                ($not !== '' && in_array($words[$i], ['--dport', '--dports', '--state', '--ctstate'], true));
             switch ($words[$i]) {
                 case '-p':
                 case '--protocol':

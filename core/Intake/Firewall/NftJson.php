@@ -12,6 +12,9 @@ final class NftJson
     /** @var array<string, ?string> policies by "family table chain" */
     private array $policies = [];
 
+    /** @var array<string, ?string> hooks by "family table chain" */
+    private array $hooks = [];
+
     /** @var array<string, list<mixed>> elements by "family table set" */
     private array $sets = [];
 
@@ -42,6 +45,7 @@ final class NftJson
                     $this->policies["{$of} {$name}"] = is_string($is['policy'] ?? null)
                         ? $is['policy']
                         : null;
+                    $this->hooks["{$of} {$name}"] = is_string($is['hook'] ?? null) ? $is['hook'] : null;
                 } elseif ($what === 'set' || $what === 'map') {
                     $this->sets["{$of} {$name}"] = is_array($is['elem'] ?? null)
                         ? array_values($is['elem'])
@@ -62,7 +66,13 @@ final class NftJson
             }
             $facts = [
                 ...$facts,
-                ...$parts->rules($chain, $this->policies["{$of} {$chain}"] ?? null, $family, $table),
+                ...$parts->rules(
+                    $chain,
+                    $this->policies["{$of} {$chain}"] ?? null,
+                    $family,
+                    $table,
+                    $this->hooks["{$of} {$chain}"] ?? null,
+                ),
             ];
         }
 
@@ -86,6 +96,8 @@ final class NftJson
             $parts->to = self::word($to['addr'] ?? null).$port;
         } elseif ($what === 'log' || $what === 'counter') {
             $parts->action ??= $what === 'log' ? 'log' : 'count';
+        } elseif ($what !== 'comment') {
+            $parts->more = true;
         }
     }
 
@@ -106,6 +118,7 @@ final class NftJson
             foreach ($not === '' ? $values : [] as $port) {
                 $parts->addPort($port);
             }
+            $parts->more = $parts->more || $not !== '';
         } elseif ($field === 'saddr') {
             $parts->sources = array_map(fn (string $one): string => $not.$one, $values);
         } elseif ($field === 'daddr') {
@@ -119,6 +132,8 @@ final class NftJson
             $parts->interface = $not.implode(', ', $values);
         } elseif ($state === 'state') {
             $parts->state = implode(',', $values);
+        } else {
+            $parts->more = true;
         }
     }
 

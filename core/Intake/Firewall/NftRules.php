@@ -14,6 +14,9 @@ final class NftRules
     /** Words that ask something of a packet; none comes after it was decided about. */
     private const MATCHES = '/^(?:[sd]port|[sd]addr|[io]if|[io]ifname|ct|meta|tcp|udp|th|ip6?)$/D';
 
+    /** Words that ask what no field of a rule tells. */
+    private const MORE = '/^(?:sport|mark|limit|fib|hour|day|time|skuid|skgid|length|rt|ether|vlan|quota|oif|oifname|numgen|socket|osf|pkttype|dscp|ttl|hoplimit|ecn)$/D';
+
     /** States under -n (linux/netfilter/nf_conntrack_common.h). */
     private const STATES = [
         '0x40' => 'untracked',
@@ -41,12 +44,12 @@ final class NftRules
     {
         $facts = [];
         $waiting = [];
-        [$family, $table, $chain, $set, $policy] = [null, null, null, null, null];
+        [$family, $table, $chain, $set, $policy, $hook] = [null, null, null, null, null, null];
         foreach (self::statements($text) as [$number, $line]) {
             if (preg_match('/^table (\w+) (\S+) \{$/D', $line, $m) === 1) {
                 [$family, $table, $chain, $set] = [$m[1], $m[2], null, null];
             } elseif (preg_match('/^chain (\S+) \{$/D', $line, $m) === 1) {
-                [$chain, $set, $policy] = [$m[1], null, null];
+                [$chain, $set, $policy, $hook] = [$m[1], null, null, null];
             } elseif (preg_match('/^(?:set|map) (\S+) \{$/D', $line, $m) === 1) {
                 [$set, $chain] = ["{$family} {$table} {$m[1]}", null];
             } elseif ($line === '}') {
@@ -55,15 +58,16 @@ final class NftRules
                 if (preg_match('/^elements = \{(.*)\}$/sD', $line, $m) === 1) {
                     $this->sets[$set] = self::elements($m[1]);
                 }
-            } elseif ($chain !== null && preg_match('/^type \w+ hook \w+/', $line) === 1) {
+            } elseif ($chain !== null && preg_match('/^type \w+ hook (\w+)/', $line, $m) === 1) {
+                $hook = $m[1];
                 $policy = preg_match('/policy (\w+)/', $line, $m) === 1 ? $m[1] : 'accept';
             } elseif ($chain !== null && $family !== null) {
-                $waiting[] = [$number, $line, $family, (string) $table, $chain, $policy];
+                $waiting[] = [$number, $line, $family, (string) $table, $chain, $policy, $hook];
             }
         }
         // A set may stand below the rule that asks it.
-        foreach ($waiting as [$number, $line, $of, $in, $where, $does]) {
-            $rules = $this->rule($line, "{$of} {$in}")?->rules($where, $does, $of, $in);
+        foreach ($waiting as [$number, $line, $of, $in, $where, $does, $called]) {
+            $rules = $this->rule($line, "{$of} {$in}")?->rules($where, $does, $of, $in, $called);
             $rules === null
                 ? $this->unread->add($number, 'the rule does nothing that is known')
                 : ($facts = [...$facts, ...$rules]);
@@ -127,6 +131,12 @@ final class NftRules
                 return null;
             }
             $value = $negated ? $words[$i + 2] ?? '' : $next;
+            // "icmp type" and "tcp flags" stand under their protocol, "ct state" and "meta l4proto" under their words.
+            $parts->more =
+                $parts->more ||
+                preg_match(self::MORE, $words[$i]) === 1 ||
+                ($words[$i] === 'flags' && $next !== '') ||
+                ($words[$i] === 'dport' && $negated);
             switch ($words[$i]) {
                 case 'tcp':
                 case 'udp':

@@ -29,6 +29,9 @@ final class RuleParts
 
     public ?string $state = null;
 
+    /** It asks more of a packet than its parts tell. */
+    public bool $more = false;
+
     /** @var list<array{int, ?int, string}> port, last port, action: of a map from ports to what is done */
     public array $perPort = [];
 
@@ -65,8 +68,13 @@ final class RuleParts
     }
 
     /** @return list<FirewallRule> */
-    public function rules(string $chain, ?string $policy, ?string $family, ?string $table): array
-    {
+    public function rules(
+        string $chain,
+        ?string $policy,
+        ?string $family,
+        ?string $table,
+        ?string $hook = null,
+    ): array {
         if ($this->isIdle()) {
             return [];
         }
@@ -81,6 +89,8 @@ final class RuleParts
                 state: $state,
                 family: $family,
                 table: $table,
+                hook: $hook,
+                more: $this->more,
             );
         }
         if ($rules !== []) {
@@ -111,6 +121,8 @@ final class RuleParts
                     $this->state,
                     $family,
                     $table,
+                    $hook,
+                    $this->more,
                 );
             }
         }

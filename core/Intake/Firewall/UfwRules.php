@@ -13,6 +13,8 @@ final class UfwRules
 {
     public const SIGN = '/^Status: (?:active|inactive)$|^To +Action +From$/m';
 
+    private const HOOKS = ['incoming' => 'input', 'outgoing' => 'output', 'routed' => 'forward'];
+
     private const ROW = '/^(?:\[ ?\d+\] )?(.{1,60}?) {1,}(ALLOW|DENY|REJECT|LIMIT)(?: (IN|OUT|FWD))? +(.{1,80}?)(?: +# .*| +\(log(?:-all)?\))?$/';
 
     /** @return list<FirewallRule> */
@@ -54,6 +56,7 @@ final class UfwRules
                         $policies[$chain] ?? null,
                         str_contains($line, '(v6)') ? 'ip6' : 'ip',
                         null,
+                        self::HOOKS[$chain],
                     ),
                 ];
             } else {

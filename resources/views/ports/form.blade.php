@@ -9,6 +9,7 @@
             <x-choice name="protocol" label="Protocol" :options="['tcp' => 'TCP', 'udp' => 'UDP']" :chosen="$f['protocol']" />
             <x-field name="purpose" label="What it is for" :value="$f['purpose']" :findings="$says" />
             <x-choice name="reach" label="Who may reach it" :options="collect(Burrow\Household\WhoReaches::cases())->mapWithKeys(fn($one) => [$one->value => $one->label()])->all()" :chosen="$f['reach']" />
+            <x-field name="sources" label="If only some: which addresses" :value="$f['sources']" :findings="$says" code autocomplete="off" placeholder="172.22.8.20 172.22.8.32/28" />
             <x-choice name="access" label="What stands before it" :options="['' => 'not known'] + collect(Burrow\Household\Access::cases())->mapWithKeys(fn($one) => [$one->value => $one->label()])->all()" :chosen="$f['access']" />
             <x-field name="bound" label="Bound to" :value="$f['bound']" :findings="$says" code placeholder="every address" autocomplete="off" />
             <x-choice name="scheme" label="Opened as" :options="Burrow\Ports\TypedPort::SCHEMES" :chosen="$f['scheme']" />

@@ -82,7 +82,7 @@
                                     {{ $row->purpose() }}
                                 @endif
                             </td>
-                            <td>{{ $row->reach->label() }}@if ($service?->bound) <span class="mono soft">{{ $service->bound }}</span>@endif</td>
+                            <td>{{ $row->reach->label() }}@if ($service?->bound) <span class="mono soft">{{ $service->bound }}</span>@endif @if ($row->reach === Burrow\Household\WhoReaches::Some && $service?->from)<span class="mono soft">{{ implode(' ', $service->from) }}</span>@endif</td>
                             <td>{{ $row->access()?->label() ?? 'not asked' }}</td>
                             <td class="whole">@if ($row->trouble() !== '' && $row->rank() < 5)@mark($row->rank() === 0 ? 'stop' : 'warn')@endif {{ $row->cracked ? 'two want it' : $row->pair->met->value }}@if ($row->pair->advice() !== '' && $row->pair->met !== Burrow\Ports\Met::NotAsked)<span class="soft advice">{{ $row->pair->advice() }}</span>@endif</td>
                             <td class="whole">
@@ -106,7 +106,7 @@
                     @if ($keeps)
                         <form method="post" action="{{ route('ports.listening', $box->id) }}">
                             @csrf
-                            <x-command id="list-ports" text="sudo ss -tulpn"><x-slot:where>on {{ $box->name }}</x-slot:where></x-command>
+                            <x-command id="list-ports" text="sudo ss -tulpn; sudo nft list ruleset; getent group {{ $engine }}"><x-slot:where>on {{ $box->name }}</x-slot:where></x-command>
                             <div class="field-set">
                                 <label for="pasted">Paste what it prints</label>
                                 <textarea class="in code" id="pasted" name="pasted" rows="4" aria-describedby="pasted-says">{{ is_string(old('pasted')) ? old('pasted') : '' }}</textarea>
@@ -114,7 +114,7 @@
                                     @foreach ($listingFindings as $said)
                                         <p class="slim">@mark('stop') {{ $said }}</p>
                                     @endforeach
-                                    <p class="hint">netstat, lsof -i, nmap and the list of a container engine are read as well.</p>
+                                    <p class="hint">netstat, lsof -i, nmap, the list of a container engine, iptables-save and ufw status are read as well. {{ $filter === null ? 'Nobody told of its packet filter yet.' : ($filter->active ? 'Packet filter: ' . count($filter->rules) . ' rules, told' : 'Its packet filter is switched off, told') }} @if ($filter !== null)@ago($filter->at)@endif</p>
                                 </div>
                             </div>
                             <div class="row"><button class="act">Hold it against the record</button></div>

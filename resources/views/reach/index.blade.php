@@ -2,7 +2,8 @@
 <x-page title="Reach" place="reach" script="reach">
     <x-slot:say><b>{{ $count === 0 ? 'Nothing can be reached from outside.' : ($count === 1 ? 'One way in from outside.' : "{$count} ways in from outside.") }}</b>
         @if ($keeps)
-            {{ $ways->isEmpty() ? 'No device has a key.' : ($ways->count() === 1 ? 'One device has a key.' : $ways->count() . ' devices have a key.') }}
+            @php($devices = $ways->where('kind', 'tunnel')->count())
+            {{ $devices === 0 ? 'No device has a key.' : ($devices === 1 ? 'One device has a key.' : "{$devices} devices have a key.") }}
             {{ $kind === null ? 'What kind of connection it is nobody said yet.' : 'The house has ' . $kind->label() . '.' }}
         @endif
     </x-slot:say>
@@ -60,16 +61,22 @@
         <div class="sheet scroll" id="who">
             <h2>Who can come in</h2>
             @if ($ways->isNotEmpty())
-                <x-list :heads="['Device', 'Held by', 'Comes in by', 'Inside', 'Given', 'Last came', '']">
+                <x-list :heads="['Device or program', 'Held by', 'Comes in by', 'Given', 'Until', 'Last came', '']">
                     @foreach ($ways as $way)
                         <tr>
                             <td>{{ $way->device }}</td>
                             <td>{{ $way->holder ?? '—' }}</td>
-                            <td>{{ $way->kind === 'tunnel' ? 'the tunnel' : $way->kind }}</td>
-                            <td class="mono">{{ $way->address }}</td>
-                            <td>{{ $way->given_on->format('Y-m-d') }}</td>
-                            <td class="whole">@if ($way->last_came_at)@ago($way->last_came_at)@else<span class="soft">not seen</span>@endif</td>
-                            <td><a href="{{ route('reach.profile', $way) }}">Profile</a> · <a href="{{ route('reach.lost', $way) }}">Lost it</a></td>
+                            <td>
+                                @if ($way->kind === 'tunnel')
+                                    the tunnel <span class="mono soft">{{ $way->address }}</span>
+                                @else
+                                    {{ $way->kind === 'program' ? 'a key' : 'an account' }} for {{ $way->service ? "{$way->service->purpose} on {$way->service->box->called()}" : 'a port that is gone' }}{{ $way->starts_alone ? '; may start it by itself' : '' }}
+                                @endif
+                            </td>
+                            <td class="whole">{{ $way->given_on->format('Y-m-d') }}</td>
+                            <td class="whole">@if ($way->ends_on)@if ($way->ends_on->isPast())@mark('warn')@endif {{ $way->ends_on->format('Y-m-d') }}@else<span class="soft">no end</span>@endif</td>
+                            <td class="whole">@if ($way->last_came_at)@ago($way->last_came_at)@else<span class="soft">{{ $way->kind === 'tunnel' ? 'not seen' : 'nobody tells' }}</span>@endif</td>
+                            <td class="whole">@if ($way->kind === 'tunnel')<a href="{{ route('reach.profile', $way) }}">Profile</a> · @endif<a href="{{ route('reach.lost', $way) }}">{{ $way->kind === 'tunnel' ? 'Lost it' : 'Take it back' }}</a></td>
                         </tr>
                     @endforeach
                 </x-list>
@@ -81,7 +88,26 @@
                 <button class="ghost">Read it</button>
             </form>
         </div>
+        @if ($certificates !== [])
+            <div class="sheet scroll" id="certificates">
+                <h2>Certificates that pages show</h2>
+                <x-list :heads="['Page', 'For', 'Vouched for by', 'Until', 'Seen', 'Its SHA-256 begins']">
+                    @foreach (array_slice($certificates, 0, 100) as $one)
+                        @php($left = $one->daysLeft(now()->toDateTimeImmutable()))
+                        <tr>
+                            <td>{{ $one->page->purpose }} <span class="soft">on {{ $one->page->box }}</span> <span class="mono">{{ $one->page->port->number }}</span></td>
+                            <td class="mono">{{ implode(' ', array_slice($one->names, 0, 3)) ?: 'nobody' }}{{ count($one->names) > 3 ? ' …' : '' }}</td>
+                            <td>{{ $one->isOwn() ? 'itself' : $one->issuer }}</td>
+                            <td class="whole">@if ($left !== null && $left < 21)@mark('warn')@endif {{ $one->ends?->format('Y-m-d') ?? 'it does not say' }}</td>
+                            <td class="whole">@ago($one->seen)</td>
+                            <td class="mono">{{ substr($one->sha256, 0, 16) }}</td>
+                        </tr>
+                    @endforeach
+                </x-list>
+            </div>
+        @endif
         <div class="two below">
+            <div class="stack">
             <section class="sheet" id="device-form" aria-labelledby="device-title">
                 <h2 id="device-title">Give a device a key</h2>
                 <form method="post" action="{{ route('reach.give') }}" hx-post="{{ route('reach.give') }}" hx-target="#given" hx-swap="outerHTML">
@@ -93,7 +119,48 @@
                     <p class="hint" data-key-says aria-live="polite"></p>
                 </form>
                 <div id="given"></div>
+                @php($old = fn(string $field): string => is_string(old($field)) ? old($field) : '')
+                <details id="key-form" class="more" @if ($keyJudged->blocks() || $old('program') !== '') open @endif>
+                    <summary>Write down the key of a program, or an account</summary>
+                    <form method="post" action="{{ route('reach.program') }}">
+                        @csrf
+                        <x-field name="program" label="Program or account" :value="$old('program')" :findings="$keyJudged" placeholder="the slicing program of the reading room desk" autocomplete="off" />
+                        <x-choice name="key_kind" label="It is" :options="Burrow\Reach\TypedKey::KINDS" :chosen="$old('key_kind')" />
+                        <x-field name="key_holder" label="Who holds it" :value="$old('key_holder')" :findings="$keyJudged" autocomplete="off" placeholder="desk" />
+                        <x-choice name="key_for" label="What it opens" :options="$pages" :chosen="$old('key_for')" :findings="$keyJudged" />
+                        <x-field name="key_ends" label="Its last day, if it has one" :value="$old('key_ends')" :findings="$keyJudged" code placeholder="2027-05-31" autocomplete="off" />
+                        <x-field name="key_back" label="How it is taken back" :value="$old('key_back')" :findings="$keyJudged" placeholder="Settings of the page, Application keys, the bin beside it" autocomplete="off" />
+                        <div class="ticks one"><label><input type="checkbox" name="starts_alone" value="1" @checked($old('starts_alone') === '1')> it may start the machine by itself</label></div>
+                        <p class="hint">The key itself is not asked and kept nowhere here.</p>
+                        <div class="row"><button class="act">Write it down</button></div>
+                    </form>
+                </details>
             </section>
+                @if ($network->outside_name)
+                    <section class="sheet" id="name" aria-labelledby="name-title">
+                    <form method="post" action="{{ route('reach.name') }}">
+                        @csrf
+                        <h2 id="name-title">Does {{ $network->outside_name }} lead here?</h2>
+                        <p class="slim">
+                            @if ($network->name_asked_at === null)
+                                <span class="soft">Nobody asked yet.</span>
+                            @elseif ($network->name_wrong_since === null)
+                                @mark('fine') It led here <span class="soft">@ago($network->name_asked_at)</span>
+                            @else
+                                @mark('warn') It led to {{ $network->name_led_to ?? 'nobody' }} <span class="soft">@ago($network->name_asked_at)</span>, wrong since {{ $network->name_wrong_since->setTimezone(App\Models\Network::zone())->format('Y-m-d H:i') }}
+                            @endif
+                        </p>
+                        <x-command id="ask-name" text="dig {{ $network->outside_name }} A"><x-slot:where>anywhere with another resolver, a phone’s connection for one</x-slot:where></x-command>
+                        <div class="field-set">
+                            <label for="pasted_name">What it prints, if it was asked somewhere else</label>
+                            <textarea class="in code" id="pasted_name" name="pasted_name" rows="2">{{ is_string(old('pasted_name')) ? old('pasted_name') : '' }}</textarea>
+                        </div>
+                        <div class="row"><button class="ghost">Ask, or read it</button></div>
+                        <p class="hint">Home addresses change. Most routers keep a name current themselves (its page, “dynamic DNS”); a timer on a box that is always on does it, too. It must have been seen to work after a change of the address.</p>
+                    </form>
+                </section>
+                @endif
+            </div>
             <section class="sheet" id="outside" aria-labelledby="outside-title">
                 <h2 id="outside-title">The house from outside</h2>
                 @foreach (is_array(session('outside_says')) ? session('outside_says') : [] as $said)

@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Ports;
 
+use App\Jobs\LookAtCertificates;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Listing;
 use App\Models\Service;
+use App\Models\Telling;
 use App\Ports\PortForm;
+use App\Probe\PageProbe;
 use App\Probe\Target;
 use App\Probe\TcpProbe;
 use App\Probe\UdpProbe;
+use Burrow\BringUp\Playbook\HouseWords;
 use Burrow\Household\Household;
 use Burrow\Intake\Intake;
 use Burrow\Intake\Reading;
@@ -27,7 +31,7 @@ use InvalidArgumentException;
 final class LedgerController
 {
     /** Kinds of pastes that tell what listens. */
-    private const KINDS = ['listening', 'containers'];
+    private const KINDS = ['listening', 'containers', Telling::FIREWALL, Telling::GROUPS];
 
     public function store(Request $request, Household $house, Box $box): RedirectResponse
     {
@@ -99,23 +103,30 @@ final class LedgerController
             ->with('told', 'It is out of the record; the service itself was not touched.');
     }
 
-    /** What the box told of all that listens on it. */
+    /** What the box told of all that listens on it, of its packet filter, or of who may command its engine. */
     public function listening(Request $request, Box $box): RedirectResponse
     {
         $pasted = $request->string('pasted')->value();
         $reading = Intake::standard()->read('auto', $pasted);
+        $told = [];
         foreach ([$reading, ...$reading->also] as $one) {
-            if (in_array($one->kind, self::KINDS, true) && Listing::keep($box, $one) !== null) {
-                JournalEntry::write($box, 'port', "{$box->called()} told what listens on it.");
-
-                return redirect()
-                    ->route('ports', ['box' => $box->name])
-                    ->with(
-                        'told',
-                        count($one->facts).
-                            ' places where it listens were read and held against the record.',
-                    );
+            if ($one->findings->blocks() || ! in_array($one->kind, self::KINDS, true)) {
+                continue;
             }
+            if (in_array($one->kind, [Telling::FIREWALL, Telling::GROUPS], true)) {
+                $told[] = Telling::keep($box, $one, HouseWords::engine($box->network->engine)['engine']);
+            } elseif (Listing::keep($box, $one) !== null) {
+                $told[] =
+                    count($one->facts).' places where it listens were read and held against the record.';
+            }
+        }
+        $told = array_filter($told);
+        if ($told !== []) {
+            JournalEntry::write($box, 'port', "{$box->called()} told what listens on it, or who gets in.");
+
+            return redirect()
+                ->route('ports', ['box' => $box->name])
+                ->with('told', implode(' ', $told));
         }
 
         return redirect()
@@ -124,8 +135,8 @@ final class LedgerController
             ->with('listening_findings', $this->saysNothing($reading));
     }
 
-    /** Asks every port of the box now, over TCP and UDP. */
-    public function ask(Box $box, TcpProbe $tcp, UdpProbe $udp): RedirectResponse
+    /** Asks every port of the box now, over TCP and UDP, and pages that speak TLS for their certificate. */
+    public function ask(Box $box, TcpProbe $tcp, UdpProbe $udp, PageProbe $pages): RedirectResponse
     {
         $back = redirect()->route('ports', ['box' => $box->name]);
         $address = Ipv4::tryParse((string) $box->address);
@@ -144,6 +155,7 @@ final class LedgerController
                     'looked_at' => now(),
                 ]);
             }
+            LookAtCertificates::of($box, $tcp, $pages);
         } catch (InvalidArgumentException $outside) {
             return $back->with('told', $outside->getMessage());
         }
@@ -182,6 +194,7 @@ final class LedgerController
                 'scheme' => $service->scheme ?: null,
                 'path' => $service->path ?: null,
                 'reach' => $service->reach->value,
+                'sources' => implode(' ', $service->from) ?: null,
                 'access' => $service->access?->value,
                 'codes_kept' => $orNull('codes_kept'),
                 'sends_home' => $orNull('sends_home'),
@@ -206,6 +219,12 @@ final class LedgerController
      */
     private function saysNothing(Reading $reading): array
     {
+        if ($reading->kind === Telling::GROUPS && ! $reading->findings->blocks()) {
+            return [
+                'The group of the container engine is not among these; it is called after the engine’s command.',
+            ];
+        }
+
         return in_array($reading->kind, self::KINDS, true) || $reading->findings->blocks()
             ? array_map(
                 fn (Finding $one): string => trim("{$one->found} {$one->do}"),

@@ -5,15 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Ports;
 
 use App\Models\Box as BoxRecord;
+use App\Models\Network;
 use App\Models\Service;
 use App\Ports\PagePorts;
 use App\Ports\PortForm;
 use App\View\Pages;
+use Burrow\BringUp\Playbook\HouseWords;
 use Burrow\Household\Box;
 use Burrow\Household\Household;
+use Burrow\Judgement\Findings;
+use Burrow\Ports\Certificates;
 use Burrow\Ports\Comparison;
 use Burrow\Ports\Draw\PortsPicture;
 use Burrow\Ports\Draw\StripPicture;
+use Burrow\Ports\EngineGroups;
+use Burrow\Ports\Filter\FilterAgainstLedger;
 use Burrow\Ports\Ledger;
 use Burrow\Ports\LedgerRow;
 use Burrow\Ports\PlainPages;
@@ -53,14 +59,26 @@ final class PortsController
             'plainPages' => $box === null ? [] : PlainPages::of($house, $box),
             'picture' => PortsPicture::of($rows),
             'comparison' => $box === null ? null : Comparison::of($house, $box),
+            'filter' => $box === null ? null : $house->packetFilter($box),
             'strip' => $box === null ? null : StripPicture::of(Comparison::of($house, $box)),
-            'findings' => (new PortTable())->findings($house),
+            'findings' => self::findings($house, $keeps),
             'form' => $keeps ? $this->form($request, $house, $box) : null,
             'keeps' => $keeps,
+            'engine' => HouseWords::engine(Network::home()->engine)['engine'],
             'free' => $free,
             'freeBecause' => $scheme->because($free),
             'listingFindings' => is_array(session('listening_findings')) ? session('listening_findings') : [],
         ]);
+    }
+
+    private static function findings(Household $house, bool $keeps): Findings
+    {
+        $findings = (new PortTable())
+            ->findings($house)
+            ->and((new FilterAgainstLedger())->findings($house)->list)
+            ->and((new Certificates())->findings($house)->list);
+
+        return $keeps ? $findings->and((new EngineGroups())->findings($house)->list) : $findings;
     }
 
     /** The row that is changed, or a new one; null while none is. */

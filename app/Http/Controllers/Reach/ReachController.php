@@ -13,18 +13,25 @@ use Burrow\Household\Household;
 use Burrow\Household\WanKind;
 use Burrow\Judgement\Findings;
 use Burrow\Net\Ipv4;
+use Burrow\Ports\Certificates;
 use Burrow\Reach\Draw\ReachPicture;
+use Burrow\Reach\KeysEnd;
+use Burrow\Reach\NameLeadsHere;
 use Burrow\Reach\Openings;
 use Burrow\Reach\OutsideAnswers;
 use Burrow\Reach\OutsideTest;
 use Burrow\Reach\Schools;
 use Burrow\Reach\TravellersAway;
+use Burrow\Reach\TypedKey;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 
 /** Every way in from outside, with the reason and the day to look at it again, and who comes in by it. */
 final class ReachController
 {
+    /** Pages that a key is written down for from a list; more would be no list. */
+    private const PAGES = 500;
+
     public function __invoke(Request $request, Household $house): View
     {
         $network = Network::home();
@@ -44,6 +51,7 @@ final class ReachController
                     : OpeningForm::judged($house, OpeningForm::shown(null)),
             'adds' => $keeps && $request->boolean('add'),
             'ways' => WayIn::query()
+                ->with('service.box')
                 ->where('network_id', $network->id)
                 ->whereNull('taken_back_at')
                 ->orderBy('id')
@@ -53,7 +61,13 @@ final class ReachController
                     ->findings($house)
                     ->and((new Openings())->findings($house)->list)
                     ->and((new TravellersAway())->findings($house)->list)
+                    ->and((new NameLeadsHere())->findings($house)->list)
+                    ->and((new KeysEnd())->findings($house)->list)
+                    ->and((new Certificates())->findings($house)->list)
                 : Findings::of(),
+            'certificates' => $keeps ? $house->certificates() : [],
+            'pages' => $keeps ? $this->pages($house) : [],
+            'keyJudged' => old('key_kind') === null ? Findings::of() : TypedKey::of($house, $this->typedKey())->findings,
             'kind' => $kind,
             'kinds' => ['' => 'not known'] +
                 collect(WanKind::cases())
@@ -69,5 +83,28 @@ final class ReachController
                 ->mapWithKeys(fn ($box): array => [$box->id => $box->name])
                 ->all(),
         ]);
+    }
+
+    /** @return array<int, string> what a key can open, by the id of its record */
+    private function pages(Household $house): array
+    {
+        $pages = [];
+        foreach (array_slice($house->services(), 0, self::PAGES) as $service) {
+            $pages[$service->id] = "{$service->box}: {$service->purpose} ({$service->place()})";
+        }
+        asort($pages);
+
+        return $pages;
+    }
+
+    /** @return array<string, string> */
+    private function typedKey(): array
+    {
+        $typed = [];
+        foreach (KeyController::FIELDS as $field) {
+            $typed[$field] = is_string(old($field)) ? old($field) : '';
+        }
+
+        return $typed;
     }
 }

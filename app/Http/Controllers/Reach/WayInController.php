@@ -115,7 +115,7 @@ final class WayInController
         abort_unless(auth()->user()?->isKeeper() === true, 403);
 
         return view('reach.lost', [
-            'way' => $way,
+            'way' => $way->load('service.box'),
             'holds' => Service::query()
                 ->with('box')
                 ->whereNotNull('clients')
@@ -138,6 +138,14 @@ final class WayInController
             'key',
             "The key of {$way->device} was taken back in the record.",
         );
+        if ($way->kind !== 'tunnel') {
+            return redirect()
+                ->to(route('reach').'#who')
+                ->with(
+                    'told',
+                    "The key of {$way->device} is out of the record. Where it was made it counts until it is taken back there.",
+                );
+        }
 
         return redirect()
             ->route('reach')
