@@ -12,6 +12,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/ports', PortsController::class)->name('ports');
     Route::get('/ports/start-page', [PortFilesController::class, 'startPage'])->name('ports.start');
     Route::get('/boxes/{box}/ports/{file}', [PortFilesController::class, 'ofBox'])->name('ports.file');
+    Route::get('/boxes/{box}/files', [PortFilesController::class, 'step'])->name('ports.step-file');
     Route::get('/ports/{service}/site', [PortFilesController::class, 'site'])->name('ports.site');
 });
 

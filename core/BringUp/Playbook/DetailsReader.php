@@ -50,7 +50,12 @@ final class DetailsReader
                 $entry['answers'] ?? [],
             ),
             errors: array_map(
-                fn (array $one): KnownError => new KnownError($one['sees'], $one['found'], $one['why'], $one['do']),
+                fn (array $one): KnownError => new KnownError(
+                    $one['sees'],
+                    $one['found'],
+                    $one['why'],
+                    $one['do'],
+                ),
                 $entry['errors'] ?? [],
             ),
             prints: array_map(
@@ -64,7 +69,11 @@ final class DetailsReader
                 $entry['prints'] ?? [],
             ),
             cards: array_map(
-                fn (array $one): ClientCard => new ClientCard($one['client'], $one['type'] ?? '', $one['text']),
+                fn (array $one): ClientCard => new ClientCard(
+                    $one['client'],
+                    $one['type'] ?? '',
+                    $one['text'],
+                ),
                 $entry['cards'] ?? [],
             ),
             look: isset($entry['look']) ? self::look($entry['look']) : null,

@@ -41,7 +41,10 @@ final readonly class FilledPlaybook implements JsonSerializable
                 Circumstance::ReadyMade->value => $box['ready_made'] ?? false,
             ]),
         );
-        $jobs = array_map(fn (Job $job): Job => $job->listeningAt($box['page_ports'][$job->id] ?? null), $jobs);
+        $jobs = array_map(
+            fn (Job $job): Job => $job->listeningAt($box['page_ports'][$job->id] ?? null),
+            $jobs,
+        );
         $values = $box['values'] ?? [];
         foreach ($jobs as $job) {
             foreach ($box['values'] ?? [] as $name => $value) {

@@ -31,6 +31,12 @@ final readonly class FilledStep implements JsonSerializable
         return $this->command ?? $this->values->fillKnown($this->step->command);
     }
 
+    /** @return list<StepFile> that its command writes on the box; none while a value for them is not known */
+    public function files(): array
+    {
+        return $this->where() === 'box' ? StepFile::ofCommand($this->command ?? '') : [];
+    }
+
     /** A text of the step; what is not known yet stands as {{name}}. */
     public function told(string $text): string
     {

@@ -104,7 +104,9 @@ final readonly class PlaybookReader
      */
     private function parts(array $ids, array $values): array
     {
-        return $this->steps(array_map(fn (string $id): array => ['part' => $id], $ids), $values, ['job' => '']);
+        return $this->steps(array_map(fn (string $id): array => ['part' => $id], $ids), $values, [
+            'job' => '',
+        ]);
     }
 
     /**
@@ -126,7 +128,9 @@ final readonly class PlaybookReader
             $part =
                 $this->parts[$name] ??
                 throw new InvalidArgumentException(
-                    "there is no shared part “{$name}”; there are ".implode(', ', array_keys($this->parts)).'.',
+                    "there is no shared part “{$name}”; there are ".
+                        implode(', ', array_keys($this->parts)).
+                        '.',
                 );
             $own = ($part['per'] ?? '') === 'job' && $common['job'] !== '';
             $theirs = array_map(

@@ -136,6 +136,9 @@
                         <li><a href="{{ route('ports.file', [$box->id, 'nftables']) }}">Packet filter of {{ $box->name }}</a>, made from its ports: what is planned comes in, the rest stays out</li>
                         <li><a href="{{ route('ports.file', [$box->id, 'apply']) }}">Script that puts it in place</a> and takes it back by itself unless a second login still works</li>
                         <li><a href="{{ route('ports.file', [$box->id, 'reserved']) }}">Ports kept from outgoing connections</a></li>
+                        @foreach ($stepFiles as $path)
+                            <li><a class="mono" href="{{ route('ports.step-file', [$box->id, 'path' => $path]) }}">{{ $path }}</a>, as its steps write it with what is in the record now</li>
+                        @endforeach
                         @foreach ($plainPages as $label => $page)
                             <li><a href="{{ route('ports.site', $page->id) }}">HTTPS before {{ $page->port->number }}</a>, {{ $page->purpose }}: a site of nginx under the name {{ $label }}</li>
                         @endforeach

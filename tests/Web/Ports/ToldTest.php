@@ -123,3 +123,26 @@ test('pages of the bench that speak TLS are asked for theirs', function (): void
         ->and((int) round(now()->diffInDays($kept->ends_at)))
         ->toBe(30);
 });
+
+test('the files that a box\'s steps write are had again, with what is in the record', function (): void {
+    $box = boxCalled('dewpoint');
+    $box->jobs()->update([
+        'school' => 'container',
+        'page_port' => 8082,
+        'answers' => [
+            'service' => 'vents',
+            'image' => 'registry.home.arpa/bench/page:1',
+            'inner_port' => '8000',
+            'inner_folder' => '/data',
+        ],
+    ]);
+    $this->asGuest()->get('/ports?box=dewpoint')->assertSee('/srv/vents/compose.yaml');
+    $this->get("/boxes/{$box->id}/files?path=/srv/vents/compose.yaml")
+        ->assertOk()
+        ->assertSee('image: registry.home.arpa/bench/page:1')
+        ->assertSee('"8082:8000"', false);
+    $this->get("/boxes/{$box->id}/files?path=/etc/systemd/system/box-vents.service")
+        ->assertOk()
+        ->assertSee('[Install]');
+    $this->get("/boxes/{$box->id}/files?path=/etc/passwd")->assertNotFound();
+});

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Ports;
 
+use App\BringUp\StepFiles;
 use App\Models\Box;
 use App\Models\Network;
 use App\Models\Service;
@@ -19,6 +20,7 @@ use Burrow\Ports\Write\NftablesFile;
 use Burrow\Ports\Write\ReservedPorts;
 use Burrow\Ports\Write\StartPage;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 /** Files that are made from the port ledger. */
@@ -37,6 +39,14 @@ final class PortFilesController
         };
 
         return $this->answer($name, 'text/plain', $written, (string) $box->name);
+    }
+
+    /** One of the files that the steps of the box's jobs write on it. */
+    public function step(Request $request, StepFiles $files, Box $box): Response
+    {
+        $file = $files->of($box)[$request->string('path')->value()] ?? abort(404);
+
+        return $this->file(basename($file->path), 'text/plain', $file->text);
     }
 
     /** A site of nginx before a page, with what is to be done by hand around it. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Ports;
 
+use App\BringUp\StepFiles;
 use App\Models\Box as BoxRecord;
 use App\Models\Network;
 use App\Models\Service;
@@ -33,7 +34,7 @@ final class PortsController
     /** Boxes that one can choose between above the strip; with more, it is chosen from the table. */
     private const CHOICES = 12;
 
-    public function __invoke(Request $request, Household $house): View
+    public function __invoke(Request $request, Household $house, StepFiles $files): View
     {
         $rows = Ledger::of($house);
         $boxes = collect($house->boxes())->keyBy(fn (Box $box): string => $box->name);
@@ -57,6 +58,7 @@ final class PortsController
             'box' => $box,
             'only' => isset($boxes[$named]) ? $named : '',
             'plainPages' => $box === null ? [] : PlainPages::of($house, $box),
+            'stepFiles' => $box === null ? [] : array_keys($files->of(BoxRecord::query()->findOrFail($box->id))),
             'picture' => PortsPicture::of($rows),
             'comparison' => $box === null ? null : Comparison::of($house, $box),
             'filter' => $box === null ? null : $house->packetFilter($box),
