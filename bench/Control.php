@@ -79,6 +79,27 @@ final readonly class Control
             case 'reserve':
                 $this->lab->reserve($ask->text('mac'), $ask->text('address'));
                 break;
+            case 'open':
+                $this->lab->open(
+                    (int) $ask->number('port'),
+                    $ask->text('protocol'),
+                    $ask->text('address'),
+                    (int) $ask->number('inside'),
+                );
+                break;
+            case 'shut':
+                $this->lab->shut((int) $ask->number('port'), $ask->text('protocol'));
+                break;
+            case 'line':
+                $this->lab->changeLine($ask->text('kind'));
+                break;
+            case 'redial':
+                $this->lab->redial($ask->yes('follows'));
+                break;
+            case 'outside':
+                return [
+                    'leads_to' => $this->lab->fromOutside((int) $ask->number('port'), $ask->text('protocol')),
+                ];
             case 'fault':
                 $this->lab->fault($board, $ask->text('fault'));
                 break;

@@ -10,6 +10,7 @@ use Bench\Board\FirstBoot;
 use Bench\Faults\Fault;
 use Bench\Faults\Faults;
 use Bench\Faults\Well;
+use Bench\Net\Line;
 use Bench\Net\PackageIndex;
 use Bench\Net\Router;
 use Bench\Net\SshDoor;
@@ -33,6 +34,8 @@ final class Lab
 
     private Router $router;
 
+    private Line $line;
+
     private readonly PackageIndex $index;
 
     private readonly Wall $wall;
@@ -48,6 +51,7 @@ final class Lab
         $this->clock = new Clock();
         $this->state = new State($stateFile);
         $this->router = new Router(self::POOL_FIRST, self::POOL_LAST);
+        $this->line = new Line();
         if (! $this->state->wakeUp($this->load(...))) {
             $this->boards = [];
             $this->wall->clear();
@@ -64,7 +68,7 @@ final class Lab
     {
         array_map($this->cut(...), array_values($this->boards));
         /**
-         * @var array{speed?: int|float, pool?: array{string, string}, router?: array{reservations?: array<string, string>, leases?: array<string, array{address: string, name: string, expires: int}>}, boards?: list<array<string, mixed>>} $state
+         * @var array{speed?: int|float, pool?: array{string, string}, router?: array{reservations?: array<string, string>, leases?: array<string, array{address: string, name: string, expires: int}>}, boards?: list<array<string, mixed>>, line?: mixed} $state
          */
         $this->clock->setSpeed((float) ($state['speed'] ?? 20));
         [$first, $last] = $state['pool'] ?? [self::POOL_FIRST, self::POOL_LAST];
@@ -74,6 +78,9 @@ final class Lab
             $state['router']['reservations'] ?? [],
             $state['router']['leases'] ?? [],
         );
+        $line = $state['line'] ?? null;
+        $this->line = Line::from(is_array($line) ? State::named($line) : []);
+        $this->wall->names = $this->line->names();
         $this->boards = [];
         foreach ($state['boards'] ?? [] as $entry) {
             try {
@@ -84,7 +91,11 @@ final class Lab
                 continue;
             }
             $this->boards[$board->id] = $board;
-            if ($board->powered && $board->fault?->starts() !== false && $board->fault?->findsSystem() !== false) {
+            if (
+                $board->powered &&
+                $board->fault?->starts() !== false &&
+                $board->fault?->findsSystem() !== false
+            ) {
                 $this->carefully($board, function () use ($board): void {
                     $board->boot = FirstBoot::from($board->files, $board->fault?->hasCable() !== false);
                     $board->firstBootDone && $this->begin($board);
@@ -174,6 +185,45 @@ final class Lab
         $this->save();
     }
 
+    /** An opening of the router to a board, which may have another port inside. */
+    public function open(int $port, string $protocol, string $address, int $inside): void
+    {
+        $this->line->open($port, $protocol, $address, $inside);
+        $this->save();
+    }
+
+    public function shut(int $port, string $protocol): void
+    {
+        $this->line->shut($port, $protocol);
+        $this->save();
+    }
+
+    public function changeLine(string $kind): void
+    {
+        $this->line->become($kind);
+        $this->save();
+    }
+
+    public function redial(bool $nameFollows): void
+    {
+        $this->line->redial($nameFollows);
+        $this->wall->names = $this->line->names();
+        foreach ($this->boards as $board) {
+            $this->wall->open($board);
+        }
+        $this->save();
+    }
+
+    /**
+     * What the phone outside meets that tries a port of the house.
+     *
+     * @return array{address: string, port: int}|null
+     */
+    public function fromOutside(int $port, string $protocol): ?array
+    {
+        return $this->line->leadsTo($port, $protocol);
+    }
+
     public function leaseFile(): string
     {
         return $this->router->leaseFile();
@@ -189,8 +239,13 @@ final class Lab
     public function status(): array
     {
         return [
-            'faults' => array_map(fn (Fault $fault): array => [$fault->name(), $fault->label()], Faults::all()),
+            'faults' => array_map(
+                fn (Fault $fault): array => [$fault->name(), $fault->label()],
+                Faults::all(),
+            ),
             'speed' => $this->clock->speed(),
+            'line' => $this->line->state(),
+            'lines' => Line::kinds(),
             'reservations' => $this->router->state()['reservations'],
             'leases' => $this->router->state()['leases'],
             'boards' => array_map(
@@ -208,7 +263,9 @@ final class Lab
                     'fingerprint' => $board->phase === 'up' && $board->secretKey !== null
                             ? 'SHA256:'.
                                 rtrim(
-                                    base64_encode(hash('sha256', SshDoor::publicBlob($board->secretKey), true)),
+                                    base64_encode(
+                                        hash('sha256', SshDoor::publicBlob($board->secretKey), true),
+                                    ),
                                     '=',
                                 )
                             : null,
@@ -333,6 +390,7 @@ final class Lab
         $this->state->save([
             'speed' => $this->clock->speed(),
             'router' => $this->router->state(),
+            'line' => $this->line->state(),
             'boards' => array_map(fn (Board $b): array => $b->state(), array_values($this->boards)),
         ]);
     }

@@ -46,7 +46,10 @@ final readonly class State
     /** @param  array<string, mixed>  $state */
     public function save(array $state): void
     {
-        $text = json_encode($state, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE);
+        $text = json_encode(
+            $state,
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE,
+        );
         $temporary = $this->file.'.new';
         // Renamed only when whole: on a full disk the state from before stays.
         if (is_string($text) && @file_put_contents($temporary, $text) === strlen($text)) {

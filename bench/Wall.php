@@ -23,6 +23,9 @@ final class Wall
     /** @var array<string, Doors> by board */
     private array $doors = [];
 
+    /** @var array<string, string> what resolvers of the house know of the world: the house's own name */
+    public array $names = [];
+
     /** @var ?non-empty-string */
     private ?string $stranger = null;
 
@@ -79,7 +82,8 @@ final class Wall
             ...$board->firstBootDone || $board->files === [] ? $this->brought($board) : [],
         ];
         $wanted = array_map(
-            fn (Door $door): Door => $door->port !== self::PRESENCE && $board->fault?->drops($door->port) === true
+            fn (Door $door): Door => $door->port !== self::PRESENCE &&
+            $board->fault?->drops($door->port) === true
                 ? $door->silent()
                 : $door,
             $wanted,
@@ -106,7 +110,7 @@ final class Wall
                 ...$doors,
                 ...match (true) {
                     $port === 22 => [],
-                    $port === 53 => Answers::names(Registry::REFUSED, [], true),
+                    $port === 53 => $this->resolver(),
                     $protocol === 'udp' => [new Door($port, 'udp')],
                     $port === 445 => [new Door($port, serve: Answers::share())],
                     default => [new Door($port, serve: $this->page($board), tls: $port === 443)],
@@ -117,9 +121,19 @@ final class Wall
         return $doors;
     }
 
+    /** @return list<Door> opened anew when what it knows of the world is another */
+    private function resolver(): array
+    {
+        return array_map(
+            fn (Door $door): Door => $door->since(crc32(implode(' ', $this->names))),
+            Answers::names(Registry::REFUSED, $this->names, true),
+        );
+    }
+
     private function page(Board $board): Closure
     {
-        $instead = $board->fault?->answersForAnother() === true ? [200, 'Another machine'] : $board->fault?->page();
+        $instead =
+            $board->fault?->answersForAnother() === true ? [200, 'Another machine'] : $board->fault?->page();
 
         return $instead === null ? Answers::page($board->id) : Answers::page($instead[1], $instead[0]);
     }

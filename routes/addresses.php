@@ -26,7 +26,11 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/addresses/keep', [FindBoxController::class, 'keep'])->name('addresses.keep');
     Route::post('/addresses/sweep', [FindBoxController::class, 'sweep'])->name('addresses.sweep');
     Route::post('/addresses/router', RouterPageController::class)->name('addresses.router');
-    Route::post('/addresses/seen/{sighting}/mark', [FindBoxController::class, 'mark'])->name('addresses.mark');
-    Route::post('/addresses/seen/{sighting}/take', [FindBoxController::class, 'take'])->name('addresses.take');
+    Route::post('/addresses/seen/{sighting}/mark', [FindBoxController::class, 'mark'])->name(
+        'addresses.mark',
+    );
+    Route::post('/addresses/seen/{sighting}/take', [FindBoxController::class, 'take'])->name(
+        'addresses.take',
+    );
     Route::post('/boxes/{box}/name', [NameController::class, 'update'])->name('box.name.update');
 });

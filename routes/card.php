@@ -21,7 +21,9 @@ Route::middleware('auth')->group(function (): void {
 Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/boxes/{box}/card', [CardController::class, 'make'])->name('box.card.make');
     Route::post('/card/images', [TargetController::class, 'image'])->name('image.keep');
-    Route::post('/card/images/{record}/checksum', [TargetController::class, 'checksum'])->name('image.checksum');
+    Route::post('/card/images/{record}/checksum', [TargetController::class, 'checksum'])->name(
+        'image.checksum',
+    );
     Route::delete('/card/images/{record}', [TargetController::class, 'dropImage'])->name('image.drop');
     Route::post('/stores/media', [TargetController::class, 'keep'])->name('media.keep');
     Route::post('/stores/media/{medium}/took', [TargetController::class, 'took'])->name('media.took');

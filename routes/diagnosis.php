@@ -12,10 +12,22 @@ Route::middleware('auth')->group(function (): void {
 
 // Keeping.
 Route::middleware(['auth', 'keeper'])->group(function (): void {
-    Route::post('/boxes/{box}/diagnosis', [DiagnosisController::class, 'answer'])->name('box.diagnosis.answer');
-    Route::post('/boxes/{box}/diagnosis/ask', [DiagnosisController::class, 'askAgain'])->name('box.diagnosis.ask');
-    Route::post('/boxes/{box}/diagnosis/cannot', [DiagnosisController::class, 'cannot'])->name('box.diagnosis.cannot');
-    Route::post('/boxes/{box}/diagnosis/forget', [DiagnosisController::class, 'forget'])->name('box.diagnosis.forget');
-    Route::post('/boxes/{box}/diagnosis/cure', [DiagnosisController::class, 'cure'])->name('box.diagnosis.cure');
-    Route::post('/boxes/{box}/diagnosis/stop', [DiagnosisController::class, 'stop'])->name('box.diagnosis.stop');
+    Route::post('/boxes/{box}/diagnosis', [DiagnosisController::class, 'answer'])->name(
+        'box.diagnosis.answer',
+    );
+    Route::post('/boxes/{box}/diagnosis/ask', [DiagnosisController::class, 'askAgain'])->name(
+        'box.diagnosis.ask',
+    );
+    Route::post('/boxes/{box}/diagnosis/cannot', [DiagnosisController::class, 'cannot'])->name(
+        'box.diagnosis.cannot',
+    );
+    Route::post('/boxes/{box}/diagnosis/forget', [DiagnosisController::class, 'forget'])->name(
+        'box.diagnosis.forget',
+    );
+    Route::post('/boxes/{box}/diagnosis/cure', [DiagnosisController::class, 'cure'])->name(
+        'box.diagnosis.cure',
+    );
+    Route::post('/boxes/{box}/diagnosis/stop', [DiagnosisController::class, 'stop'])->name(
+        'box.diagnosis.stop',
+    );
 });

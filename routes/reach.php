@@ -32,5 +32,6 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/reach/programs', KeyController::class)->name('reach.program');
     Route::post('/reach/name', NameController::class)->name('reach.name');
     Route::post('/reach/trials', TrialController::class)->name('reach.tried');
+    Route::post('/reach/trials/bench', [TrialController::class, 'bench'])->name('reach.bench');
     Route::post('/reach/show', ShowToOthersController::class)->name('reach.show');
 });

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Models\Box;
+use App\Models\Network;
+use App\Models\Opening;
 use App\Models\Service;
 
 /** The state of the bench that goes with the demo data: a board for every box in service, one of them without power. */
@@ -28,11 +30,31 @@ final class DemoBench
             'name' => 'desk-computer',
             'expires' => time() + 20000,
         ];
-        $leases['02:11:5e:ed:00:06'] = ['address' => '172.22.8.117', 'name' => '', 'expires' => time() + 31000];
+        $leases['02:11:5e:ed:00:06'] = [
+            'address' => '172.22.8.117',
+            'name' => '',
+            'expires' => time() + 31000,
+        ];
 
         return [
             'speed' => 20,
             'router' => ['reservations' => $reservations, 'leases' => $leases],
+            'line' => [
+                'kind' => 'changing',
+                'name' => (string) Network::home()->outside_name,
+                'openings' => Opening::query()
+                    ->with('box')
+                    ->get()
+                    ->mapWithKeys(
+                        fn (Opening $one): array => [
+                            "{$one->outside_port} {$one->protocol}" => [
+                                'address' => (string) $one->box->address,
+                                'port' => $one->inside_port,
+                            ],
+                        ],
+                    )
+                    ->all(),
+            ],
             'boards' => array_values(
                 $boxes
                     ->map(

@@ -86,6 +86,7 @@ final class Fields
         'device_key' => 60,
         'wan_kind' => 12,
         'program' => 40,
+        'opening' => 40,
         'key_kind' => 12,
         'key_holder' => 80,
         'key_for' => 20,

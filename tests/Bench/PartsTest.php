@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Bench\Board\Board;
 use Bench\Board\Disk;
 use Bench\Board\FirstBoot;
+use Bench\Net\Line;
 use Bench\Net\PackageIndex;
 use Bench\Net\Router;
 use Bench\Net\SshDoor;
@@ -169,16 +170,19 @@ test('what needs rights says so, as the real programs do', function (): void {
         ->toContain('Permission denied');
 });
 
-test('a group counts from the next login, and without the append flag takes the others away', function (): void {
-    $board = benchBoard();
-    typed($board, 'sudo usermod --append --groups audio warden');
-    typed($board, 'sudo usermod --append --groups plugdev warden');
-    expect(typed($board, 'groups'))->not->toContain('audio');
-    typed($board, 'exit');
-    expect(typed($board, 'groups'))->toContain('audio plugdev');
-    typed($board, "sudo usermod --groups video warden\nexit");
-    expect(typed($board, 'groups'))->not->toContain('audio')->toContain('video');
-});
+test(
+    'a group counts from the next login, and without the append flag takes the others away',
+    function (): void {
+        $board = benchBoard();
+        typed($board, 'sudo usermod --append --groups audio warden');
+        typed($board, 'sudo usermod --append --groups plugdev warden');
+        expect(typed($board, 'groups'))->not->toContain('audio');
+        typed($board, 'exit');
+        expect(typed($board, 'groups'))->toContain('audio plugdev');
+        typed($board, "sudo usermod --groups video warden\nexit");
+        expect(typed($board, 'groups'))->not->toContain('audio')->toContain('video');
+    },
+);
 
 test('a service that was started and not enabled is missing after the next start', function (): void {
     $board = benchBoard();
@@ -220,7 +224,9 @@ test('an upgrade installs what the index has, once', function (): void {
 test('the index is ahead of the image, by Debian\'s own ordering', function (): void {
     $versions = (new ReflectionClass(PackageIndex::class))->getConstant('PACKAGES');
     foreach ($versions as $name => [$image, $index]) {
-        expect([$name => run("dpkg --compare-versions '{$index}' gt '{$image}'")['exit']])->toBe([$name => 0]);
+        expect([$name => run("dpkg --compare-versions '{$index}' gt '{$image}'")['exit']])->toBe([
+            $name => 0,
+        ]);
     }
 });
 
@@ -272,3 +278,46 @@ test('the public half is the one of the secret key', function (): void {
         ->and(substr($blob, 19))
         ->toBe(sodium_crypto_sign_publickey($pair));
 });
+
+test('the line lets in what is opened, and nothing behind another router or a carrier', function (): void {
+    $line = new Line();
+    $line->open(51944, 'udp', '172.22.8.12', 51820);
+    expect($line->leadsTo(51944, 'udp'))
+        ->toBe(['address' => '172.22.8.12', 'port' => 51820])
+        ->and($line->leadsTo(51944, 'tcp'))
+        ->toBeNull()
+        ->and($line->leadsTo(51820, 'udp'))
+        ->toBeNull();
+    foreach (['behind', 'carrier'] as $kind) {
+        $line->become($kind);
+        expect($line->leadsTo(51944, 'udp'))->toBeNull();
+    }
+    $line->become('fixed');
+    expect($line->leadsTo(51944, 'udp'))->not->toBeNull();
+    $line->shut(51944, 'udp');
+    expect($line->leadsTo(51944, 'udp'))->toBeNull();
+});
+
+test(
+    'a line that changes has another address after a cut, and the name follows where it is kept',
+    function (): void {
+        $line = Line::from(['kind' => 'changing', 'name' => 'seeds.example.net']);
+        $line->redial(true);
+        $first = $line->state()['address'];
+        expect($first)
+            ->not->toBe('203.0.113.27')
+            ->and($line->names())
+            ->toBe(['seeds.example.net' => $first]);
+        $line->redial(false);
+        expect($line->state()['address'])
+            ->not->toBe($first)
+            ->and($line->names())
+            ->toBe(['seeds.example.net' => $first]);
+        $kept = Line::from($line->state());
+        expect($kept->state())->toBe($line->state());
+        $kept->become('fixed');
+        $address = $kept->state()['address'];
+        $kept->redial(true);
+        expect($kept->state()['address'])->toBe($address);
+    },
+);

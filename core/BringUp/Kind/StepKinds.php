@@ -54,6 +54,8 @@ final class StepKinds
             new ShownOnce(),
             new Claim(),
             new Applied(),
+            // An opening of the router, to the port that the tunnel has.
+            new Applied('opening', BenchHelp::Open),
             new Choosing(),
             // Typed; what was printed is read.
             new Command('desk', StepPlace::Desk),

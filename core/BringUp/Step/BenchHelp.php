@@ -16,11 +16,15 @@ enum BenchHelp: string
     /** The router takes the reservation, and the step is over. */
     case Reserve = 'reserve';
 
+    /** The router lets the step's port in, and the step is over. */
+    case Open = 'open';
+
     public function label(): string
     {
         return match ($this) {
             self::Power => 'Power on the bench board',
             self::Type => 'Type it on the bench board',
+            self::Open => 'Open it in the bench\'s router',
             self::Reserve => 'Enter it in the bench\'s router',
         };
     }

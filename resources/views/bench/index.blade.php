@@ -56,6 +56,32 @@
                     </tbody>
                 </table>
             </section>
+            @isset($status['line'])
+                <section class="sheet">
+                    <h2>The line to the world</h2>
+                    <form method="post" action="{{ route('bench.line') }}">@csrf
+                        <x-choice name="kind" label="What it is" :options="['fixed' => 'a public address that stays', 'changing' => 'a public address that changes', 'behind' => 'behind another router', 'carrier' => 'behind the carrier’s own']" :chosen="$status['line']['kind']" />
+                        <div class="row"><button class="ghost">Set</button></div>
+                    </form>
+                    <p>Outside it is <span class="mono">{{ $status['line']['address'] }}</span>.@if ($status['line']['name'] !== '') <span class="mono">{{ $status['line']['name'] }}</span> leads to <span class="mono">{{ $status['line']['named'] }}</span>.@endif</p>
+                    <form method="post" action="{{ route('bench.redial') }}" class="row">@csrf
+                        <button class="ghost small" name="follows" value="1">Cut it for a moment</button>
+                        <button class="ghost small" name="follows" value="0">… and the name is not kept current</button>
+                    </form>
+                    <h3>What the router lets in</h3>
+                    @forelse ($status['line']['openings'] as $key => $to)
+                        <form method="post" action="{{ route('bench.opening') }}" class="row tight">@csrf
+                            <input type="hidden" name="opening" value="{{ $key }}"><span class="mono">{{ $key }} → {{ $to['address'] }}:{{ $to['port'] }}</span>
+                            <button class="link" aria-label="Close {{ $key }} in the bench's router">Close it</button></form>
+                    @empty
+                        <p class="soft">Nothing.</p>
+                    @endforelse
+                    <form method="post" action="{{ route('bench.opening') }}">@csrf
+                        <div class="field-set"><label for="opening">Let in another</label><input class="in code" id="opening" name="opening" placeholder="8443 tcp 172.22.8.11 443" value="{{ is_string(old('opening')) ? old('opening') : '' }}" autocomplete="off" @longest('opening')></div>
+                        <div class="row"><button class="ghost">Let it in</button></div>
+                    </form>
+                </section>
+            @endisset
             @if ($boards->isNotEmpty() && ($status['faults'] ?? []) !== [])
                 <form class="sheet" method="post" action="{{ route('bench.fault') }}">@csrf
                     <h2>Let something go wrong</h2>

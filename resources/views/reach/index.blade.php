@@ -191,6 +191,9 @@
         <section class="sheet scroll" id="tests" tabindex="0" aria-labelledby="tests-title">
             <h2 id="tests-title">To be tried from outside</h2>
             <p>From a phone’s own connection, with its wireless off: from inside it proves nothing.</p>
+            @if ($benchPhone)
+                <form method="post" action="{{ route('reach.bench') }}" class="row">@csrf<button class="ghost">Let the bench’s phone try them all</button></form>
+            @endif
             <x-list :heads="['Port', 'What', 'It must', 'How', 'When last tried', 'And now']">
                 @foreach ($tests as $test)
                     <tr>

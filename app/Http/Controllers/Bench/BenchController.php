@@ -42,7 +42,9 @@ final class BenchController
         return view('bench.index', [
             'status' => $status,
             // Boards that somebody is working on come before those that have stood there all along.
-            'boards' => collect($boards)->sortBy(fn (array $board): int => $board['card'] === [] ? 1 : 0)->values(),
+            'boards' => collect($boards)
+                ->sortBy(fn (array $board): int => $board['card'] === [] ? 1 : 0)
+                ->values(),
             'boxes' => Box::query()
                 ->whereNotNull('name')
                 ->with('run')
@@ -69,7 +71,10 @@ final class BenchController
             ARRAY_FILTER_USE_BOTH,
         );
         // A browser sends CRLF from a text field; on the card the lines end as they were written.
-        $files = array_map(fn (string $text): string => str_replace("\r\n", "\n", mb_scrub($text, 'UTF-8')), $files);
+        $files = array_map(
+            fn (string $text): string => str_replace("\r\n", "\n", mb_scrub($text, 'UTF-8')),
+            $files,
+        );
         $board = $this->catalogue->shelf()->boards[$box->board];
         $drive = $this->catalogue->shelf()->drives[$box->drive ?? ''] ?? null;
         try {

@@ -45,12 +45,16 @@ final class RehearsalController
                     'hidden' => implode(
                         ' + ',
                         array_map(
-                            fn (string $fault): string => $knowledge->causes[Rehearsing::cause($fault)]->label ??
-                                $fault,
+                            fn (string $fault): string => $knowledge->causes[Rehearsing::cause($fault)]
+                                ->label ?? $fault,
                             $one->faults(),
                         ),
                     ),
-                    'best' => Rehearsing::best($one, $knowledge, $this->examination->circumstances($one->box)),
+                    'best' => Rehearsing::best(
+                        $one,
+                        $knowledge,
+                        $this->examination->circumstances($one->box),
+                    ),
                 ],
             ),
             'knowledge' => $knowledge,
@@ -59,12 +63,18 @@ final class RehearsalController
 
     public function begin(Request $request): RedirectResponse
     {
-        $box = Box::query()->standing()->where('on_bench', true)->with('jobs')->find($request->integer('box'));
+        $box = Box::query()
+            ->standing()
+            ->where('on_bench', true)
+            ->with('jobs')
+            ->find($request->integer('box'));
         if ($box === null) {
             return back()->withInput()->with('told', 'Choose a box whose board stands on the bench.');
         }
         if (Rehearsal::query()->whereNull('ended_at')->exists()) {
-            return redirect()->route('rehearsal')->with('told', 'One rehearsal at a time: end the other first.');
+            return redirect()
+                ->route('rehearsal')
+                ->with('told', 'One rehearsal at a time: end the other first.');
         }
         try {
             $this->rehearsing->begin(

@@ -190,9 +190,12 @@ final class RunController
             preg_match('/^\d{4}-\d\d-\d\d$/D', $again) === 1
                 ? DateTimeImmutable::createFromFormat('!Y-m-d', $again)
                 : false;
-        $isDay = $day !== false && $day->format('Y-m-d') === $again && $day < new DateTimeImmutable('+5 years');
+        $isDay =
+            $day !== false && $day->format('Y-m-d') === $again && $day < new DateTimeImmutable('+5 years');
         if ($again !== '' && ! $isDay) {
-            throw new StepTold("“{$again}” is no day within the next five years; it is written as 2026-12-24.");
+            throw new StepTold(
+                "“{$again}” is no day within the next five years; it is written as 2026-12-24.",
+            );
         }
         $this->desk->skip($step, $version, $reason, $isDay ? $day : null);
     }
@@ -203,8 +206,14 @@ final class RunController
      * @param  array<string, string>  $given
      * @return array<string, string> what stands in the step's fields afterwards
      */
-    private function help(Run $run, RunBook $book, RunStep $step, int $version, string $action, array $given): array
-    {
+    private function help(
+        Run $run,
+        RunBook $book,
+        RunStep $step,
+        int $version,
+        string $action,
+        array $given,
+    ): array {
         $played = $book->step($step);
         $help = BenchHelp::from($action);
         $command = $book->values($played)->fill($played->command);
@@ -225,6 +234,17 @@ final class RunController
                         'command' => $command,
                     ]),
                 ];
+            case BenchHelp::Open:
+                $port = (int) ($book->values($played)->words['tunnel_port'] ?? 0);
+                $this->bench->ask([
+                    'do' => 'open',
+                    'port' => $port,
+                    'protocol' => 'udp',
+                    'address' => (string) $book->address(),
+                    'inside' => $port,
+                ]);
+                $this->desk->settle($step, $version, Outcome::over('opened in the router of the bench'));
+                break;
             case BenchHelp::Reserve:
                 $this->bench->ask([
                     'do' => 'reserve',

@@ -45,7 +45,7 @@ final class NameController
         if ($resolver === null) {
             return 'The house’s resolver is not in the record (Settings); ask from somewhere else and paste what it prints.';
         }
-        $onBench = Box::query()->where('address', (string) $resolver)->value('on_bench') === 1;
+        $onBench = Box::query()->where('address', (string) $resolver)->where('on_bench', true)->exists();
         try {
             $answer = $names->ask(Target::in($network, $resolver, 53, $onBench), $name, Protocol::Udp);
         } catch (InvalidArgumentException $outside) {

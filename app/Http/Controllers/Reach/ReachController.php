@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Reach;
 
+use App\Models\Box;
 use App\Models\Network;
 use App\Models\Opening;
 use App\Models\WayIn;
+use App\Reach\BenchPhone;
 use App\Reach\HouseTunnel;
 use App\Reach\OpeningForm;
 use Burrow\Household\Household;
@@ -32,7 +34,7 @@ final class ReachController
     /** Pages that a key is written down for from a list; more would be no list. */
     private const PAGES = 500;
 
-    public function __invoke(Request $request, Household $house): View
+    public function __invoke(Request $request, Household $house, BenchPhone $phone): View
     {
         $network = Network::home();
         $keeps = $request->user()?->isKeeper() === true;
@@ -73,6 +75,7 @@ final class ReachController
                 collect(WanKind::cases())
                     ->mapWithKeys(fn (WanKind $one): array => [$one->value => $one->label()])
                     ->all(),
+            'benchPhone' => $phone->isThere() && Box::query()->where('on_bench', true)->exists(),
             'schools' => Schools::compare($kind, false),
             'tunnel' => HouseTunnel::of($network),
             'tests' => OutsideTest::plan(

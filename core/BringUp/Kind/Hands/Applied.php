@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Hands;
 
 use Burrow\BringUp\Kind\Base\Told;
+use Burrow\BringUp\Step\BenchHelp;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
@@ -17,9 +18,20 @@ final class Applied extends Told
 {
     public const FIELD = 'buttons';
 
+    public function __construct(
+        private readonly string $name = 'saved-applied',
+        private readonly ?BenchHelp $help = null,
+    ) {
+    }
+
     public function name(): string
     {
-        return 'saved-applied';
+        return $this->name;
+    }
+
+    public function bench(): ?BenchHelp
+    {
+        return $this->help;
     }
 
     public function place(): StepPlace

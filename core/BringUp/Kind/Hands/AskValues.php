@@ -34,7 +34,13 @@ final class AskValues extends Told
     {
         return array_map(
             fn (AskedValue $asked): StepField => $asked->kind->isLong()
-                ? StepField::text(self::field($asked), $asked->label, $asked->example, $asked->why, $asked->default)
+                ? StepField::text(
+                    self::field($asked),
+                    $asked->label,
+                    $asked->example,
+                    $asked->why,
+                    $asked->default,
+                )
                 : StepField::line(
                     self::field($asked),
                     $asked->label,
