@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\Route;
 // Looking. What would let somebody in is nothing for guests; those pages say so themselves.
 Route::middleware('auth')->group(function (): void {
     Route::get('/reach', ReachController::class)->name('reach');
+    Route::get('/reach/name-keeper', [NameController::class, 'keeper'])->name('reach.name-keeper');
     Route::get('/reach/endpoint', [WayInController::class, 'endpoint'])->name('reach.endpoint');
     Route::get('/reach/keys/{way}/profile', [WayInController::class, 'profile'])->name('reach.profile');
     Route::get('/reach/keys/{way}/lost', [WayInController::class, 'lost'])->name('reach.lost');

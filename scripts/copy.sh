@@ -71,7 +71,7 @@ refresh_caches() {
     local stamp
     stamp="$(find app bench bootstrap/*.php config core routes resources database composer.json "$VAR/.env" -type f -printf '%T@ %p\n' | sort | cksum)"
     [ "$(cat "$VAR/cache/stamp" 2>/dev/null)" = "$stamp" ] && return 1
-    rm -f "$VAR"/cache/*.php "$VAR"/storage/framework/cache/*.php
+    rm -rf "$VAR"/cache/*.php "$VAR"/storage/framework/cache/*.php "$VAR"/storage/framework/cache/data/*
     php artisan config:cache -q && php artisan route:cache -q && php artisan view:cache -q || die "the caches could not be made" "See $VAR/storage/logs/."
     # MariaDB cannot take back a change of its tables, so there is a copy before the first one.
     php artisan burrow:backup --before-migrating -q || die "no copy could be made before the database is changed" "Nothing was changed. See $VAR/storage/logs/."

@@ -35,6 +35,7 @@ use Burrow\Net\Prefix;
 use Burrow\Net\Protocol;
 use DateTimeImmutable;
 use DateTimeZone;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -56,6 +57,9 @@ final class DatabaseRecords implements Records
     private const SAMPLES = 20_000;
 
     private readonly DateTimeZone $zone;
+
+    /** @var Collection<int, stdClass>|null */
+    private ?Collection $tellings = null;
 
     /** @var array<string, ?DateTimeImmutable> what many rows share is read once */
     private array $times = [];
@@ -429,13 +433,12 @@ final class DatabaseRecords implements Records
     private function told(string $kind, callable $make): array
     {
         $all = [];
-        $rows = DB::table('tellings')
+        $this->tellings ??= DB::table('tellings')
             ->join('boxes', 'boxes.id', '=', 'tellings.box_id')
             ->where('boxes.network_id', $this->network->id)
-            ->where('tellings.kind', $kind)
             ->whereNotNull('boxes.name')
-            ->get(['boxes.name', 'tellings.told', 'tellings.taken_at']);
-        foreach ($rows as $row) {
+            ->get(['boxes.name', 'tellings.kind', 'tellings.told', 'tellings.taken_at']);
+        foreach ($this->tellings->where('kind', $kind) as $row) {
             $at = $this->time($row->taken_at);
             $one = $at === null ? null : $make((string) $row->name, $at, $row->told);
             $one === null || ($all[] = $one);

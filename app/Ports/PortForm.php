@@ -34,6 +34,7 @@ final readonly class PortForm
     private function __construct(
         public ?Service $service,
         public string $box,
+        public int $boxId,
         public array $fields,
         public Findings $findings,
     ) {
@@ -66,6 +67,7 @@ final readonly class PortForm
         return new self(
             $service,
             (string) $box->name,
+            $box->id,
             $fields,
             $typed ? self::judged($house, $box, $service, $fields)->findings : Findings::of(),
         );

@@ -9,6 +9,7 @@ use App\Catalogue\Catalogue;
 use App\Catalogue\Playbooks;
 use App\House\Place;
 use App\Household\HouseholdLoader;
+use App\Household\RecordStamp;
 use App\Probe\GreetingProbe;
 use App\Probe\NameProbe;
 use App\Probe\PageProbe;
@@ -36,6 +37,10 @@ class AppServiceProvider extends ServiceProvider
             Household::class,
             fn (): Household => $this->app->make(HouseholdLoader::class)->load(),
         );
+        $this->app->singleton(
+            RecordStamp::class,
+            fn (): RecordStamp => new RecordStamp(storage_path('framework')),
+        );
         $this->app->singleton(Intake::class, fn (): Intake => Intake::standard());
         $this->app->singleton(
             BenchClient::class,
@@ -54,6 +59,7 @@ class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        $this->app->make(RecordStamp::class)->watch();
         Model::shouldBeStrict(! $this->app->isProduction());
         View::share('places', Place::cases());
         Blade::directive(

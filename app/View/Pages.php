@@ -26,13 +26,29 @@ final class Pages
      */
     public static function of(array $rows, int $shown = self::ROWS): LengthAwarePaginator
     {
-        $page = max(1, Paginator::resolveCurrentPage());
+        return self::shown(array_slice($rows, (self::at() - 1) * $shown, $shown, true), count($rows), $shown);
+    }
 
-        return (new LengthAwarePaginator(
-            array_slice($rows, ($page - 1) * $shown, $shown, true),
-            count($rows),
-            $shown,
-            $page,
-        ))->withPath(Paginator::resolveCurrentPath());
+    /** Which page is asked for, from 1. */
+    public static function at(): int
+    {
+        return max(1, Paginator::resolveCurrentPage());
+    }
+
+    /**
+     * Where the rows of the page are known already.
+     *
+     * @template K of int|string
+     * @template T
+     *
+     * @param  array<K, T>  $rows  those of the page
+     * @param  int  $of  rows of all pages
+     * @return LengthAwarePaginator<K, T>
+     */
+    public static function shown(array $rows, int $of, int $shown = self::ROWS): LengthAwarePaginator
+    {
+        return (new LengthAwarePaginator($rows, $of, $shown, self::at()))->withPath(
+            Paginator::resolveCurrentPath(),
+        );
     }
 }

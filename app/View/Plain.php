@@ -25,6 +25,9 @@ final class Plain
         'fine' => '<rect class="mark-fine" x="1" y="1" width="18" height="18" rx="5" /><path class="mark-line" d="M5.500 10.500 l3 3 l6 -7" />',
     ];
 
+    /** Times whose words are kept within a request. */
+    private const TIMES = 500;
+
     public static function mark(string $severity): string
     {
         return '<svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true">'.
@@ -38,6 +41,19 @@ final class Plain
         if ($at === null) {
             return '<span class="soft">never</span>';
         }
+        // The rows of a list share their times, and words for them take longer than the rest of a row.
+        static $said = [];
+        $key = $at->getTimestamp().' '.now()->getTimestamp();
+        if (! isset($said[$key])) {
+            $said = count($said) > self::TIMES ? [] : $said;
+            $said[$key] = self::said($at);
+        }
+
+        return $said[$key];
+    }
+
+    private static function said(DateTimeInterface $at): string
+    {
         $there = DateTimeImmutable::createFromInterface($at)->setTimezone(new DateTimeZone(Network::zone()));
         $said = ($at instanceof CarbonInterface ? $at : Carbon::instance($at))->diffForHumans();
 

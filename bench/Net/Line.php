@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Bench\Net;
 
-use Bench\State;
-
 /**
  * The house's line to the world: what kind it is, which address it has, what the router lets in by it, and where the
  * house's name leads. A phone outside tries from there.
@@ -115,7 +113,7 @@ final class Line
             'address' => $this->address,
             'name' => $this->name,
             'named' => $this->named,
-            'openings' => State::named($this->openings),
+            'openings' => $this->openings,
         ];
     }
 }

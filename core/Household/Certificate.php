@@ -12,7 +12,8 @@ final readonly class Certificate
     /**
      * @param  Service  $page  that shows it
      * @param  string  $sha256  its fingerprint: 64 hexadecimal digits
-     * @param  list<string>  $names  names and addresses it is for (RFC 5280 4.2.1.6); its holder's name where it has none
+     * @param  list<string>  $names  names and addresses it is for (RFC 5280 4.2.1.6); its holder's name where it lists
+     *         none
      * @param  ?DateTimeImmutable  $changed  when another one was met in place of the one before; null when never
      * @param  ?DateTimeImmutable  $beforeEnded  when that one would have ended
      */

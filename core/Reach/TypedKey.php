@@ -45,11 +45,9 @@ final readonly class TypedKey
         $service === null && ($found[] = ReachFindings::noSuchPage('key_for'));
         $ends = null;
         if ($said('key_ends') !== '') {
-            $day = DateTimeImmutable::createFromFormat(
-                '!Y-m-d',
-                $said('key_ends'),
-                $house->now->getTimezone(),
-            );
+            $isOne = preg_match('/^\d{4}-\d\d-\d\d$/D', $said('key_ends')) === 1;
+            $zone = $house->now->getTimezone();
+            $day = $isOne ? DateTimeImmutable::createFromFormat('!Y-m-d', $said('key_ends'), $zone) : false;
             $ends = $day === false || $day->format('Y-m-d') !== $said('key_ends') ? null : $day;
             $ends === null && ($found[] = ReachFindings::notADay($said('key_ends'), 'key_ends'));
         }

@@ -9,6 +9,7 @@ use Burrow\Intake\Intake;
 use Burrow\Intake\Listening\Listener;
 use Burrow\Net\Protocol;
 use Burrow\Net\RegisteredNames;
+use Burrow\Reach\Write\NameKeeper;
 
 // Ports, packet filters and what listens, against the programs that hold them.
 
@@ -429,3 +430,37 @@ test('a login that was locked out comes back by itself, and a confirmed one stay
         ->and(is_file("{$folder}/nftables.d/burrow.nft"))
         ->toBeTrue();
 });
+
+test(
+    'what keeps the house\'s name current is a script that parses, and units that systemd takes',
+    function (): void {
+        $folder = scratch();
+        $script = NameKeeper::script('seeds.example.net');
+        file_put_contents("{$folder}/keep.sh", $script);
+        $checked = run("shellcheck --shell=sh {$folder}/keep.sh");
+        expect([$checked['exit'], $checked['all']])->toBe([0, '']);
+        preg_match_all(
+            "~cat >/etc/systemd/system/(\\S+) <<'UNIT'\\n(.*?)\\nUNIT\\n~s",
+            $script,
+            $units,
+            PREG_SET_ORDER,
+        );
+        expect(array_column($units, 1))->toBe(['house-name.service', 'house-name.timer']);
+        foreach ($units as [, $name, $text]) {
+            file_put_contents("{$folder}/{$name}", "{$text}\n");
+        }
+        $verified = run(
+            "systemd-analyze verify --man=no {$folder}/house-name.timer {$folder}/house-name.service",
+        );
+        expect($verified['all'])->not->toContain('house-name');
+        // Without the address it says so, and sets nothing up; the file with the secret is nobody else's.
+        $tried = run(
+            "unshare --mount sh -c 'mount -t tmpfs none /etc/systemd/system && mkdir {$folder}/etc && cp {$folder}/keep.sh {$folder}/try.sh && sed -i \"s~/etc/house-name.conf~{$folder}/etc/house-name.conf~g\" {$folder}/try.sh && sh {$folder}/try.sh; ls /etc/systemd/system'",
+        );
+        expect($tried['all'])
+            ->toContain('STOPPED: write the update address')
+            ->not->toContain('house-name.timer')
+            ->and(decoct(fileperms("{$folder}/etc/house-name.conf") & 0777))
+            ->toBe('600');
+    },
+);

@@ -82,7 +82,8 @@ function household(
     array $trials = [],
     array $told = [],
 ): Household {
-    $records = new class($boxes, $ports, $openings, $dependsOn, $listings, $waysIn, $stores, $trials, $told) implements Records
+    $all = [$boxes, $ports, $openings, $dependsOn, $listings, $waysIn, $stores, $trials, $told];
+    $records = new class(...$all) implements Records
     {
         public array $read = [];
 

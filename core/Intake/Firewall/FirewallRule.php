@@ -21,8 +21,8 @@ final readonly class FirewallRule implements JsonSerializable
      * @param  ?string  $to  the destination of the packet, or where it is sent instead
      * @param  ?string  $interface  on which it comes in
      * @param  ?string  $state  of the connection: "established,related"
-     * @param  ?string  $hook  where its chain is called by the kernel: "input", "forward", "output", "prerouting" …; null
-     *                         for a chain that others jump to
+     * @param  ?string  $hook  where its chain is called by the kernel: "input", "forward", "output", "prerouting" …;
+     *                         null for a chain that others jump to
      * @param  bool  $more  it asks more of a packet than is told here (a rate, a mark, an hour …)
      */
     public function __construct(

@@ -30,6 +30,12 @@ final readonly class ReachPicture
 
     private const GAP = 14.0;
 
+    /** Boxes that have a place of their own in a stratum; the others are counted. */
+    private const MOST = 36;
+
+    /** Below the chambers, where others are counted. */
+    private const MORE = 24.0;
+
     /** Where the router's course of stones lies, and where the tags hang below it. */
     public const TURF = 176.0;
 
@@ -88,7 +94,7 @@ final readonly class ReachPicture
             ] as $id => [$name, $under]
         ) {
             $chambers = [];
-            foreach ($by[$id] as $at => $box) {
+            foreach (array_slice($by[$id], 0, self::MOST) as $at => $box) {
                 $chambers[] = self::chamber(
                     $house,
                     $box,
@@ -98,7 +104,9 @@ final readonly class ReachPicture
             }
             $rows = max(1, (int) ceil(count($chambers) / self::COLUMNS));
             $height = $rows * (self::TALL + self::GAP) + self::GAP;
-            $strata[] = new ReachStratum($id, $name, $under, $y, $height, $chambers);
+            $more = count($by[$id]) - count($chambers);
+            $height += $more > 0 ? self::MORE : 0;
+            $strata[] = new ReachStratum($id, $name, $under, $y, $height, $chambers, $more);
             $y += $height;
         }
         $shafts = self::shafts($house, $by['touched'], $strata[0]);
@@ -220,20 +228,17 @@ final readonly class ReachPicture
      */
     private static function passages(Household $house, array $strata): array
     {
+        $facing = [];
+        foreach ($house->boxes() as $box) {
+            $facing[$box->id] = $box->mayFaceWorld();
+        }
         $from = null;
         foreach ($strata[0]->chambers as $chamber) {
-            foreach ($house->boxes() as $box) {
-                if (
-                    $box->id === $chamber->id &&
-                    array_filter($box->jobs(), fn ($job): bool => $job->facesWorld) !== []
-                ) {
-                    $from ??= $chamber;
-                }
-            }
+            $from ??= $facing[$chamber->id] ?? false ? $chamber : null;
         }
         $last = $strata[0]->y + $strata[0]->height - self::GAP - self::TALL;
-        // From a box of the last row, so that no passage goes behind a chamber.
-        if ($from === null || $from->y < $last - 1 || $strata[1]->chambers === []) {
+        // From a box of the last row, so that no passage goes behind a chamber or a word.
+        if ($from === null || $strata[0]->more > 0 || $from->y < $last - 1 || $strata[1]->chambers === []) {
             return [];
         }
         $paths = [];

@@ -10,6 +10,7 @@ final readonly class ReachStratum
     /**
      * @param  string  $id  "touched", "tunnel" or "not"
      * @param  list<ReachChamber>  $chambers
+     * @param  int  $more  boxes that have no place in it
      */
     public function __construct(
         public string $id,
@@ -18,6 +19,7 @@ final readonly class ReachStratum
         public float $y,
         public float $height,
         public array $chambers,
+        public int $more = 0,
     ) {
     }
 }

@@ -12,8 +12,8 @@
                         <td>{{ $box->jobs->map(fn($job) => $catalogue->job($job->job)?->label ?? $job->job)->implode(', ') }}</td>
                         <td class="mono">{{ $box->address ?? '—' }}</td>
                         <td>{{ ucfirst($box->board) }}</td>
-                        @if ($box->stage->stands() && isset($pictured[$box->id]))
-                            <td>@mark($pictured[$box->id]->hearing->state->mark()) {{ $pictured[$box->id]->hearing->words() }}{{ $box->isInService() ? '' : ', not finished' }}</td>
+                        @if ($box->stage->stands() && isset($page->hearing[$box->id]))
+                            <td>@mark($page->hearing[$box->id]->state->mark()) {{ $page->hearing[$box->id]->words() }}{{ $box->isInService() ? '' : ', not finished' }}</td>
                         @else
                             <td>@mark('note') being set up</td>
                         @endif
@@ -25,19 +25,19 @@
             </x-list>
         </div>
         <x-pages :of="$boxes" />
-        @if ($power->switches() !== [])
+        @if ($page->dark !== [])
             <section class="sheet scroll">
                 <h2>What goes dark with which switch</h2>
                 <x-list :heads="['Switch or supply', 'Shut down in this order', 'Keeps its power and suffers']">
-                    @foreach ($power->switches() as $switch)
+                    @foreach ($page->dark as $one)
                         <tr>
-                            <td><b>{{ $switch }}</b></td>
-                            <td>{{ implode(', then ', $power->goDark($switch)) }}</td>
-                            <td>{{ implode(', ', $power->suffer($switch)) ?: 'nobody' }}</td>
+                            <td><b>{{ $one['switch'] }}</b></td>
+                            <td>{{ implode(', then ', $one['dark']) }}</td>
+                            <td>{{ implode(', ', $one['suffer']) ?: 'nobody' }}</td>
                         </tr>
                     @endforeach
                 </x-list>
-                @foreach ($switches as $finding)
+                @foreach ($page->switches as $finding)
                     <x-slim :finding="$finding" />
                 @endforeach
             </section>

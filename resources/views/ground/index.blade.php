@@ -1,9 +1,9 @@
 <x-page :title="$network->name" place="ground" script="ground">
-    <x-slot:say><b>{{ $outlook->lead() }}</b> {{ $outlook->rest() }}</x-slot:say>
+    <x-slot:say><b>{{ $page->lead }}</b> {{ $page->rest }}</x-slot:say>
     <div class="aside">
         <div>
             <div class="picture" tabindex="0" aria-label="Cross-section, may be scrolled" data-narrow="/?narrow=1">
-                <x-ground :picture="$picture" :ids="$ids" :network="$network" />
+                <x-ground :picture="$page->picture" :ids="$page->ids" :network="$network" />
             </div>
             <details class="working">
                 <summary><span>The same as a table</span></summary>
@@ -11,7 +11,7 @@
                     <x-list :heads="['Box', 'Address', 'State', 'Job', 'Reached from outside', 'Depends on']">
                         @foreach ($boxes as $one)
                             <tr>
-                                <td><a href="/boxes/{{ $ids[$one->name] }}">{{ $one->name }}</a></td>
+                                <td><a href="/boxes/{{ $page->ids[$one->name] }}">{{ $one->name }}</a></td>
                                 <td class="mono">{{ $one->address }}</td>
                                 <td>{{ $one->state->value }}</td>
                                 <td>{{ $one->note }}</td>
@@ -26,8 +26,9 @@
         </div>
         <section class="stack" aria-labelledby="needs">
             <h2 id="needs">What needs you</h2>
-            @forelse ($findings as $finding)
-                @php($of = $finding->code === 'upkeep.silent' ? $silent[lcfirst(strtok($finding->found, ' '))] ?? null : null)
+            @forelse ($page->findings as $finding)
+                {{-- The first word of what is said of a silent box is its name. --}}
+                @php($of = $finding->code === 'upkeep.silent' ? $page->silent[lcfirst(strtok($finding->found, ' '))] ?? null : null)
                 <x-finding :finding="$finding" data-stop tabindex="-1" :href="$of === null ? null : route('box.diagnosis', $of)" link="Find out why" />
             @empty
                 <p class="soft">Nothing. Have a cup of tea.</p>

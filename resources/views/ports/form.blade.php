@@ -2,7 +2,7 @@
 @php($says = $form->findings)
 <tr id="port-form" class="row-form">
     <td colspan="8">
-        <form method="post" action="{{ $form->service === null ? route('ports.add', $boxes[$form->box]->id) : route('ports.change', $form->service) }}" class="port-form">
+        <form method="post" action="{{ $form->service === null ? route('ports.add', $form->boxId) : route('ports.change', $form->service) }}" class="port-form">
             @csrf
             <input type="hidden" name="revision" value="{{ $form->service->revision ?? 0 }}">
             <x-field name="port" label="Port" :value="$f['port']" :findings="$says" code inputmode="numeric" autocomplete="off" autofocus />

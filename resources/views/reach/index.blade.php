@@ -9,14 +9,17 @@
     </x-slot:say>
     <script src="/lib/qrcode.js" defer></script>
     <div class="aside">
-        <div class="picture" tabindex="0" aria-label="Picture of ways in, may be scrolled">@include('reach.picture')</div>
+        <div class="picture" tabindex="0" aria-label="Picture of ways in, may be scrolled">@include('reach.picture', ['picture' => $page->picture])</div>
         <div class="stack">
             <h2>What needs you</h2>
-            @forelse (array_slice($findings->list, 0, 5) as $finding)
+            @forelse ($page->findings->first as $finding)
                 <x-finding :finding="$finding" />
             @empty
                 <p class="soft">Nothing.</p>
             @endforelse
+            @if ($page->findings->more() > 0)
+                <p class="soft">And {{ $page->findings->more() }} more, in the tables below.</p>
+            @endif
             @if ($keeps)
                 <form method="post" action="{{ route('reach.show') }}">@csrf<button class="ghost">{{ session('show_to_others') ? 'Show everything again' : 'Mask it, to show to others' }}</button></form>
             @endif
@@ -88,11 +91,11 @@
                 <button class="ghost">Read it</button>
             </form>
         </div>
-        @if ($certificates !== [])
+        @if ($page->certificates !== [])
             <div class="sheet scroll" id="certificates">
                 <h2>Certificates that pages show</h2>
                 <x-list :heads="['Page', 'For', 'Vouched for by', 'Until', 'Seen', 'Its SHA-256 begins']">
-                    @foreach (array_slice($certificates, 0, 100) as $one)
+                    @foreach ($page->certificates as $one)
                         @php($left = $one->daysLeft(now()->toDateTimeImmutable()))
                         <tr>
                             <td>{{ $one->page->purpose }} <span class="soft">on {{ $one->page->box }}</span> <span class="mono">{{ $one->page->port->number }}</span></td>
@@ -127,7 +130,7 @@
                         <x-field name="program" label="Program or account" :value="$old('program')" :findings="$keyJudged" placeholder="the slicing program of the reading room desk" autocomplete="off" />
                         <x-choice name="key_kind" label="It is" :options="Burrow\Reach\TypedKey::KINDS" :chosen="$old('key_kind')" />
                         <x-field name="key_holder" label="Who holds it" :value="$old('key_holder')" :findings="$keyJudged" autocomplete="off" placeholder="desk" />
-                        <x-choice name="key_for" label="What it opens" :options="$pages" :chosen="$old('key_for')" :findings="$keyJudged" />
+                        <x-choice name="key_for" label="What it opens" :options="$page->pages" :chosen="$old('key_for')" :findings="$keyJudged" />
                         <x-field name="key_ends" label="Its last day, if it has one" :value="$old('key_ends')" :findings="$keyJudged" code placeholder="2027-05-31" autocomplete="off" />
                         <x-field name="key_back" label="How it is taken back" :value="$old('key_back')" :findings="$keyJudged" placeholder="Settings of the page, Application keys, the bin beside it" autocomplete="off" />
                         <div class="ticks one"><label><input type="checkbox" name="starts_alone" value="1" @checked($old('starts_alone') === '1')> it may start the machine by itself</label></div>
@@ -156,7 +159,7 @@
                             <textarea class="in code" id="pasted_name" name="pasted_name" rows="2">{{ is_string(old('pasted_name')) ? old('pasted_name') : '' }}</textarea>
                         </div>
                         <div class="row"><button class="ghost">Ask, or read it</button></div>
-                        <p class="hint">Home addresses change. Most routers keep a name current themselves (its page, “dynamic DNS”); a timer on a box that is always on does it, too. It must have been seen to work after a change of the address.</p>
+                        <p class="hint">Home addresses change. Most routers keep a name current themselves (its page, “dynamic DNS”); <a href="{{ route('reach.name-keeper') }}">a timer on a box that is always on</a> does it, too. It must have been seen to work after a change of the address.</p>
                     </form>
                 </section>
                 @endif
@@ -195,7 +198,7 @@
                 <form method="post" action="{{ route('reach.bench') }}" class="row">@csrf<button class="ghost">Let the bench’s phone try them all</button></form>
             @endif
             <x-list :heads="['Port', 'What', 'It must', 'How', 'When last tried', 'And now']">
-                @foreach ($tests as $test)
+                @foreach ($page->tests as $test)
                     <tr>
                         <td class="mono">{{ $test->port }}/{{ $test->protocol }}</td>
                         <td>{{ $test->what }}</td>

@@ -30,6 +30,11 @@
             <text class="p-say on-soil" x="150" y="{{ $stratum->y + 42 }}">no box</text>
         @endif
     @endforeach
+    @foreach ($picture->strata as $stratum)
+        @if ($stratum->more > 0)
+            <text class="p-say on-soil" x="150" y="{{ $stratum->y + $stratum->height - 14 }}">and {{ $stratum->more }} more, among all boxes</text>
+        @endif
+    @endforeach
     @foreach ($picture->passages as $passage)
         <path class="w-passage" d="{{ $passage }}" />
         <path class="g-light" d="{{ $passage }}" />

@@ -2,23 +2,23 @@
 @php($tell = 'df -B1; for one in /dev/sd? /dev/nvme?n1; do [ -e "$one" ] && sudo smartctl -a "$one"; done')
 <x-page title="Stores" place="stores">
     <x-slot:say><b>{{ $stores->count() === 1 ? 'One disk keeps files.' : $stores->count() . ' disks keep files.' }}</b>
-        @if ($fills !== [])
-            {{ ucfirst($fills[0]['fill']->mount) }} on {{ $fills[0]['fill']->box }} is the fullest, {{ $fills[0]['forecast']->usedPercent() }} %{{ $fills[0]['at']['at'] === null ? ', and not growing.' : '; 85 % about ' . $date($fills[0]['at']['at']) . '.' }}
+        @if ($page->fills !== [])
+            {{ ucfirst($page->fills[0]['fill']->mount) }} on {{ $page->fills[0]['fill']->box }} is the fullest, {{ $page->fills[0]['forecast']->usedPercent() }} %{{ $page->fills[0]['at']['at'] === null ? ', and not growing.' : '; 85 % about ' . $date($page->fills[0]['at']['at']) . '.' }}
         @endif
         Two disks are not a backup; a third copy belongs elsewhere.</x-slot:say>
-    @if (! $findings->isEmpty())
+    @if (! $page->findings->isEmpty())
         <div class="stack said">
-            @foreach (array_slice($findings->list, 0, 6) as $finding)
+            @foreach (array_slice($page->findings->list, 0, 6) as $finding)
                 <x-finding :finding="$finding" />
             @endforeach
         </div>
     @endif
-    @if ($stores->isEmpty() && $fills === [])
+    @if ($stores->isEmpty() && $page->fills === [])
         <x-empty title="No store yet" href="/plan?job=file-store" link="Plan a file store">A store is a disk that a box keeps the household's files on.</x-empty>
     @endif
-    @if ($fills !== [])
+    @if ($page->fills !== [])
         <div class="fills">
-            @foreach ($fills as $one)
+            @foreach ($page->fills as $one)
                 <section class="sheet" aria-label="{{ $one['fill']->mount }} on {{ $one['fill']->box }}">
                     <h2><span class="mono">{{ $one['fill']->mount }}</span> on {{ $one['fill']->box }}</h2>
                     <svg class="fill" viewBox="0 0 {{ $one['picture']::WIDTH }} {{ $one['picture']::HEIGHT }}" role="img"
@@ -54,11 +54,11 @@
             @endforeach
         </div>
     @endif
-    @if ($drives !== [])
+    @if ($page->drives !== [])
         <div class="sheet scroll" tabindex="0" role="region" aria-labelledby="drives-title">
             <h2 id="drives-title">How the drives are</h2>
             <x-list :heads="['Box', 'Drive', 'Hours', 'Warm', 'Replaced', 'Unreadable', 'Worn', 'Says itself', 'Looked']">
-                @foreach ($drives as $drive)
+                @foreach ($page->drives as $drive)
                     <tr>
                         <td>{{ $drive->box }}</td>
                         <td>{{ $drive->model }} <span class="mono soft">{{ $drive->serial }}</span></td>

@@ -104,4 +104,17 @@ test(
 test('a guest reads and writes none of it', function (): void {
     $this->asGuest()->post('/reach/programs', programKey())->assertForbidden();
     $this->asGuest()->post('/reach/name', [])->assertForbidden();
+    $this->asGuest()->get('/reach/name-keeper')->assertForbidden();
 });
+
+test(
+    'the script that keeps the name current is for keepers, and only where there is a name',
+    function (): void {
+        $this->asKeeper()
+            ->get('/reach/name-keeper')
+            ->assertOk()
+            ->assertSee('Keeps seeds.example.net leading to this house');
+        Network::home()->update(['outside_name' => null]);
+        $this->get('/reach/name-keeper')->assertNotFound();
+    },
+);

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Boxes;
 
 use App\Addresses\Books;
+use App\Boxes\BoxesPage;
 use App\BringUp\RunBook;
 use App\Catalogue\Catalogue;
 use App\Catalogue\Playbooks;
+use App\Household\Kept;
 use App\Models\Box;
 use App\Models\BoxJob;
 use App\Models\JournalEntry;
@@ -22,7 +24,6 @@ use Burrow\Catalogue\Job\Job;
 use Burrow\Household\Box as Pictured;
 use Burrow\Household\Household;
 use Burrow\Upkeep\Calendar;
-use Burrow\Upkeep\SharedSwitches;
 use Carbon\Carbon;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -34,25 +35,29 @@ final class BoxController
     /** Starts that are drawn below each other. */
     private const STARTS = 8;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly Playbooks $playbooks)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly Playbooks $playbooks,
+    ) {
     }
 
-    public function index(Household $house): View
+    public function index(Kept $kept): View
     {
-        $boxes = Box::query()
-            ->with('jobs')
-            ->orderBy('name')
-            ->paginate(Pages::ROWS);
+        $boxes = Box::query()->with('jobs')->orderBy('name')->paginate(Pages::ROWS);
         // Only what is on the way has a next step, which may be one of its run.
         $boxes->getCollection()->reject(fn (Box $box): bool => $box->isInService())->load('run');
 
         return view('boxes.index', [
             'boxes' => $boxes,
             'inService' => Box::query()->inService()->count(),
-            'pictured' => collect($house->boxes())->keyBy(fn (Pictured $one): int => $one->id),
-            'power' => $house->power(),
-            'switches' => SharedSwitches::of($house->power()),
+            'page' => $kept->of(
+                'boxes '.Pages::at(),
+                BoxesPage::class,
+                fn (): BoxesPage => BoxesPage::of(
+                    app(Household::class),
+                    array_values($boxes->getCollection()->map(fn (Box $box): int => $box->id)->all()),
+                ),
+            ),
             'catalogue' => $this->catalogue,
         ]);
     }
@@ -153,7 +158,10 @@ final class BoxController
                 'idle.*' => 'The idle share in per cent, 0 to 100.',
             ],
         );
-        $box->measurements()->create(['megabytes' => (float) $typed['megabytes'], 'idle' => $typed['idle'] / 100]);
+        $box->measurements()->create([
+            'megabytes' => (float) $typed['megabytes'],
+            'idle' => $typed['idle'] / 100,
+        ]);
         JournalEntry::write(
             $box,
             'measured',
@@ -209,7 +217,9 @@ final class BoxController
                     $steps
                         ->map(
                             fn (RunStep $step): array => [
-                                'label' => (string) $step->began_at?->setTimezone(Network::zone())->format('j M H:i'),
+                                'label' => (string) $step->began_at
+                                    ?->setTimezone(Network::zone())
+                                    ->format('j M H:i'),
                                 'stages' => $step->stages ?? [],
                             ],
                         )

@@ -13,7 +13,7 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
-/** Keys that programs hold, and accounts: who has one, for what, until when, and how it is taken back. Never the key. */
+/** Keys that programs hold, and accounts: who has one, for what, until when, how it is taken back. Never the key. */
 final class KeyController
 {
     public const FIELDS = [

@@ -14,8 +14,10 @@ use Burrow\Intake\Lookup\Answer;
 use Burrow\Net\Address;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Protocol;
+use Burrow\Reach\Write\NameKeeper;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use InvalidArgumentException;
 
 /** Where the house's name leads: asked of the house's resolver, or pasted from somewhere else. */
@@ -37,6 +39,22 @@ final class NameController
             ->to(route('reach').'#name')
             ->withInput(['pasted_name' => mb_substr($pasted, 0, 5_000)])
             ->with('told', $told);
+    }
+
+    /** A script that keeps the name current from a box; what is secret in it is typed there. */
+    public function keeper(): Response
+    {
+        abort_unless(auth()->user()?->isKeeper() === true, 403);
+        try {
+            $script = NameKeeper::script((string) Network::home()->outside_name);
+        } catch (InvalidArgumentException) {
+            abort(404);
+        }
+
+        return response($script, 200, [
+            'Content-Type' => 'text/plain; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="house-name.sh"',
+        ]);
     }
 
     private function asked(Network $network, string $name, NameProbe $names): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Reach;
 
+use App\Household\Kept;
 use App\Models\Box;
 use App\Models\Network;
 use App\Models\Opening;
@@ -11,19 +12,12 @@ use App\Models\WayIn;
 use App\Reach\BenchPhone;
 use App\Reach\HouseTunnel;
 use App\Reach\OpeningForm;
+use App\Reach\ReachPage;
 use Burrow\Household\Household;
 use Burrow\Household\WanKind;
 use Burrow\Judgement\Findings;
 use Burrow\Net\Ipv4;
-use Burrow\Ports\Certificates;
-use Burrow\Reach\Draw\ReachPicture;
-use Burrow\Reach\KeysEnd;
-use Burrow\Reach\NameLeadsHere;
-use Burrow\Reach\Openings;
-use Burrow\Reach\OutsideAnswers;
-use Burrow\Reach\OutsideTest;
 use Burrow\Reach\Schools;
-use Burrow\Reach\TravellersAway;
 use Burrow\Reach\TypedKey;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -31,10 +25,7 @@ use Illuminate\Http\Request;
 /** Every way in from outside, with the reason and the day to look at it again, and who comes in by it. */
 final class ReachController
 {
-    /** Pages that a key is written down for from a list; more would be no list. */
-    private const PAGES = 500;
-
-    public function __invoke(Request $request, Household $house, BenchPhone $phone): View
+    public function __invoke(Request $request, Kept $kept, BenchPhone $phone): View
     {
         $network = Network::home();
         $keeps = $request->user()?->isKeeper() === true;
@@ -42,34 +33,33 @@ final class ReachController
             WanKind::ofAddress(Ipv4::tryParse((string) $network->wan)) ??
             WanKind::tryFrom((string) $network->wan_kind);
 
+        $outside = (string) ($network->outside_name ?: $network->wan ?: 'your-house');
+        $edit = $keeps ? Opening::query()->with('box')->find($request->integer('edit')) : null;
+        $adds = $keeps && $request->boolean('add');
+
         return view('reach.index', [
             'network' => $network,
             'keeps' => $keeps,
-            'picture' => ReachPicture::of($house),
+            'page' => $kept->of(
+                "reach {$outside} ".(int) $keeps,
+                ReachPage::class,
+                fn (): ReachPage => ReachPage::of(app(Household::class), $outside, $keeps),
+            ),
             'openings' => Opening::query()->with('box')->orderBy('outside_port')->get(),
-            'edit' => $keeps ? Opening::query()->with('box')->find($request->integer('edit')) : null,
+            'edit' => $edit,
             'judged' => old('outside_port') === null
                     ? Findings::of()
-                    : OpeningForm::judged($house, OpeningForm::shown(null)),
-            'adds' => $keeps && $request->boolean('add'),
+                    : OpeningForm::judged(app(Household::class), OpeningForm::shown(null)),
+            'adds' => $adds,
             'ways' => WayIn::query()
                 ->with('service.box')
                 ->where('network_id', $network->id)
                 ->whereNull('taken_back_at')
                 ->orderBy('id')
                 ->get(),
-            'findings' => $keeps
-                ? (new OutsideAnswers())
-                    ->findings($house)
-                    ->and((new Openings())->findings($house)->list)
-                    ->and((new TravellersAway())->findings($house)->list)
-                    ->and((new NameLeadsHere())->findings($house)->list)
-                    ->and((new KeysEnd())->findings($house)->list)
-                    ->and((new Certificates())->findings($house)->list)
-                : Findings::of(),
-            'certificates' => $keeps ? $house->certificates() : [],
-            'pages' => $keeps ? $this->pages($house) : [],
-            'keyJudged' => old('key_kind') === null ? Findings::of() : TypedKey::of($house, $this->typedKey())->findings,
+            'keyJudged' => old('key_kind') === null
+                    ? Findings::of()
+                    : TypedKey::of(app(Household::class), $this->typedKey())->findings,
             'kind' => $kind,
             'kinds' => ['' => 'not known'] +
                 collect(WanKind::cases())
@@ -78,26 +68,10 @@ final class ReachController
             'benchPhone' => $phone->isThere() && Box::query()->where('on_bench', true)->exists(),
             'schools' => Schools::compare($kind, false),
             'tunnel' => HouseTunnel::of($network),
-            'tests' => OutsideTest::plan(
-                $house,
-                (string) ($network->outside_name ?: $network->wan ?: 'your-house'),
-            ),
-            'boxes' => collect($house->boxes())
-                ->mapWithKeys(fn ($box): array => [$box->id => $box->name])
-                ->all(),
+            'boxes' => $edit === null && ! $adds
+                    ? []
+                    : Box::query()->whereNotNull('name')->orderBy('id')->pluck('name', 'id')->all(),
         ]);
-    }
-
-    /** @return array<int, string> what a key can open, by the id of its record */
-    private function pages(Household $house): array
-    {
-        $pages = [];
-        foreach (array_slice($house->services(), 0, self::PAGES) as $service) {
-            $pages[$service->id] = "{$service->box}: {$service->purpose} ({$service->place()})";
-        }
-        asort($pages);
-
-        return $pages;
     }
 
     /** @return array<string, string> */

@@ -4,21 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Stores;
 
+use App\Household\Kept;
 use App\Models\Box;
 use App\Models\FillSample;
 use App\Models\HealthSample;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Store;
-use Burrow\Household\Box as HeldBox;
-use Burrow\Household\Fill;
+use App\Stores\StoresPage;
 use Burrow\Household\Household;
 use Burrow\Intake\Intake;
 use Burrow\Intake\Reading;
 use Burrow\Intake\Storage\FillFact;
 use Burrow\Intake\Storage\HealthFact;
-use Burrow\Stores\Draw\FillPicture;
-use Burrow\Stores\StoresConcern;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,38 +24,19 @@ use Illuminate\Http\Request;
 /** The disks that files are kept on: how full, until when, and how they are. */
 final class StoresController
 {
-    /** File systems whose pictures one page shows. */
-    private const SHOWN = 40;
-
     /** Of the memory, and not of a disk. */
     private const PASSING = '~^(?:/dev|/run|/sys|/proc)(?:/|$)~';
 
-    public function __invoke(Request $request, Household $house): View
+    public function __invoke(Request $request, Kept $kept): View
     {
-        $now = $house->now->getTimestamp();
-        $fills = array_map(function (Fill $fill) use ($now): array {
-            $forecast = StoresConcern::forecast($fill, $now);
-
-            return [
-                'fill' => $fill,
-                'forecast' => $forecast,
-                'picture' => FillPicture::of($fill, $forecast),
-                'at' => $forecast->reaches(0.85),
-            ];
-        }, array_slice($house->fills(), 0, self::SHOWN));
-        usort(
-            $fills,
-            fn (array $a, array $b): int => $b['forecast']->usedPercent() <=> $a['forecast']->usedPercent(),
-        );
-
         return view('stores.index', [
             'stores' => Store::query()->with('box')->orderBy('id')->get(),
-            'fills' => $fills,
-            'drives' => $house->drives(),
-            'findings' => (new StoresConcern())->findings($house),
-            'boxes' => collect($house->boxes())
-                ->mapWithKeys(fn (HeldBox $box): array => [$box->id => $box->name])
-                ->all(),
+            'page' => $kept->of(
+                'stores',
+                StoresPage::class,
+                fn (): StoresPage => StoresPage::of(app(Household::class)),
+            ),
+            'boxes' => Box::query()->whereNotNull('name')->orderBy('id')->pluck('name', 'id')->all(),
             'keeps' => $request->user()?->isKeeper() === true,
         ]);
     }

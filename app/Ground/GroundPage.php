@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ground;
+
+use App\Catalogue\Catalogue;
+use App\Household\Concerns;
+use App\Models\Network;
+use App\View\Pages;
+use Burrow\Ground\Draw\Dwelling;
+use Burrow\Ground\Draw\Dwellings;
+use Burrow\Ground\Draw\Gathered;
+use Burrow\Ground\Draw\GroundPicture;
+use Burrow\Ground\Draw\GroundPlan;
+use Burrow\Ground\Gathering;
+use Burrow\Ground\Outlook;
+use Burrow\Household\Box;
+use Burrow\Household\HearingState;
+use Burrow\Household\Household;
+use Burrow\Judgement\Findings;
+use Burrow\Upkeep\Calendar;
+use Burrow\Upkeep\Due;
+
+/** What the front page shows: the house in a sentence, what needs somebody, the cross-section, some of its boxes. */
+final readonly class GroundPage
+{
+    /**
+     * @param  array<string, int>  $silent  ids of boxes that are silent, by name
+     * @param  list<Dwelling>  $boxes  those of one page
+     * @param  int  $of  boxes of all pages
+     * @param  array<string, int>  $ids  of the boxes that the page names, by name
+     */
+    private function __construct(
+        public string $lead,
+        public string $rest,
+        public Findings $findings,
+        public GroundPicture $picture,
+        public array $silent,
+        public array $boxes,
+        public int $of,
+        public array $ids,
+    ) {
+    }
+
+    public static function of(
+        Household $house,
+        Catalogue $catalogue,
+        Network $network,
+        bool $keeper,
+        bool $narrow,
+        int $page,
+    ): self {
+        $due = $keeper
+            ? array_keys(
+                array_filter(Calendar::of($house), fn (Due $due): bool => $due->isOverdue() || $due->isSoon()),
+            )
+            : [];
+        $outlook = new Outlook($house, count($due), $keeper);
+        $boxes = Dwellings::of($house, $due);
+        $drawn = Gathered::of($boxes);
+        $shown = array_slice($boxes, ($page - 1) * Pages::ROWS, Pages::ROWS);
+        $named = array_flip(array_map(fn (Dwelling $one): string => $one->name, [...$drawn, ...$shown]));
+
+        return new self(
+            $outlook->lead(),
+            $outlook->rest(),
+            Gathering::of(Concerns::all(), $house, $keeper)
+                ->and($network->findings())
+                ->and($catalogue->unread())
+                ->gravestFirst(),
+            GroundPlan::draw($drawn, $narrow ? GroundPlan::NARROW : GroundPlan::WIDE),
+            array_column(
+                array_filter($house->standing(), fn (Box $box): bool => $box->is(HearingState::Silent)),
+                'id',
+                'name',
+            ),
+            $shown,
+            count($boxes),
+            array_intersect_key(array_column($house->boxes(), 'id', 'name'), $named),
+        );
+    }
+}
