@@ -1,7 +1,7 @@
 # What has to be on the machine, and how it gets there. Sourced by ./burrow.
 
 RUN_PACKAGES="ieee-data mariadb-server-core mariadb-client nginx php8.2-fpm php8.2-curl php8.2-mysql php8.2-zip php8.2-gd php8.2-bcmath php8.2-gmp php8.2-mbstring php8.2-intl php8.2-xml unzip"
-TEST_PACKAGES="nftables iptables wireguard-tools wireguard-go lsof net-tools iproute2 python3-apt iputils-ping dnsmasq-base unbound bind9 bind9-dnsutils busybox zbar-tools debootstrap xkb-data wpasupplicant shellcheck xz-utils netbase systemd chromium chromium-driver netplan.io samba-common-bin openssh-client openssl python3-yaml python3-jsonschema python3-jinja2 python3-configobj python3-oauthlib python3-requests python3-jsonpatch"
+TEST_PACKAGES="nftables iptables wireguard-tools wireguard-go lsof net-tools iproute2 python3-apt iputils-ping dnsmasq-base unbound bind9 bind9-dnsutils busybox zbar-tools debootstrap xkb-data wpasupplicant shellcheck xz-utils netbase systemd chromium chromium-driver netplan.io samba samba-common-bin smbclient openssh-client openssh-server rsync gnupg sqlite3 openssl python3-yaml python3-jsonschema python3-jinja2 python3-configobj python3-oauthlib python3-requests python3-jsonpatch"
 
 # apt_install PACKAGE…: only those that are missing; asks for administrator rights only then.
 apt_install() {
@@ -20,8 +20,8 @@ apt_install() {
         || die "apt-get could not install ${missing[*]}" "Its own words are at the end of $VAR/log/apt.log."
     # Debian starts some of these as services of the whole machine; nobody asked for that here.
     if [ -d /run/systemd/system ]; then
-        for package in nginx php8.2-fpm; do
-            case " ${missing[*]} " in *" $package "*) "${sudo[@]}" systemctl disable --now "$package" >>"$VAR/log/apt.log" 2>&1 || true ;; esac
+        for package in nginx:nginx php8.2-fpm:php8.2-fpm openssh-server:ssh samba:smbd samba:nmbd samba:samba-ad-dc; do
+            case " ${missing[*]} " in *" ${package%%:*} "*) "${sudo[@]}" systemctl disable --now "${package##*:}" >>"$VAR/log/apt.log" 2>&1 || true ;; esac
         done
     fi
 }

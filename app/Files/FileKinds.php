@@ -29,6 +29,7 @@ use Burrow\Ports\Write\NftablesFile;
 use Burrow\Ports\Write\ReservedPorts;
 use Burrow\Ports\Write\StartPage;
 use Burrow\Reach\Tunnel\TunnelFile;
+use Burrow\Stores\Write\BackupFile;
 use Burrow\Stores\Write\ExportsFile;
 use Burrow\Stores\Write\FstabFile;
 use Burrow\Stores\Write\SfdiskScript;
@@ -61,6 +62,7 @@ final class FileKinds
                 new SmbFile(),
                 new ExportsFile(),
                 new SfdiskScript(),
+                ...BackupFile::all(),
                 new TunnelFile(),
                 ...BlockFile::all(),
                 new RpzList(),

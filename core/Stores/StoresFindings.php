@@ -365,4 +365,37 @@ final class StoresFindings
             'Plan another drive.',
         );
     }
+
+    public static function notAFolderToCopy(string $path, ?Place $at): Finding
+    {
+        return Finding::stop(
+            'stores.not_a_folder_to_copy',
+            '“'.Words::typed($path).'” is no folder or file that can be copied.',
+            'It is written from the root, and what lies below /proc, /sys, /dev and /run is made by the system at each start.',
+            'Write the whole path, such as /srv/store.',
+            $at,
+        );
+    }
+
+    public static function whichDatabaseFile(Place $at): Finding
+    {
+        return Finding::stop(
+            'stores.which_database_file',
+            'Where the database lies is missing.',
+            'One that keeps itself in a file is dumped from that file.',
+            'Add database_file with its path.',
+            $at,
+        );
+    }
+
+    public static function keepsNothing(?Place $at): Finding
+    {
+        return Finding::stop(
+            'stores.keeps_nothing',
+            'No copy would be kept.',
+            'One of the days, weeks, months and years is at least 1.',
+            'Say how many are kept: 7 days, 4 weeks and 12 months is usual.',
+            $at,
+        );
+    }
 }

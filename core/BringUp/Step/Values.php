@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Step;
 
 use Burrow\BringUp\Write\Blocks;
+use Burrow\Text\ShellWord;
 
 /** The values of one box that fill a playbook's commands. */
 final readonly class Values
@@ -53,7 +54,11 @@ final readonly class Values
      */
     private static function ofTheBox(array $learned): array
     {
-        return array_filter($learned, fn (string $name): bool => ! str_contains($name, ':'), ARRAY_FILTER_USE_KEY);
+        return array_filter(
+            $learned,
+            fn (string $name): bool => ! str_contains($name, ':'),
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 
     /** The command as it is typed, or null while a value it needs is not known yet. */
@@ -72,7 +77,9 @@ final readonly class Values
 
         return str_starts_with($field->name, 'asked_') && $before !== null
             ? $before
-            : (str_contains($proposed, '…') ? '' : $proposed);
+            : (str_contains($proposed, '…')
+                ? ''
+                : $proposed);
     }
 
     /** The text of a step, where a value stands for itself and an unknown one as "…". */
@@ -91,7 +98,7 @@ final readonly class Values
         return (string) preg_replace_callback(
             '/\{\{([a-z_0-9]+)\}\}/',
             fn (array $match): string => $this->blocks[$match[1]] ??
-                (isset($this->words[$match[1]]) ? self::word($this->words[$match[1]]) : $match[0]),
+                (isset($this->words[$match[1]]) ? ShellWord::of($this->words[$match[1]]) : $match[0]),
             $command,
         );
     }
@@ -104,13 +111,5 @@ final readonly class Values
             fn (array $match): string => $this->words[$match[1]] ?? $match[0],
             $text,
         );
-    }
-
-    /** Single-quoted for a POSIX shell unless every character is harmless. */
-    private static function word(string $value): string
-    {
-        return preg_match('~^[A-Za-z0-9_./:@%+=,-]+$~D', $value) === 1
-            ? $value
-            : "'".str_replace("'", "'\\''", $value)."'";
     }
 }
