@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Stores\BackupsController;
 use App\Http\Controllers\Stores\StoresController;
 use Illuminate\Support\Facades\Route;
 
@@ -10,7 +11,14 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/stores', StoresController::class)->name('stores');
 });
 
-// Keeping.
+// Keeping. Where the copies of a house lie, and what opens them, is nothing for guests.
 Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/stores/note', [StoresController::class, 'note'])->name('stores.note');
+    Route::get('/stores/backups', [BackupsController::class, 'index'])->name('backups');
+    Route::post('/stores/backups', [BackupsController::class, 'store'])->name('backups.add');
+    Route::post('/stores/backups/said', [BackupsController::class, 'said'])->name('backups.said');
+    Route::post('/stores/backups/{backup}', [BackupsController::class, 'update'])->name('backups.change');
+    Route::post('/stores/backups/{backup}/away', [BackupsController::class, 'away'])->name('backups.away');
+    Route::post('/stores/backups/{backup}/drill', [BackupsController::class, 'drill'])->name('backups.drill');
+    Route::get('/stores/backups/{backup}/{file}', [BackupsController::class, 'file'])->name('backups.file');
 });

@@ -18,6 +18,7 @@ use Burrow\Reach\NameLeadsHere;
 use Burrow\Reach\Openings;
 use Burrow\Reach\OutsideAnswers;
 use Burrow\Reach\TravellersAway;
+use Burrow\Stores\Backup\BackupConcern;
 use Burrow\Stores\StoresConcern;
 use Burrow\Upkeep\SharedSwitches;
 use Burrow\Upkeep\Updates;
@@ -39,6 +40,7 @@ final class Concerns
             new EngineGroups(),
             new Certificates(),
             new StoresConcern(),
+            new BackupConcern(),
             new Openings(),
             new TravellersAway(),
             new OutsideAnswers(),

@@ -11,6 +11,7 @@ use Burrow\Household\Access;
 use Burrow\Household\Box;
 use Burrow\Household\BoxParts;
 use Burrow\Household\Certificate;
+use Burrow\Household\Copying;
 use Burrow\Household\Dependency;
 use Burrow\Household\DoorState;
 use Burrow\Household\DriveHealth;
@@ -380,6 +381,46 @@ final class DatabaseRecords implements Records
         }
 
         return $certificates;
+    }
+
+    public function copyings(): array
+    {
+        $drills = DB::table('restore_drills')
+            ->orderBy('tried_at')
+            ->get(['backup_id', 'tried_at', 'worked', 'minutes'])
+            // The last one of each counts.
+            ->keyBy('backup_id');
+        $rows = DB::table('backups')
+            ->join('boxes', 'boxes.id', '=', 'backups.box_id')
+            ->leftJoin('boxes AS targets', 'targets.id', '=', 'backups.target_box_id')
+            ->where('boxes.network_id', $this->network->id)
+            ->whereNotNull('boxes.name')
+            ->orderBy('backups.id')
+            ->get(['backups.*', 'boxes.name AS box', 'targets.name AS target']);
+
+        return array_values(
+            $rows
+                ->map(function (stdClass $row) use ($drills): Copying {
+                    $drill = $drills[$row->id] ?? null;
+
+                    return new Copying(
+                        (int) $row->id,
+                        (string) $row->box,
+                        (string) $row->name,
+                        (string) ($row->target ?? $row->target_host),
+                        (bool) $row->elsewhere,
+                        $row->school === 'archive',
+                        (string) $row->key_kept_at !== '',
+                        $this->time($row->ran_at),
+                        $this->time($row->failed_at),
+                        (string) $row->failed_because,
+                        $this->time($drill?->tried_at),
+                        (bool) $drill?->worked,
+                        is_numeric($drill?->minutes) ? (int) $drill->minutes : null,
+                    );
+                })
+                ->all(),
+        );
     }
 
     public function outsideName(): ?OutsideName

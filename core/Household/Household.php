@@ -46,6 +46,9 @@ final class Household
     /** @var list<Certificate>|null */
     private ?array $certificates = null;
 
+    /** @var list<Copying>|null */
+    private ?array $copyings = null;
+
     /** @param  DateTimeImmutable  $now  in the network's zone */
     public function __construct(
         private readonly Records $records,
@@ -124,6 +127,12 @@ final class Household
     public function certificates(): array
     {
         return $this->certificates ??= $this->records->certificates();
+    }
+
+    /** @return list<Copying> what is copied of the boxes */
+    public function copyings(): array
+    {
+        return $this->copyings ??= $this->records->copyings();
     }
 
     /** Under which name the house is reached from outside; null where it has none. */

@@ -45,4 +45,7 @@ interface Records
 
     /** Null where the house has no name outside. */
     public function outsideName(): ?OutsideName;
+
+    /** @return list<Copying> what is copied of the boxes */
+    public function copyings(): array;
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Demo\DemoLogins;
+use App\Models\Backup;
 use App\Models\Box;
 use App\Models\Dependency;
 use App\Models\Desk;
@@ -142,7 +143,10 @@ class DemoSeeder extends Seeder
             'device' => 'the tray slicer of the reading room desk',
             'holder' => 'desk',
             'kind' => 'program',
-            'service_id' => $boxes['seedpress']->services()->where('purpose', '!=', 'remote login')->value('id'),
+            'service_id' => $boxes['seedpress']
+                ->services()
+                ->where('purpose', '!=', 'remote login')
+                ->value('id'),
             'given_on' => now()->subDays(120),
             'starts_alone' => true,
             'taken_back_by' => 'The printer host’s page: Settings, Application keys',
@@ -166,6 +170,42 @@ class DemoSeeder extends Seeder
             'uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7',
             'mount_point' => '/srv/store',
             'share' => 'store',
+        ]);
+        $near = Backup::query()->create([
+            'box_id' => $boxes['larder']->id,
+            'name' => 'seed-scans',
+            'paths' => ['/srv/store', '/etc/samba/smb.conf', '/etc/fstab'],
+            'target_box_id' => $boxes['dewpoint']->id,
+            'target_account' => 'copies',
+            'target_folder' => '/srv/copies/larder',
+            'full_bytes' => 212_400_000_000,
+            'changed_bytes' => 640_000_000,
+            'seconds' => 512,
+            'ran_at' => now()->subHours(13),
+        ]);
+        $near->drills()->create([
+            'tried_at' => now()->subDays(210),
+            'what' => 'the folder of beans, opened on the reading room desk',
+            'minutes' => 14,
+            'worked' => true,
+        ]);
+        Backup::query()->create([
+            'box_id' => $boxes['larder']->id,
+            'name' => 'seed-scans-away',
+            'paths' => ['/srv/store'],
+            'school' => 'archive',
+            'target_host' => 'copies.example.net',
+            'target_account' => 'seeds',
+            'target_folder' => '/home/seeds/copies',
+            'elsewhere' => true,
+            'key_kept_at' => 'the sealed envelope in the office',
+            'runs_at' => '03:40',
+            'keep_daily' => 2,
+            'keep_weekly' => 4,
+            'keep_monthly' => 3,
+            'full_bytes' => 198_100_000_000,
+            'seconds' => 17_300,
+            'ran_at' => now()->subDay(),
         ]);
         Dependency::query()->create([
             'box_id' => $boxes['lantern']->id,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Burrow\Household\Box;
 use Burrow\Household\BoxParts;
+use Burrow\Household\Copying;
 use Burrow\Household\Dependency;
 use Burrow\Household\DoorState;
 use Burrow\Household\Hearing;
@@ -69,7 +70,8 @@ function dweller(string $name, mixed ...$with): Box
  * @param  list<WayIn>  $waysIn
  * @param  array{fills?: list<Burrow\Household\Fill>, drives?: list<Burrow\Household\DriveHealth>}  $stores
  * @param  list<Burrow\Household\Trial>  $trials
- * @param  array{filters?: list<Burrow\Household\PacketFilter>, groups?: list<Burrow\Household\EngineGroup>, certificates?: list<Burrow\Household\Certificate>, name?: Burrow\Household\OutsideName}  $told
+ * @param  array{filters?: list<Burrow\Household\PacketFilter>, groups?: list<Burrow\Household\EngineGroup>, certificates?: list<Burrow\Household\Certificate>, name?: Burrow\Household\OutsideName,
+ *     copyings?: list<Burrow\Household\Copying>}  $told
  */
 function household(
     array $boxes,
@@ -177,6 +179,27 @@ function household(
         public function certificates(): array
         {
             return $this->told['certificates'] ?? [];
+        }
+
+        public function copyings(): array
+        {
+            // All is copied elsewhere and was brought back, unless a test says otherwise.
+            return $this->told['copyings'] ??
+                array_map(
+                    fn (Box $box): Copying => new Copying(
+                        $box->id,
+                        $box->name,
+                        $box->name,
+                        'copies.example.net',
+                        elsewhere: true,
+                        encrypted: true,
+                        keyKept: true,
+                        ran: new DateTimeImmutable(THREE_O_CLOCK),
+                        tried: new DateTimeImmutable(THREE_O_CLOCK),
+                        worked: true,
+                    ),
+                    $this->boxes,
+                );
         }
 
         public function outsideName(): ?Burrow\Household\OutsideName

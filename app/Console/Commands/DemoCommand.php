@@ -35,6 +35,8 @@ final class DemoCommand extends Command
         'certificates',
         'fill_samples',
         'health_samples',
+        'restore_drills',
+        'backups',
         'outside_trials',
         'ways_in',
         'services',

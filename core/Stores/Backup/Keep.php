@@ -40,9 +40,13 @@ final readonly class Keep
         $stamps = array_values(array_filter($stamps, fn (string $one): bool => self::time($one) !== null));
         rsort($stamps);
         $kept = array_slice($stamps, 0, 1);
-        foreach (
-            ['Ymd' => $this->daily, 'oW' => $this->weekly, 'Ym' => $this->monthly, 'Y' => $this->yearly] as $period => $most
-        ) {
+        $periods = [
+            'Ymd' => $this->daily,
+            'oW' => $this->weekly,
+            'Ym' => $this->monthly,
+            'Y' => $this->yearly,
+        ];
+        foreach ($periods as $period => $most) {
             $seen = [];
             foreach ($stamps as $stamp) {
                 $in = self::time($stamp)?->format($period) ?? '';

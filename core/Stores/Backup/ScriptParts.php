@@ -27,7 +27,9 @@ final class ScriptParts
         target={$q("{$plan->account}@{$plan->host}")}
         folder={$q($plan->folder)}
         # One connection for all that is asked of the other machine.
-        ssh=(ssh -o BatchMode=yes -o ControlMaster=auto -o ControlPersist=30 -o ControlPath="\$work/ssh" -o ConnectTimeout=20 -p {$plan->port} -i {$q($plan->identity)})
+        ssh=(ssh -o BatchMode=yes -o ControlMaster=auto -o ControlPersist=30 -o ControlPath="\$work/ssh" -o ConnectTimeout=20 -p {$plan->port} -i {$q(
+            $plan->identity,
+        )})
         say() { echo "backup \$name: \$*"; }
         stop() { say "STOPPED: \$*"; exit 1; }
         # Each word is quoted once more: the other machine's shell reads it again.

@@ -72,7 +72,7 @@
                     @forelse ($status['line']['openings'] as $key => $to)
                         <form method="post" action="{{ route('bench.opening') }}" class="row tight">@csrf
                             <input type="hidden" name="opening" value="{{ $key }}"><span class="mono">{{ $key }} → {{ $to['address'] }}:{{ $to['port'] }}</span>
-                            <button class="link" aria-label="Close {{ $key }} in the bench's router">Close it</button></form>
+                            <button class="link" aria-label="Close it: {{ $key }} in the bench's router">Close it</button></form>
                     @empty
                         <p class="soft">Nothing.</p>
                     @endforelse

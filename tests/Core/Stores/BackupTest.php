@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Household\Copying;
+use Burrow\Net\Ipv4;
+use Burrow\Quantity\Bytes;
+use Burrow\Stores\Backup\BackupConcern;
+use Burrow\Stores\Backup\Counted;
+use Burrow\Stores\Backup\Keep;
+use Burrow\Stores\Backup\Said;
+use Burrow\Stores\Backup\TypedBackup;
+
+// Copies: which are kept, what is said of them, and what their scripts said.
+
+/** A copy of larder's that went well this morning and was brought back a month ago. */
+function copying(mixed ...$with): Copying
+{
+    foreach (['ran', 'failed', 'tried'] as $moment) {
+        if (is_string($with[$moment] ?? null)) {
+            $with[$moment] = new DateTimeImmutable($with[$moment]);
+        }
+    }
+
+    return new Copying(
+        ...[
+            'id' => 1,
+            'box' => 'larder',
+            'name' => 'seeds',
+            'to' => 'dewpoint',
+            'elsewhere' => false,
+            'encrypted' => false,
+            'keyKept' => false,
+            'ran' => new DateTimeImmutable('2026-11-25 02:31'),
+            'tried' => new DateTimeImmutable('2026-10-20 11:00'),
+            'worked' => true,
+            ...$with,
+        ],
+    );
+}
+
+/** @param  list<Copying>  $copyings */
+function saidOf(array $copyings, array $boxes = []): array
+{
+    $house = household($boxes ?: [dweller('larder', job: 'file-store')], told: ['copyings' => $copyings]);
+
+    return (new BackupConcern())->findings($house)->codes();
+}
+
+test('what is said of a copy', function (array $with, array $codes): void {
+    $away = copying(name: 'away', to: 'copies.example.net', elsewhere: true, encrypted: true, keyKept: true);
+    expect(saidOf([copying(...$with), $away]))->toBe($codes);
+})->with([
+    'all is well' => [[], []],
+    'late' => [['ran' => '2026-11-22 02:31'], ['stores.copy_late']],
+    'two days are not late yet' => [['ran' => '2026-11-23 02:31'], []],
+    'never seen to run' => [['ran' => null, 'tried' => null], ['stores.copy_never_ran']],
+    'stopped since' => [['failed' => '2026-11-25 03:00', 'because' => 'no room'], ['stores.copy_failed']],
+    'stopped before it went well' => [['failed' => '2026-11-24 03:00'], []],
+    'never brought back' => [['tried' => null], ['stores.never_tried']],
+    'brought back long ago' => [['tried' => '2026-04-01'], ['stores.tried_long_ago']],
+    'brought back, and not whole' => [['worked' => false], ['stores.drill_failed']],
+    'on the box itself' => [['to' => 'larder'], ['stores.same_box']],
+    'elsewhere, and open' => [['elsewhere' => true], ['stores.open_elsewhere']],
+    'a passphrase that dies with the box' => [['encrypted' => true], ['stores.key_on_box_only']],
+]);
+
+test('boxes without a copy: those with the household\'s files are told first', function (): void {
+    $boxes = [dweller('larder', job: 'file-store'), dweller('sieve', job: 'dns-filter'), dweller('bare')];
+    expect(saidOf([], $boxes))
+        ->toBe(['stores.no_copy_of_files', 'stores.no_copy'])
+        ->and(saidOf([copying()], $boxes))
+        ->toBe(['stores.no_copy', 'stores.nothing_elsewhere']);
+});
+
+test('copies are counted: a plan that never ran is none', function (): void {
+    $away = copying(to: 'copies.example.net', elsewhere: true);
+    expect(Counted::of([copying(), $away])->isEnough())
+        ->toBeTrue()
+        ->and(
+            Counted::of([copying(), copying(to: 'copies.example.net', elsewhere: true, ran: null)])->words(),
+        )
+        ->toBe('2 copies (3 wanted), 2 places, none elsewhere (1 wanted)')
+        ->and(Counted::of([copying(to: 'larder'), $away])->words())
+        ->toBe('3 copies, 2 places, 1 elsewhere');
+});
+
+test('grandfather, father and son over two years of nights', function (): void {
+    $keep = new Keep(7, 4, 12, 1);
+    $held = [];
+    for ($day = strtotime('2024-11-25 02:30 UTC'); $day <= strtotime('2026-11-25 02:30 UTC'); $day += 86400) {
+        $held = $keep->kept([...$held, gmdate('Y-m-d\\THis\\Z', $day)]);
+    }
+    expect($held[0])
+        ->toBe('2026-11-25T023000Z')
+        ->and(array_slice($held, 0, 7))
+        ->toBe(
+            array_map(
+                fn (int $i): string => gmdate(
+                    'Y-m-d\\THis\\Z',
+                    strtotime('2026-11-25 02:30 UTC') - $i * 86400,
+                ),
+                range(0, 6),
+            ),
+        )
+        // Sundays end their weeks; the last days of months end theirs.
+        ->and(in_array('2026-11-15T023000Z', $held, true))
+        ->toBeTrue()
+        ->and(in_array('2026-10-31T023000Z', $held, true))
+        ->toBeTrue()
+        ->and(in_array('2025-12-31T023000Z', $held, true))
+        ->toBeTrue()
+        ->and(count($held))
+        ->toBeLessThanOrEqual($keep->copies())
+        ->and($keep->kept($held))
+        ->toBe($held);
+});
+
+test('the newest is kept whatever was said, and what is no copy is nobody\'s', function (): void {
+    expect(
+        (new Keep(0, 0, 0, 1))->kept([
+            '2026-11-25T023000Z',
+            '2026-11-25T003000Z',
+            'notes',
+            '2026-13-01T000000Z',
+        ]),
+    )
+        ->toBe(['2026-11-25T023000Z'])
+        ->and((new Keep())->kept([]))
+        ->toBe([]);
+});
+
+test('room that the copies take is worked out', function (): void {
+    $keep = new Keep(7, 4, 12, 0);
+    expect($keep->room(Bytes::giga(200), Bytes::giga(1))->decimal())
+        ->toBe('572 GB')
+        ->and($keep->roomWorking(Bytes::giga(200), Bytes::giga(1))->result)
+        ->toBe('572 GB')
+        ->and($keep->room(Bytes::of(PHP_INT_MAX), Bytes::of(PHP_INT_MAX))->count)
+        ->toBeGreaterThan(0);
+});
+
+test('what the scripts said is read from a journal and from a terminal', function (): void {
+    $said = Said::all(
+        "Nov 26 02:31 larder backup-seeds[411]: backup seeds: OK 2026-11-26T023001Z files=120 sent=5 total=900 seconds=7 kept=3\n".
+            "noise\nbackup seeds: STOPPED: /srv/store is empty; is its disk mounted? Nothing was copied\r\n".
+            "backup seeds: RESTORED 2026-11-26T023001Z into /srv/tried files=120 differ=2 seconds=61\n".
+            "backup seeds: OK yesterday files=1\n",
+    );
+    expect(
+        array_map(
+            fn (Said $one): array => [$one->what, $one->sent, $one->total, $one->differ, $one->because],
+            $said,
+        ),
+    )->toBe([
+        ['made', 5, 900, 0, ''],
+        ['stopped', 0, 0, 0, '/srv/store is empty; is its disk mounted? Nothing was copied'],
+        ['restored', 0, 0, 2, ''],
+    ]);
+    expect($said[0]->stamp?->getTimestamp())->toBe(strtotime('2026-11-26 02:30:01 UTC'));
+});
+
+test('a backup that cannot be is told at its field', function (array $with, array $fields): void {
+    $house = household([
+        dweller('larder', job: 'file-store', address: Ipv4::parse('172.22.8.11')),
+        dweller('wren'),
+    ]);
+    $typed = [
+        'backup_box' => (string) crc32('larder'),
+        'backup_name' => 'seeds',
+        'paths' => "/srv/store\n/etc/fstab",
+        'target_host' => 'copies.example.net',
+        'target_account' => 'copies',
+        'target_folder' => '/srv/copies',
+        'runs_at' => '02:30',
+        'keep_daily' => '7',
+        ...$with,
+    ];
+    $judged = TypedBackup::of($house, $typed);
+    expect(array_map(fn ($one): ?string => $one->place?->field, $judged->findings->list))->toBe($fields);
+})->with([
+    'all is well' => [[], []],
+    'no box' => [['backup_box' => '7'], ['backup_box']],
+    'a name with a blank' => [['backup_name' => 'seed scans'], ['backup_name']],
+    'nothing to copy' => [['paths' => " \n"], ['paths']],
+    'what the system makes' => [['paths' => '/proc/1'], ['paths']],
+    'a path that climbs' => [['paths' => '/srv/../etc'], ['paths']],
+    'the root' => [['paths' => '/'], ['paths']],
+    'nowhere' => [['target_host' => ''], ['target_host']],
+    'an option as a host' => [['target_host' => '-oProxyCommand=x'], ['target_host']],
+    'a box without an address' => [['target_box' => (string) crc32('wren')], ['target_box']],
+    'an account that is none' => [['target_account' => 'a b'], ['target_account']],
+    'no time' => [['runs_at' => '24:00'], ['runs_at']],
+    'nothing is kept' => [['keep_daily' => '0'], ['keep_daily']],
+    'too many' => [['keep_daily' => '4000'], ['keep_daily', 'keep_daily']],
+    'no port' => [['target_port' => '0'], ['target_port']],
+    'a database without its file' => [['database' => 'sqlite'], ['database_file']],
+]);
