@@ -2,18 +2,23 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Stores\ArraysController;
 use App\Http\Controllers\Stores\BackupsController;
+use App\Http\Controllers\Stores\RightsController;
 use App\Http\Controllers\Stores\StoresController;
 use Illuminate\Support\Facades\Route;
 
 // Looking.
 Route::middleware('auth')->group(function (): void {
     Route::get('/stores', StoresController::class)->name('stores');
+    Route::get('/stores/arrays', ArraysController::class)->name('arrays');
 });
 
 // Keeping. Where the copies of a house lie, and what opens them, is nothing for guests.
 Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/stores/note', [StoresController::class, 'note'])->name('stores.note');
+    Route::get('/stores/rights', [RightsController::class, 'index'])->name('rights');
+    Route::post('/stores/rights', [RightsController::class, 'read'])->name('rights.read');
     Route::get('/stores/backups', [BackupsController::class, 'index'])->name('backups');
     Route::post('/stores/backups', [BackupsController::class, 'store'])->name('backups.add');
     Route::post('/stores/backups/said', [BackupsController::class, 'said'])->name('backups.said');

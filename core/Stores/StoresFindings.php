@@ -398,4 +398,88 @@ final class StoresFindings
             $at,
         );
     }
+
+    public static function saidTwice(
+        string $share,
+        string $one,
+        string $other,
+        int $first,
+        int $second,
+    ): Finding {
+        return Finding::note(
+            'stores.said_twice',
+            "[{$share}] says “{$one}” in line {$first} and “{$other}” in line {$second}, which is the same.",
+            'Whoever changes one of them will wonder why nothing happens: the last one counts.',
+            "Take line {$first} out.",
+            Place::file('smb.conf', $second),
+        );
+    }
+
+    public static function contradicts(
+        string $share,
+        string $one,
+        string $other,
+        int $first,
+        int $second,
+    ): Finding {
+        return Finding::warn(
+            'stores.contradicts',
+            "[{$share}]: “{$one}” in line {$first} and “{$other}” in line {$second} contradict each other.",
+            'They are words for the same thing (smb.conf(5)), and the last one counts.',
+            'Take out the one that is not meant.',
+            Place::file('smb.conf', $second),
+        );
+    }
+
+    public static function guestsAndNames(string $share): Finding
+    {
+        return Finding::warn(
+            'stores.guests_and_names',
+            "[{$share}] lets guests in and names its users as well.",
+            'A guest is nobody, and nobody is not among the names: guests are kept out after all.',
+            'Take out guest ok, or valid users.',
+        );
+    }
+
+    public static function likeAnAccount(string $share): Finding
+    {
+        return Finding::warn(
+            'stores.like_an_account',
+            "[{$share}] is called like an account, and [homes] gives each account a share of its name.",
+            'Which of the two somebody gets depends on who asks.',
+            'Call it otherwise, or take [homes] out.',
+        );
+    }
+
+    public static function guestsWrite(string $share): Finding
+    {
+        return Finding::warn(
+            'stores.guests_write',
+            "[{$share}] lets anybody in the network write, without an account.",
+            'One infected machine is enough to encrypt all of it.',
+            'Let guests read only, and give those who write an account.',
+        );
+    }
+
+    public static function tooFewDisks(string $level, int $least): Finding
+    {
+        return Finding::stop(
+            'stores.too_few_disks',
+            ucfirst($level)." wants at least {$least} disks.",
+            'With fewer there is nothing to rebuild from.',
+            'Add disks, or choose another arrangement.',
+            Place::field('disks'),
+        );
+    }
+
+    public static function notDisks(string $field): Finding
+    {
+        return Finding::stop(
+            'stores.not_disks',
+            'The sizes of 1 to 24 disks in TB are missing.',
+            'A size is a number from 0.01 to 100.',
+            'Write them with blanks between: 4 4 8.',
+            Place::field($field),
+        );
+    }
 }

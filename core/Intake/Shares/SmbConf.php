@@ -57,6 +57,31 @@ final class SmbConf
     }
 
     /**
+     * Every parameter as it stands, with its line; names without blanks and in small letters.
+     *
+     * @return list<array{section: string, key: string, value: string, line: int}>
+     */
+    public static function parameters(string $text): array
+    {
+        $all = [];
+        $at = 'global';
+        foreach (self::lines($text) as $number => $line) {
+            if (preg_match('/^\[\s*(.{1,80}?)\s*\]$/', $line, $m) === 1) {
+                $at = $m[1];
+            } elseif (preg_match('/^([^=]{1,80}?)\s*=\s*(.*)$/', $line, $m) === 1) {
+                $all[] = [
+                    'section' => $at,
+                    'key' => strtolower((string) preg_replace('/\s+/', '', $m[1])),
+                    'value' => trim($m[2]),
+                    'line' => $number,
+                ];
+            }
+        }
+
+        return $all;
+    }
+
+    /**
      * @param  array<string, string>  $share
      * @return array<string, string>
      */

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Stores;
+
+use Burrow\Intake\Intake;
+use Burrow\Intake\System\GroupFact;
+use Burrow\Stores\Rights\Folder;
+use Burrow\Stores\Rights\Person;
+use Burrow\Stores\Rights\Rights;
+use Burrow\Stores\Rights\Share;
+use Burrow\Stores\Rights\SmbLook;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Who may do what with which share in the end, from what a box tells. Nothing of it is kept. */
+final class RightsController
+{
+    /** Letters that are taken back to the page. */
+    private const LONGEST = 40_000;
+
+    private const PEOPLE = 30;
+
+    private const SHARES = 60;
+
+    /** Groups that are of the system, and no person's. */
+    private const NOT_PEOPLE = ['root', 'nobody', 'nogroup', 'daemon', 'www-data'];
+
+    public function index(): View
+    {
+        $pasted = is_string(old('pasted')) ? old('pasted') : '';
+        $shares = array_slice(Share::all($pasted), 0, self::SHARES);
+        $groups = Intake::standard()->read('groups', self::groupLines($pasted))->all(GroupFact::class);
+        $rights = new Rights(Rights::members($groups), Folder::all($pasted));
+        $people = $this->people($shares, $groups);
+
+        return view('stores.rights', [
+            'pasted' => $pasted,
+            'shares' => $shares,
+            'people' => $people,
+            'rights' => $rights,
+            'findings' => $pasted === '' ? null : SmbLook::over($pasted, $people),
+            'guest' => Person::guest(),
+        ]);
+    }
+
+    public function read(Request $request): RedirectResponse
+    {
+        $pasted = $request->string('pasted')->value();
+        $back = redirect()
+            ->to(route('rights').'#matrix')
+            ->withInput(['pasted' => mb_substr($pasted, 0, self::LONGEST)]);
+
+        return Share::all($pasted) === []
+            ? $back->with(
+                'told',
+                'No share with a path stands in this text; it wants the sections of smb.conf.',
+            )
+            : $back;
+    }
+
+    /**
+     * Accounts that a share names, and those that are in a group it names.
+     *
+     * @param  list<Share>  $shares
+     * @param  list<GroupFact>  $groups
+     * @return list<string>
+     */
+    private function people(array $shares, array $groups): array
+    {
+        $people = $named = [];
+        foreach ($shares as $share) {
+            foreach (['validusers', 'invalidusers', 'readlist', 'writelist', 'adminusers'] as $key) {
+                foreach ($share->list($key) as $one) {
+                    $name = ltrim($one, '@+&');
+                    $name === $one ? ($people[$name] = $name) : ($named[$name] = true);
+                }
+            }
+        }
+        foreach ($groups as $group) {
+            // Somebody's own group, as Debian makes one for each account from 1000 on.
+            if (($group->number ?? 0) >= 1000 && $group->accounts === []) {
+                $people[$group->group] = $group->group;
+            }
+            foreach (isset($named[$group->group]) ? $group->accounts : [] as $account) {
+                $people[$account] = $account;
+            }
+        }
+        $people = array_diff_key($people, array_flip(self::NOT_PEOPLE));
+        ksort($people);
+
+        return array_slice(
+            array_values(array_filter($people, fn (string $one): bool => ! str_contains($one, '%'))),
+            0,
+            self::PEOPLE,
+        );
+    }
+
+    /** Only lines of groups, among all that was pasted. */
+    private static function groupLines(string $pasted): string
+    {
+        preg_match_all(
+            '/^[A-Za-z_][\w.-]*:[^:\s]{0,2}:\d+:[\w.,$-]*$/m',
+            str_replace("\r", '', $pasted),
+            $all,
+        );
+
+        return implode("\n", $all[0]);
+    }
+}

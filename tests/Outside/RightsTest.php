@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Intake\Intake;
+use Burrow\Intake\System\GroupFact;
+use Burrow\Stores\Rights\Folder;
+use Burrow\Stores\Rights\Person;
+use Burrow\Stores\Rights\Rights;
+use Burrow\Stores\Rights\Share;
+
+// Who may do what with a share, as we work it out, against the file service that lets them.
+
+/** One share with rules of the kinds that people write. */
+function someShare(int $number, string $path): string
+{
+    $any = fn (array $of): string => $of[array_rand($of)];
+    $who = fn (): string => $any([
+        'warden',
+        'desk',
+        'kiosk',
+        '@seeds',
+        '+seeds',
+        'warden desk',
+        'desk, @seeds',
+        'nobody',
+        '"kiosk"',
+    ]);
+    $lines = ["[s{$number}]", "path = {$path}"];
+    foreach (
+        [
+            [2, fn (): string => 'read only = '.$any(['yes', 'no'])],
+            [3, fn (): string => $any(['writable', 'writeable', 'write ok']).' = '.$any(['yes', 'no'])],
+            [3, fn (): string => $any(['guest ok', 'public']).' = yes'],
+            [6, fn (): string => 'guest only = yes'],
+            [3, fn (): string => 'valid users = '.$who()],
+            [5, fn (): string => 'invalid users = '.$who()],
+            [4, fn (): string => 'read list = '.$who()],
+            [3, fn (): string => 'write list = '.$who()],
+            [7, fn (): string => 'force user = '.$any(['warden', 'desk'])],
+            [6, fn (): string => 'force group = '.$any(['seeds', '+seeds'])],
+            [9, fn (): string => 'admin users = '.$any(['desk', '@seeds'])],
+        ] as [$one, $line]
+    ) {
+        mt_rand(1, $one) === 1 && ($lines[] = $line());
+    }
+
+    return implode("\n   ", $lines)."\n";
+}
+
+test('what a real file service lets three people and a guest do is what the matrix says', function (): void {
+    $folder = scratch();
+    chmod($folder, 0755);
+    mt_srand(21);
+    foreach (['private', 'lock', 'state', 'cache', 'pid', 'log', 'shares'] as $one) {
+        mkdir("{$folder}/{$one}", 0755);
+    }
+    $socket = stream_socket_server('tcp://127.0.0.1:0');
+    $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
+    fclose($socket);
+    $people = ['warden' => 4001, 'desk' => 4002, 'kiosk' => 4003];
+    $passwd = (string) file_get_contents('/etc/passwd');
+    $group = (string) file_get_contents('/etc/group')."seeds:x:4100:warden,desk\n";
+    foreach ($people as $name => $id) {
+        $passwd .= "{$name}:x:{$id}:{$id}::/nonexistent:/bin/false\n";
+        $group .= "{$name}:x:{$id}:\n";
+    }
+    file_put_contents("{$folder}/passwd", $passwd);
+    file_put_contents("{$folder}/group", $group);
+    $conf = <<<CONF
+    [global]
+       workgroup = HOUSE
+       server role = standalone server
+       map to guest = bad user
+       smb ports = {$port}
+       interfaces = lo
+       bind interfaces only = yes
+       disable netbios = yes
+       load printers = no
+       printing = bsd
+       printcap name = /dev/null
+       disable spoolss = yes
+       passdb backend = tdbsam:{$folder}/private/passdb.tdb
+       private dir = {$folder}/private
+       lock directory = {$folder}/lock
+       state directory = {$folder}/state
+       cache directory = {$folder}/cache
+       pid directory = {$folder}/pid
+       ncalrpc dir = {$folder}/ncalrpc
+       log file = {$folder}/log/%m
+
+    CONF;
+    $ask = $stat = '';
+    for ($number = 0; $number < 40; $number++) {
+        $path = "{$folder}/shares/s{$number}";
+        mkdir($path);
+        [$owner, $of, $mode] = [
+            ['warden' => 4001, 'desk' => 4002, 'root' => 0][
+                ($whose = ['warden', 'desk', 'root'][mt_rand(0, 2)])
+            ],
+            ['seeds' => 4100, 'kiosk' => 4003][($which = ['seeds', 'kiosk'][mt_rand(0, 1)])],
+            [0700, 0750, 0770, 0755, 0775, 0777, 02770, 01777][mt_rand(0, 7)],
+        ];
+        chown($path, $owner);
+        chgrp($path, $of);
+        chmod($path, $mode);
+        $modes = trim(run("stat -c %A {$path}")['out']);
+        $stat .= "{$modes} {$whose} {$which} {$path}\n";
+        $conf .= someShare($number, $path);
+        foreach ([...array_keys($people), 'guest'] as $name) {
+            $ask .= "{$name} s{$number}\n";
+        }
+    }
+    file_put_contents("{$folder}/smb.conf", $conf);
+    file_put_contents("{$folder}/ask", $ask);
+    $said = run('unshare --mount bash '.__DIR__."/smbd.sh {$folder} {$port}");
+    expect($said['exit'])->toBe(0, $said['all']);
+
+    $groups = Intake::standard()->read('groups', $group)->all(GroupFact::class);
+    $rights = new Rights(Rights::members($groups), Folder::all($stat));
+    $shares = [];
+    foreach (Share::all($conf) as $share) {
+        $shares[$share->name] = $share;
+    }
+    expect($shares)->toHaveCount(40);
+    $other = [];
+    $counts = [];
+    foreach (explode("\n", trim($said['out'])) as $line) {
+        [$name, $share, $reads, $writes] = explode(' ', $line);
+        $right = $rights->of($shares[$share], $name === 'guest' ? Person::guest() : $rights->person($name));
+        $told = ($right->reads ? 'yes' : 'no').' '.($right->writes ? 'yes' : 'no');
+        $counts["{$reads} {$writes}"] = ($counts["{$reads} {$writes}"] ?? 0) + 1;
+        $told === "{$reads} {$writes}" ||
+            ($other[] = "{$name} {$share}: {$reads} {$writes}, and not {$told}; {$right->because}");
+    }
+    expect($other)
+        ->toBe([])
+        ->and(array_sum($counts))
+        ->toBe(160)
+        // Each of the three is met often.
+        ->and(min($counts['yes yes'] ?? 0, $counts['yes no'] ?? 0, $counts['no no'] ?? 0))
+        ->toBeGreaterThan(15);
+});

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+// Who may do what, and several disks, as pages.
+
+const TOLD_BY_LARDER = <<<'TEXT'
+[global]
+   workgroup = HOUSE
+[homes]
+   browseable = no
+[store]
+   path = /srv/store
+   read only = no
+   writable = no
+   valid users = @seeds
+   write list = warden
+[kiosk]
+   path = /srv/<b>show</b>
+   guest ok = yes
+   read only = no
+root:x:0:
+seeds:x:1100:warden,desk
+warden:x:1000:
+desk:x:1001:
+kiosk:x:1002:
+drwxrwx--- warden seeds /srv/store
+drwxr-xr-x root root /srv/<b>show</b>
+TEXT;
+
+test(
+    'what a box tells becomes a matrix, with the reason of each cell, and is looked over',
+    function (): void {
+        $this->asKeeper()
+            ->followingRedirects()
+            ->post('/stores/rights', ['pasted' => TOLD_BY_LARDER])
+            ->assertSee('2 shares, 3 accounts and guests.')
+            ->assertSeeInOrder([
+                'store',
+                'The share is read-only.',
+                'Kiosk is not among its valid users.',
+                'Share and folder let owner do both.',
+            ])
+            ->assertSee('“readonly” in line 7 and “writable” in line 8 contradict each other')
+            ->assertSee('[kiosk] is called like an account')
+            ->assertSee('lets anybody in the network write')
+            ->assertSee('/srv/&lt;b&gt;show&lt;/b&gt;', false)
+            ->assertDontSee('<b>show</b>', false);
+    },
+);
+
+test('a text without a share is told to be none, and stays', function (): void {
+    $this->asKeeper()
+        ->followingRedirects()
+        ->post('/stores/rights', ['pasted' => 'a kettle'])
+        ->assertSee('No share with a path stands in this text')
+        ->assertSee('a kettle');
+});
+
+test('arrangements of disks are compared, and sizes that are none are told', function (): void {
+    $this->asGuest()
+        ->get('/stores/arrays?disks=4+4+8')
+        ->assertOk()
+        ->assertSee('8.0 TB')
+        ->assertSee('4.0 TB of larger disks unused')
+        ->assertSee('wants at least 4 disks');
+    foreach (['', '0', 'x', '-4', '4 4 1e9', str_repeat('4 ', 30), '<b>'] as $disks) {
+        $this->get('/stores/arrays?'.http_build_query(['disks' => $disks]))
+            ->assertOk()
+            ->assertSee('The sizes of 1 to 24 disks in TB are missing.');
+    }
+    $this->get('/stores/arrays?disks=0.01&rate=0&bus=-4')->assertOk();
+});
+
+test('a guest does not work out who may do what', function (): void {
+    $this->asGuest()->get('/stores/rights')->assertForbidden();
+});
