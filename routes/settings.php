@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Settings\DeskController;
+use App\Http\Controllers\Settings\HouseholdFileController;
 use App\Http\Controllers\Settings\SettingsController;
 use Illuminate\Support\Facades\Route;
 
@@ -14,6 +15,7 @@ Route::middleware('auth')->group(function (): void {
 
 // Keeping.
 Route::middleware(['auth', 'keeper'])->group(function (): void {
+    Route::get('/settings/household.json', HouseholdFileController::class)->name('household');
     Route::post('/settings/desks', [DeskController::class, 'store'])->name('desks.store');
     Route::delete('/settings/desks/{desk}', [DeskController::class, 'destroy'])->name('desks.drop');
     Route::post('/settings', [SettingsController::class, 'update'])->name('settings.update');

@@ -38,6 +38,19 @@
         <h2>Desk computers</h2>
         <p>The computers at which cards are written, with what they have and lack. <a href="{{ route('desks') }}">Describe them</a></p>
     </section>
+    @if (auth()->user()->isKeeper())
+        <section class="sheet">
+            <h2>The household as a file</h2>
+            <p>All that is in the record as one JSON, without its logins, under a schema that ships: <a href="{{ route('household') }}">fetch it</a>. Another copy takes it with <code>./burrow import FILE</code>, looks it over first and backs up what is there.
+                What brings this copy back as it was is <code>./burrow backup FILE</code> and <code>./burrow restore FILE</code>; one is made each night under <code>var/backup</code>.</p>
+            <ol class="plain-steps">
+                <li>To move to another machine: <code>./burrow backup household.tar.gz</code> here.</li>
+                <li>There: fetch the program, <code>./burrow up</code>, then <code>./burrow restore household.tar.gz</code>; logins come along.</li>
+                <li>Open its page there and look whether boxes answer; only then <code>./burrow down</code> here. Two copies that ask the same boxes do no harm, and tell you everything twice.</li>
+                <li>Give it the old one’s name (<code>BURROW_HOSTS</code>) or address, so that links go on leading there.</li>
+            </ol>
+        </section>
+    @endif
     <form class="sheet" method="post" action="{{ route('logout') }}">@csrf<p>Logged in as <b>{{ auth()->user()->name }}</b>,
             {{ auth()->user()->isKeeper() ? 'keeper' : 'guest, read only' }}.</p>
         <div class="row"><button class="ghost">Log out</button></div>
