@@ -12,6 +12,9 @@ Route::middleware('auth')->group(function (): void {
 
 // Keeping.
 Route::middleware(['auth', 'keeper'])->group(function (): void {
+    Route::get('/upkeep/plan.ics', [UpkeepController::class, 'calendar'])->name('upkeep.calendar');
+    Route::post('/upkeep/hours', [UpkeepController::class, 'hours'])->name('upkeep.hours');
+    Route::post('/upkeep/hours/{rhythm}/away', [UpkeepController::class, 'noHours'])->name('upkeep.no-hours');
     Route::post('/boxes/{box}/updated', [UpkeepController::class, 'updated'])->name('box.updated');
     Route::post('/upkeep/doubts/{doubt}', [UpkeepController::class, 'answered'])->name('doubt.answered');
     Route::post('/upkeep/steps/{step}', [UpkeepController::class, 'again'])->name('step.again');

@@ -41,6 +41,7 @@ final readonly class HouseholdFile
         'drawer_parts',
         'plans',
         'image_records',
+        'hours',
         'boxes',
         'box_jobs',
         'box_dependencies',

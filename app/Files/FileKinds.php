@@ -34,6 +34,7 @@ use Burrow\Stores\Write\ExportsFile;
 use Burrow\Stores\Write\FstabFile;
 use Burrow\Stores\Write\SfdiskScript;
 use Burrow\Stores\Write\SmbFile;
+use Burrow\Upkeep\Write\CalendarFile;
 
 /** All kinds of files that are written at the terminal, by name. */
 final class FileKinds
@@ -73,6 +74,7 @@ final class FileKinds
                 new ApplyScript(),
                 new ReservedPorts(),
                 new StartPage(),
+                new CalendarFile(),
             ] as $kind
         ) {
             $kinds[$kind->kind()] = $kind;

@@ -99,6 +99,11 @@ final class Fields
         'key_kept_at' => 120,
         'runs_at' => 5,
         'disks' => 120,
+        'hours_what' => 60,
+        'hours_kind' => 8,
+        'hours_from' => 5,
+        'hours_to' => 5,
+        'through' => 63,
         'rate' => 6,
         'bus' => 6,
         'keep_daily' => 3,
@@ -139,7 +144,7 @@ final class Fields
         'ssids',
     ];
 
-    private const LISTS = ['ports', 'files', 'along', 'plugged', 'schools'];
+    private const LISTS = ['ports', 'files', 'along', 'plugged', 'schools', 'hours_days', 'hours_boxes'];
 
     /** @return int<1, max>|null letters; null: as long as the one who reads it takes */
     public static function longest(string $name): ?int

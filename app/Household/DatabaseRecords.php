@@ -19,6 +19,7 @@ use Burrow\Household\EngineGroup;
 use Burrow\Household\Fill;
 use Burrow\Household\Hearing;
 use Burrow\Household\HeldJob;
+use Burrow\Household\Hours;
 use Burrow\Household\Listing;
 use Burrow\Household\Opening;
 use Burrow\Household\OutsideName;
@@ -53,6 +54,8 @@ final class DatabaseRecords implements Records
     private const MOST_TRIALS = 500;
 
     private const MOST_CERTIFICATES = 2000;
+
+    private const MOST_HOURS = 200;
 
     /** Samples of all file systems that are read for one picture of the house. */
     private const SAMPLES = 20_000;
@@ -419,6 +422,36 @@ final class DatabaseRecords implements Records
                         is_numeric($drill?->minutes) ? (int) $drill->minutes : null,
                     );
                 })
+                ->all(),
+        );
+    }
+
+    public function hours(): array
+    {
+        $time = '/^([01]\d|2[0-3]):[0-5]\d$/D';
+        $rows = DB::table('hours')
+            ->where('network_id', $this->network->id)
+            ->orderBy('id')
+            ->limit(self::MOST_HOURS)
+            ->get();
+
+        return array_values(
+            $rows
+                ->filter(
+                    fn (stdClass $row): bool => preg_match($time, (string) $row->from) === 1 &&
+                        preg_match($time, (string) $row->to) === 1,
+                )
+                ->map(
+                    fn (stdClass $row): Hours => new Hours(
+                        (int) $row->id,
+                        $row->kind === Hours::WINDOW ? Hours::WINDOW : Hours::BUSY,
+                        (string) $row->what,
+                        array_values(array_intersect(Hours::DAYS, explode(' ', (string) $row->days))),
+                        (string) $row->from,
+                        (string) $row->to,
+                        Told::texts($row->boxes),
+                    ),
+                )
                 ->all(),
         );
     }

@@ -49,6 +49,9 @@ final class Household
     /** @var list<Copying>|null */
     private ?array $copyings = null;
 
+    /** @var list<Hours>|null */
+    private ?array $hours = null;
+
     /** @param  DateTimeImmutable  $now  in the network's zone */
     public function __construct(
         private readonly Records $records,
@@ -133,6 +136,12 @@ final class Household
     public function copyings(): array
     {
         return $this->copyings ??= $this->records->copyings();
+    }
+
+    /** @return list<Hours> when boxes are in use, and when somebody may be at work on them */
+    public function hours(): array
+    {
+        return $this->hours ??= $this->records->hours();
     }
 
     /** Under which name the house is reached from outside; null where it has none. */

@@ -48,4 +48,7 @@ interface Records
 
     /** @return list<Copying> what is copied of the boxes */
     public function copyings(): array;
+
+    /** @return list<Hours> the rhythm of the house */
+    public function hours(): array;
 }

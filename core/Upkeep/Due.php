@@ -29,8 +29,12 @@ final readonly class Due
      *
      * @param  non-empty-array<string, int>  $cadences  job => days
      */
-    public static function of(string $box, DateTimeImmutable $last, array $cadences, DateTimeImmutable $now): self
-    {
+    public static function of(
+        string $box,
+        DateTimeImmutable $last,
+        array $cadences,
+        DateTimeImmutable $now,
+    ): self {
         $days = min($cadences);
         $date = $last->modify("+{$days} days");
 

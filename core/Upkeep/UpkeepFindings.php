@@ -162,4 +162,26 @@ final class UpkeepFindings
             'Switch it on before the window, if it is to be done then.',
         );
     }
+
+    public static function endsBefore(string $title, ?Place $place): Finding
+    {
+        return Finding::stop(
+            'upkeep.ends_before',
+            '“'.Words::typed($title).'” ends before it begins.',
+            'A calendar has no place for that.',
+            'Change one of the two.',
+            $place,
+        );
+    }
+
+    public static function hoursWant(string $field, string $found, string $do): Finding
+    {
+        return Finding::stop(
+            'upkeep.hours_want',
+            $found,
+            'The plan keeps out of these hours, or in them.',
+            $do,
+            Place::field($field),
+        );
+    }
 }

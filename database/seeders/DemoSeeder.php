@@ -19,6 +19,7 @@ use App\Models\Measurement;
 use App\Models\Medium;
 use App\Models\Network;
 use App\Models\Opening;
+use App\Models\Rhythm;
 use App\Models\Service;
 use App\Models\Sighting;
 use App\Models\Store;
@@ -171,6 +172,31 @@ class DemoSeeder extends Seeder
             'mount_point' => '/srv/store',
             'share' => 'store',
         ]);
+        foreach (
+            [
+                ['busy', 'film evening', 'fri sat', '19:00', '21:30', ['lantern', 'larder']],
+                [
+                    'busy',
+                    'reading room open',
+                    'tue thu sat',
+                    '10:00',
+                    '16:00',
+                    ['lantern', 'larder', 'sieve'],
+                ],
+                ['busy', 'watering', '', '06:00', '06:40', ['dewpoint']],
+                ['window', 'quiet evening', '', '21:40', '23:30', []],
+            ] as [$kind, $what, $days, $from, $to, $in]
+        ) {
+            Rhythm::query()->create([
+                'network_id' => $network->id,
+                'kind' => $kind,
+                'what' => $what,
+                'days' => $days,
+                'from' => $from,
+                'to' => $to,
+                'boxes' => $in,
+            ]);
+        }
         $near = Backup::query()->create([
             'box_id' => $boxes['larder']->id,
             'name' => 'seed-scans',

@@ -13,6 +13,7 @@ const HOUSEHOLD_TABLES = [
     'drawer_parts' => 'Parts that lie in the drawer.',
     'plans' => 'Plans that were kept, by their choices.',
     'image_records' => 'Images on the shelf.',
+    'hours' => 'When boxes are in use, and when somebody may be at work on them.',
     'boxes' => 'Boxes: what they are made of, where they stand, how far they are, when they were last heard.',
     'box_jobs' => 'What a box does, by which school, with what was answered.',
     'box_dependencies' => 'Which box needs another, and for what.',

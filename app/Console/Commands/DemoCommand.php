@@ -50,6 +50,7 @@ final class DemoCommand extends Command
         'media',
         'image_records',
         'desk_computers',
+        'hours',
         'networks',
         'catalogue_entries',
         'users',

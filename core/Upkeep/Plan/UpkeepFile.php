@@ -51,6 +51,17 @@ final class UpkeepFile
     }
 
     /**
+     * The same from values that were made, and not typed.
+     *
+     * @param  array{now: int|string, zone?: string, days?: int, work_through?: string, apart?: list<list<string>>, busy?: list<Window>, boxes: list<Described>}  $data
+     * @return array{?UpkeepPlan, Findings}
+     */
+    public static function made(array $data): array
+    {
+        return (new self(new YamlLines(''), 'the record'))->plan($data);
+    }
+
+    /**
      * @param  array{now: int|string, zone?: string, days?: int, work_through?: string, apart?: list<list<string>>, busy?: list<Window>, boxes: list<Described>}  $data
      * @return array{?UpkeepPlan, Findings}
      */

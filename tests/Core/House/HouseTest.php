@@ -70,6 +70,8 @@ foreach (['Plan', 'Card', 'Addresses', 'Ports', 'Stores', 'Upkeep', 'Reach', 'Gr
             ...SHARED,
             "Burrow\\{$stage}",
             'Symfony\Component\Yaml',
+            // Calendar files (RFC 5545).
+            'Sabre\VObject',
             'SensitiveParameter',
             'InvalidArgumentException',
             'DateTimeImmutable',

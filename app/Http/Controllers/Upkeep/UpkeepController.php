@@ -6,39 +6,67 @@ namespace App\Http\Controllers\Upkeep;
 
 use App\BringUp\RunBook;
 use App\Catalogue\Playbooks;
+use App\Household\Kept;
 use App\Models\Box;
 use App\Models\JournalEntry;
+use App\Models\Network;
+use App\Models\Rhythm;
 use App\Models\RunStep;
 use App\Models\StepDoubt;
+use App\Upkeep\UpkeepPage;
 use App\View\Pages;
 use Burrow\Household\Household;
-use Burrow\Upkeep\Calendar;
-use Burrow\Upkeep\Due;
+use Burrow\Judgement\Findings;
+use Burrow\Upkeep\Plan\Doing;
+use Burrow\Upkeep\Plan\HousePlan;
+use Burrow\Upkeep\TypedHours;
+use Burrow\Upkeep\Write\CalendarFile;
+use Closure;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 
 /** What is due, soonest first. */
 final class UpkeepController
 {
     private const SHOWN = 50;
 
+    /** Boxes to choose from. */
+    private const BOXES = 300;
+
     public function __construct(private readonly Playbooks $playbooks)
     {
     }
 
-    public function index(Request $request, Household $house): View
+    public function index(Request $request, Kept $kept): View
     {
         $told = $request->user()?->isKeeper() === true;
-
-        $dues = $told ? Calendar::of($house) : [];
-        $shown = Pages::of($dues, Pages::SHEETS);
+        $through = $request->string('through')->value();
+        $page = $told
+            ? $kept->of(
+                'upkeep '.Pages::at()." {$through}",
+                UpkeepPage::class,
+                fn (): UpkeepPage => UpkeepPage::of(app(Household::class), $through ?: null, Pages::at()),
+            )
+            : null;
 
         return view('upkeep.index', [
             'told' => $told,
-            'dues' => $shown,
-            'late' => count(array_filter($dues, fn (Due $due): bool => $due->isOverdue())),
-            'users' => Box::query()->whereKey(array_keys($shown->items()))->pluck('user', 'id'),
+            'page' => $page,
+            'through' => $through,
+            'dues' => Pages::shown($page->dues ?? [], $page->of ?? 0, Pages::SHEETS),
+            'late' => $page->late ?? 0,
+            'zone' => Network::zone(),
+            'users' => Box::query()
+                ->whereKey(array_keys($page->dues ?? []))
+                ->pluck('user', 'id'),
+            'names' => $told
+                ? Box::query()->whereNotNull('name')->orderBy('id')->limit(self::BOXES)->pluck('name')->all()
+                : [],
+            'judged' => old('hours_what') === null
+                    ? Findings::of()
+                    : $this->typed(app(Household::class), fn (string $field): mixed => old($field))->findings,
             'again' => $told ? $this->dated() : [],
             'doubts' => $told
                 ? StepDoubt::query()
@@ -49,6 +77,95 @@ final class UpkeepController
                     ->get()
                 : collect(),
         ]);
+    }
+
+    /** The plan as a calendar file. */
+    public function calendar(Request $request, Household $house): Response
+    {
+        $plan = HousePlan::of($house, $request->string('through')->value() ?: null);
+        $events = array_map(
+            fn (Doing $one): array => [
+                'id' => "upkeep-{$one->box->name}-".gmdate('Ymd', $one->start),
+                'start' => $one->start,
+                'end' => $one->end(),
+                'title' => "{$one->box->name}: update".($one->box->restart > 0 ? ' and restart' : ''),
+                'text' => 'Look afterwards whether it does its work again.',
+            ],
+            $plan->doings ?? [],
+        );
+        $writer = new CalendarFile();
+        $file = $writer->write(
+            (string) json_encode([
+                'name' => 'Upkeep',
+                'made' => $house->now->getTimestamp(),
+                'events' => $events,
+            ]),
+            (string) file_get_contents(base_path($writer->schema())),
+            'the plan',
+        );
+
+        return response((string) $file->text, 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="upkeep.ics"',
+        ]);
+    }
+
+    /** Hours of the week are written down. */
+    public function hours(Request $request, Household $house): RedirectResponse
+    {
+        $judged = $this->typed($house, fn (string $field): mixed => $request->input($field));
+        $hours = $judged->hours;
+        if ($hours === null) {
+            return redirect()
+                ->to(route('upkeep').'#hours')
+                ->withInput(
+                    $request->only([
+                        'hours_what',
+                        'hours_kind',
+                        'hours_from',
+                        'hours_to',
+                        'hours_days',
+                        'hours_boxes',
+                    ]),
+                );
+        }
+        Rhythm::query()->create([
+            'network_id' => Network::home()->id,
+            'kind' => $hours->kind,
+            'what' => $hours->what,
+            'days' => implode(' ', $hours->days),
+            'from' => $hours->from,
+            'to' => $hours->to,
+            'boxes' => $hours->boxes,
+        ]);
+
+        return redirect()
+            ->to(route('upkeep').'#hours')
+            ->with('told', 'Written down; the plan keeps to it.');
+    }
+
+    public function noHours(Rhythm $rhythm): RedirectResponse
+    {
+        $rhythm->delete();
+
+        return redirect()
+            ->to(route('upkeep').'#hours')
+            ->with('told', 'It is out of the record.');
+    }
+
+    /** @param  Closure(string): mixed  $said */
+    private function typed(Household $house, Closure $said): TypedHours
+    {
+        $typed = [];
+        foreach (['hours_what', 'hours_kind', 'hours_from', 'hours_to'] as $field) {
+            $value = $said($field);
+            $typed[$field] = is_string($value) ? $value : '';
+        }
+        $list = fn (string $field): array => array_values(
+            array_filter(is_array($said($field)) ? $said($field) : [], is_string(...)),
+        );
+
+        return TypedHours::of($house, $typed, $list('hours_days'), $list('hours_boxes'));
     }
 
     /**
@@ -66,7 +183,10 @@ final class UpkeepController
             ->get();
 
         return array_map(
-            fn (RunStep $step): array => [$step, (new RunBook($step->run, $this->playbooks))->step($step)->title],
+            fn (RunStep $step): array => [
+                $step,
+                (new RunBook($step->run, $this->playbooks))->step($step)->title,
+            ],
             array_values($steps->all()),
         );
     }
@@ -74,7 +194,10 @@ final class UpkeepController
     /** Somebody looked after a step whose day has come: it has its next one, or none. */
     public function again(RunStep $step): RedirectResponse
     {
-        $played = (new RunBook($step->run->load(['box.jobs', 'box.network', 'steps']), $this->playbooks))->step($step);
+        $played = (new RunBook(
+            $step->run->load(['box.jobs', 'box.network', 'steps']),
+            $this->playbooks,
+        ))->step($step);
         $days = $step->state === RunStep::DONE ? $played->more->dueDays : null;
         $step->update(['due_on' => $days === null ? null : now()->addDays($days)]);
         JournalEntry::write($step->run->box, 'update', "“{$played->title}” was looked after.");

@@ -1,0 +1,239 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Files\FileKinds;
+use Burrow\Household\BoxParts;
+use Burrow\Household\Hours;
+use Burrow\Household\Household;
+use Burrow\Upkeep\Draw\WeekPicture;
+use Burrow\Upkeep\Plan\Doing;
+use Burrow\Upkeep\Plan\HousePlan;
+use Burrow\Upkeep\Plan\UpkeepPlan;
+use Burrow\Upkeep\TypedHours;
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Reader;
+
+// What is due in a house, as a plan and as a picture. It is Wednesday, 15:00.
+
+/** A box that was last brought up to date so many days ago. */
+function aged(string $name, int $days, string $job = 'file-store', mixed ...$with): Burrow\Household\Box
+{
+    $updated = (new DateTimeImmutable(THREE_O_CLOCK))->modify("-{$days} days");
+
+    return dweller($name, ...['job' => $job, 'updated' => $updated, ...$with]);
+}
+
+function hours(
+    string $what,
+    string $from,
+    string $to,
+    array $boxes = [],
+    array $days = [],
+    string $kind = Hours::BUSY,
+): Hours {
+    return new Hours(1, $kind, $what, $days, $from, $to, $boxes);
+}
+
+/** @return array<string, string> box => when it begins */
+function begins(?UpkeepPlan $plan): array
+{
+    $begins = [];
+    foreach ($plan->doings ?? [] as $one) {
+        $begins[$one->box->name] = gmdate('D H:i', $one->start);
+    }
+
+    return $begins;
+}
+
+/** @param  list<Hours>  $hours */
+function dueHouse(array $boxes, array $hours = [], array $dependsOn = [], array $openings = []): Household
+{
+    return household($boxes, openings: $openings, dependsOn: $dependsOn, told: ['hours' => $hours]);
+}
+
+test('only what falls due within the week is planned, and nothing is no plan', function (): void {
+    $house = dueHouse([aged('larder', 40), aged('lantern', 2)]);
+    expect(array_keys(begins(HousePlan::of($house, null))))
+        ->toBe(['larder'])
+        ->and(HousePlan::of(dueHouse([aged('lantern', 2)]), null))
+        ->toBeNull()
+        ->and(HousePlan::of(dueHouse([dweller('bare')]), null))
+        ->toBeNull();
+});
+
+test(
+    'it keeps to the hours for work, and out of those in which a box or one that needs it is in use',
+    function (): void {
+        $boxes = [aged('larder', 40), aged('lantern', 40, 'media-library')];
+        $evening = hours('quiet', '21:40', '23:30', kind: Hours::WINDOW);
+        expect(begins(HousePlan::of(dueHouse($boxes, [$evening]), null)))
+            ->toHaveCount(2)
+            ->each->toStartWith('Wed 21:');
+        // Lantern shows films that lie on larder: larder is in use, too.
+        $films = hours('films', '21:00', '22:30', ['lantern'], ['wed']);
+        $began = begins(HousePlan::of(dueHouse($boxes, [$evening, $films], ['lantern' => ['larder']]), null));
+        expect($began['larder'])
+            ->toBe('Wed 22:30')
+            ->and($began['lantern'] > 'Wed 22:30')
+            ->toBeTrue();
+    },
+);
+
+test(
+    'who works through a box does it last; a silent one waits; two for names are never together',
+    function (): void {
+        $boxes = [
+            aged('culvert', 90, 'tunnel-endpoint'),
+            aged('larder', 40),
+            aged('sieve', 40, 'dns-filter'),
+            aged('second', 40, 'dns-filter'),
+            aged('wren', 40, 'file-store', hearing: heard('2026-11-25 10:00')),
+        ];
+        $plan = HousePlan::of(dueHouse($boxes, openings: ['culvert' => ['51944 udp']]), 'culvert');
+        $began = array_map(fn (Doing $one): int => $one->start, $plan->doings ?? []);
+        $names = array_map(fn (Doing $one): string => $one->box->name, $plan->doings ?? []);
+        $at = array_combine($names, $began);
+        expect($names)
+            ->toHaveCount(4)
+            ->and(end($names))
+            ->toBe('culvert')
+            ->and(abs($at['sieve'] - $at['second']))
+            ->toBeGreaterThanOrEqual(12 * 3600)
+            ->and(array_column($plan->left ?? [], 'box'))
+            ->toBe(['wren']);
+    },
+);
+
+test('the picture: nothing leaves it, no lane meets another, and words stay inside', function (): void {
+    mt_srand(11);
+    for ($case = 0; $case < 60; $case++) {
+        $boxes = $dependsOn = $hours = [];
+        for ($i = 0, $count = mt_rand(1, 18); $i < $count; $i++) {
+            $boxes[] = aged(
+                "box{$i}",
+                mt_rand(20, 200),
+                ['file-store', 'dns-filter', 'media-library'][mt_rand(0, 2)],
+                parts: new BoxParts(board: 'flint'),
+            );
+            $i > 0 && mt_rand(0, 2) === 0 && ($dependsOn["box{$i}"][] = 'box'.mt_rand(0, $i - 1));
+        }
+        for ($i = mt_rand(0, 6); $i > 0; $i--) {
+            $of = mt_rand(0, 1) === 0 ? [] : ['box'.mt_rand(0, $count - 1)];
+            $from = sprintf('%02d:%02d', mt_rand(0, 23), 5 * mt_rand(0, 11));
+            $to = sprintf('%02d:%02d', mt_rand(0, 23), 5 * mt_rand(0, 11));
+            $hours[] = hours(
+                "what {$i}",
+                $from,
+                $to,
+                $of,
+                mt_rand(0, 1) === 0 ? [] : [Hours::DAYS[mt_rand(0, 6)]],
+                mt_rand(0, 2) === 0 ? Hours::WINDOW : Hours::BUSY,
+            );
+        }
+        $house = dueHouse($boxes, $hours, $dependsOn);
+        $plan = HousePlan::of($house, null);
+        if ($plan === null) {
+            continue;
+        }
+        $picture = WeekPicture::of($house, $plan);
+        $lastY = 0.0;
+        foreach ($picture->lanes as $lane) {
+            expect($lane->y)
+                ->toBeGreaterThanOrEqual($lastY)
+                ->and($lane->y + WeekPicture::LANE)
+                ->toBeLessThan($picture->height);
+            $lastY = $lane->y + WeekPicture::LANE;
+            expect($lane->saysX)
+                ->toBeGreaterThanOrEqual(WeekPicture::LEFT)
+                ->and($lane->saysX + mb_strlen($lane->says) * 7.3)
+                ->toBeLessThan(WeekPicture::WIDTH);
+            if ($lane->from !== null) {
+                expect($lane->from)
+                    ->toBeGreaterThanOrEqual(WeekPicture::LEFT)
+                    ->and($lane->to)
+                    ->toBeGreaterThan($lane->dark ?? $lane->from)
+                    ->toBeLessThanOrEqual(WeekPicture::RIGHT + 8);
+            }
+            foreach ($lane->busy as $span) {
+                expect($span['x'])
+                    ->toBeGreaterThanOrEqual(WeekPicture::LEFT)
+                    ->and($span['x'] + $span['width'])
+                    ->toBeLessThan(WeekPicture::RIGHT + 3);
+            }
+        }
+        foreach ([$picture->days, $picture->clock] as $marks) {
+            foreach ($marks as $i => $mark) {
+                $wide = 7.3 * mb_strlen($mark['label']);
+                expect($mark['x'] + $wide)->toBeLessThan($marks[$i + 1]['x'] ?? WeekPicture::WIDTH);
+            }
+        }
+    }
+});
+
+test(
+    'a calendar file is read back by another program, and moments that cannot be are told',
+    function (): void {
+        $writer = FileKinds::all()['ics'];
+        $schema = (string) file_get_contents($writer->schema());
+        $written = $writer->write(
+            (string) json_encode([
+                'name' => 'Upkeep; of, "the" house',
+                'events' => [
+                    [
+                        'id' => 'a',
+                        'start' => '2026-11-25T21:40:00Z',
+                        'end' => 1795732800,
+                        'title' => "sieve: update,\nrestart; \\ and so on",
+                        'text' => str_repeat('ä', 300),
+                    ],
+                ],
+            ]),
+            $schema,
+            'x',
+        );
+        $calendar = Reader::read((string) $written->text);
+        assert($calendar instanceof VCalendar);
+        $event = $calendar->VEVENT;
+        expect((string) $event->SUMMARY)
+            ->toBe("sieve: update,\nrestart; \\ and so on")
+            ->and($event->DTSTART->getDateTime()->getTimestamp())
+            ->toBe(strtotime('2026-11-25 21:40 UTC'))
+            ->and($calendar->validate())
+            ->toBe([])
+            ->and(max(array_map(strlen(...), explode("\r\n", (string) $written->text))))
+            ->toBeLessThanOrEqual(75);
+        $wrong = $writer->write(
+            '{"name":"x","events":[{"start":20,"end":10,"title":"a"},{"start":"soon","end":1,"title":"b"}]}',
+            $schema,
+            'x',
+        );
+        expect($wrong->text)
+            ->toBeNull()
+            ->and($wrong->findings->codes())
+            ->toBe(['upkeep.ends_before', 'upkeep.not_a_time']);
+    },
+);
+
+test('hours that cannot be are told at their field', function (array $with, array $fields): void {
+    $house = dueHouse([aged('larder', 4)]);
+    $typed = [
+        'hours_what' => 'films',
+        'hours_kind' => 'busy',
+        'hours_from' => '19:00',
+        'hours_to' => '21:30',
+        ...$with,
+    ];
+    $judged = TypedHours::of($house, $typed, ['fri', 'kettle'], ['larder', 'nobody']);
+    expect(array_map(fn ($one): ?string => $one->place?->field, $judged->findings->list))
+        ->toBe($fields)
+        ->and($judged->hours === null)
+        ->toBe($fields !== []);
+    if ($judged->hours !== null) {
+        expect([$judged->hours->days, $judged->hours->boxes])->toBe([['fri'], ['larder']]);
+    }
+})->with([
+    'all is well' => [[], []],
+    'no words' => [['hours_what' => ' '], ['hours_what']],
+    'no time' => [['hours_from' => '7', 'hours_to' => '24:00'], ['hours_from', 'hours_to']],
+]);
