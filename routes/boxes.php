@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Boxes\BoxController;
+use App\Http\Controllers\Move\RebuildController;
 use Illuminate\Support\Facades\Route;
 
 // Looking.
@@ -13,6 +14,7 @@ Route::middleware('auth')->group(function (): void {
 
 // Keeping.
 Route::middleware(['auth', 'keeper'])->group(function (): void {
+    Route::get('/boxes/{box}/lost', RebuildController::class)->name('box.lost');
     Route::post('/boxes/{box}/fed', [BoxController::class, 'fed'])->name('box.fed');
     Route::post('/boxes/{box}/measured', [BoxController::class, 'measured'])->name('box.measured');
     Route::delete('/boxes/{box}', [BoxController::class, 'destroy'])->name('box.drop');

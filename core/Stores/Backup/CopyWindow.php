@@ -14,7 +14,7 @@ use Burrow\Quantity\Duration;
 final class CopyWindow
 {
     /** Below this most of the time went into looking for what is new. */
-    private const TELLS = 50_000_000;
+    private const TELLS = 1_000_000_000;
 
     /**
      * A full copy, as after a new start or of an archive.

@@ -41,6 +41,7 @@ const PAGES = [
     '/stores/backups?add=1',
     '/stores/arrays?disks=4%204%208&level=parity',
     '/stores/rights',
+    '/boxes/2/lost',
     '/boxes/2/name',
     '/boxes/2/card',
     '/find?q=22',

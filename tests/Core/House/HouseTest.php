@@ -63,7 +63,7 @@ arch('the core has no clock, no network, no disk and no chance of its own')
         'var_dump',
     ]);
 
-foreach (['Plan', 'Card', 'Addresses', 'Ports', 'Stores', 'Upkeep', 'Reach', 'Ground'] as $stage) {
+foreach (['Plan', 'Card', 'Addresses', 'Ports', 'Stores', 'Upkeep', 'Reach', 'Move', 'Ground'] as $stage) {
     arch("the stage {$stage} does not lean on another stage")
         ->expect("Burrow\\{$stage}")
         ->toOnlyUse([

@@ -6,6 +6,7 @@ use Burrow\Household\Copying;
 use Burrow\Net\Ipv4;
 use Burrow\Quantity\Bytes;
 use Burrow\Stores\Backup\BackupConcern;
+use Burrow\Stores\Backup\CopyWindow;
 use Burrow\Stores\Backup\Counted;
 use Burrow\Stores\Backup\Keep;
 use Burrow\Stores\Backup\Said;
@@ -138,6 +139,15 @@ test('room that the copies take is worked out', function (): void {
         ->toBe('572 GB')
         ->and($keep->room(Bytes::of(PHP_INT_MAX), Bytes::of(PHP_INT_MAX))->count)
         ->toBeGreaterThan(0);
+});
+
+test('how long a copy of all would take is told by a copy that was large enough', function (): void {
+    expect(CopyWindow::ofAll(Bytes::giga(200), Bytes::giga(2), 200)?->result)
+        ->toBe('5 h 33 min')
+        ->and(CopyWindow::ofAll(Bytes::giga(200), Bytes::giga(0.5), 200))
+        ->toBeNull()
+        ->and(CopyWindow::ofAll(Bytes::giga(200), Bytes::giga(2), 0))
+        ->toBeNull();
 });
 
 test('what the scripts said is read from a journal and from a terminal', function (): void {

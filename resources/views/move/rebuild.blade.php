@@ -1,0 +1,23 @@
+<x-page title="If {{ $box->called() }} died tonight" place="boxes">
+    <x-slot:say><b>Back in about {{ $rebuild->all }}, {{ $rebuild->hands }} of it by hand.</b> {{ $rebuild->dark === [] ? 'Nobody else would notice.' : 'At once: ' . implode('; ', array_slice($rebuild->dark, 0, 6)) . '.' }}</x-slot:say>
+    <div class="stack said">
+        @foreach ($rebuild->findings as $finding)
+            <x-finding :finding="$finding" />
+        @endforeach
+    </div>
+    <div class="sheet scroll">
+        <h2>The way back, from the record alone</h2>
+        <x-list :heads="['', 'What', 'How', 'Takes', 'By']">
+            @foreach ($rebuild->steps as $step)
+                <tr>
+                    <td class="mono">{{ $loop->iteration }}</td>
+                    <td><b>{{ $step->what }}</b></td>
+                    <td>{{ $step->how }}</td>
+                    <td class="whole">{{ $step->seconds === null ? 'not known' : Burrow\Quantity\Duration::seconds($step->seconds) }}</td>
+                    <td class="whole">{{ $step->hands ? 'hands' : 'itself' }}</td>
+                </tr>
+            @endforeach
+        </x-list>
+    </div>
+    <p class="row"><a class="ghost" href="{{ route('box', $box) }}">Back to {{ $box->called() }}</a> <a class="ghost" href="{{ route('backups') }}">Backups</a></p>
+</x-page>
