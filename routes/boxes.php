@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\Route;
 // Looking.
 Route::middleware('auth')->group(function (): void {
     Route::get('/boxes', [BoxController::class, 'index'])->name('boxes');
+    Route::get('/boxes/copy-test', [BoxController::class, 'copyTest'])->name('box.copy-test');
     Route::get('/boxes/{box}', [BoxController::class, 'show'])->name('box');
 });
 

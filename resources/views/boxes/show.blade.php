@@ -215,6 +215,16 @@
                         <x-numbers :fields="['megabytes' => 'Settled rate, MB/s', 'idle' => 'Processor idle, %']" />
                         <p class="hint">One file of about 1 GB; leave out the first seconds.</p><button class="ghost">Log it</button>
                     </form>
+                    <details class="more" id="copy-test" @if (is_string(old('watched'))) open @endif>
+                        <summary>Let the box watch a copy</summary>
+                        <p><a href="{{ route('box.copy-test') }}">The script</a> prints a line a second: network, disks, each core. Start it on the box, then copy one file from the desk; change one thing at a time.</p>
+                        <x-command id="watch" text="sh watch-copy.sh 60"><x-slot:where>on {{ $box->called() }}</x-slot:where></x-command>
+                        <x-command id="copy-unix" text="head -c 1000000000 /dev/urandom >one.bin && cp one.bin /PATH/OF/THE/SHARE/"><x-slot:where>on a desk with a Unix shell</x-slot:where></x-command>
+                        <x-command id="copy-power" text="$b = New-Object byte[] 1000000000; (New-Object Random).NextBytes($b); [IO.File]::WriteAllBytes('one.bin', $b); Copy-Item one.bin Z:"><x-slot:where>on a desk with PowerShell, the share as Z:</x-slot:where></x-command>
+                        <form method="post" action="{{ route('box.measured', $box) }}">@csrf
+                            <div class="field-set"><label for="watched">Paste what it printed</label><textarea class="in code" id="watched" name="watched" rows="3">{{ is_string(old('watched')) ? old('watched') : '' }}</textarea></div>
+                            <button class="ghost">Log it</button></form>
+                    </details>
                 @endif
             </section>
             @if ($decisions->isNotEmpty())

@@ -98,3 +98,19 @@ test('the number of questions to the database does not grow with the samples', f
 test('a guest sees the disks and no form', function (): void {
     $this->asGuest()->get('/stores')->assertOk()->assertSee('/srv/store')->assertDontSee('Note it');
 });
+
+test('a copy that the box watched corrects the next plan and stands in the journal', function (): void {
+    $larder = Box::query()->where('name', 'larder')->firstOrFail();
+    $text = implode("\n", array_fill(0, 20, 'watched net=31000000 disk=30000000 busy=99,4,3,2'));
+    $this->asKeeper()
+        ->followingRedirects()
+        ->post("/boxes/{$larder->id}/measured", ['watched' => $text])
+        ->assertSee('31.0 MB/s settled');
+    $measured = $larder->measurements()->latest('id')->firstOrFail();
+    expect([$measured->megabytes, $measured->idle])->toEqual([31.0, 0.0]);
+    $this->followingRedirects()
+        ->post("/boxes/{$larder->id}/measured", ['watched' => 'a kettle'])
+        ->assertSee('No copy of more than ten seconds')
+        ->assertSee('a kettle');
+    $this->get('/boxes/copy-test')->assertOk()->assertSee('/proc/net/dev');
+});

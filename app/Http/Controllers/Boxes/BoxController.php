@@ -23,11 +23,14 @@ use Burrow\BringUp\Draw\StartTimeline;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Household\Box as Pictured;
 use Burrow\Household\Household;
+use Burrow\Stores\CopyTest\Watched;
+use Burrow\Stores\CopyTest\WatchScript;
 use Burrow\Upkeep\Calendar;
 use Carbon\Carbon;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Collection;
 
 final class BoxController
@@ -148,6 +151,9 @@ final class BoxController
 
             return redirect()->route('box', $box);
         }
+        if ($request->has('watched')) {
+            return $this->watched($request, $box);
+        }
         $typed = $request->validate(
             [
                 'megabytes' => ['required', 'numeric', 'gt:0', 'lt:10000'],
@@ -169,6 +175,37 @@ final class BoxController
         );
 
         return redirect()->route('box', $box);
+    }
+
+    /** What the box itself watched while somebody copied. */
+    private function watched(Request $request, Box $box): RedirectResponse
+    {
+        $pasted = $request->string('watched')->value();
+        $seen = Watched::of($pasted);
+        $back = redirect()->to(route('box', $box).'#copy-test');
+        if ($seen === null) {
+            return $back
+                ->withInput(['watched' => mb_substr($pasted, 0, 20_000)])
+                ->with(
+                    'told',
+                    'No copy of more than ten seconds stands in this text; start the script, then copy one file of about 1 GB.',
+                );
+        }
+        // One full core is the limit, however idle the others are.
+        $idle = $seen->oneCoreIsFull() ? 0.0 : $seen->idle / 100;
+        $box->measurements()->create(['megabytes' => $seen->megabytes(), 'idle' => round($idle, 3)]);
+        JournalEntry::write($box, 'measured', "Copy watched: {$seen->words()}.");
+
+        return $back->with('told', ucfirst($seen->words()).'.');
+    }
+
+    /** The script that watches a copy on the box. */
+    public function copyTest(): Response
+    {
+        return response(WatchScript::text(), 200, [
+            'Content-Type' => 'text/plain; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="watch-copy.sh"',
+        ]);
     }
 
     /** The supply, strip or switch that the box hangs on. */
