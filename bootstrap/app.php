@@ -28,7 +28,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->authenticateSessions();
         // Without a session there is no token; where a login came from is looked at in its controller.
         $middleware->validateCsrfTokens(except: ['login']);
-        $middleware->alias(['keeper' => OnlyKeeper::class]);
+        // What a keeper does, and what is shown to keepers alone.
+        $middleware->alias(['keeper' => OnlyKeeper::class, 'shown-to-keepers' => OnlyKeeper::class]);
         $middleware->redirectGuestsTo(fn (Request $request): string => '/login'.WayBack::of($request));
         // A card's file means what it says, blanks at its ends included.
         $middleware->trimStrings(except: Fields::asTyped());

@@ -13,9 +13,13 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/boxes/{box}', [BoxController::class, 'show'])->name('box');
 });
 
+// Looking, for keepers alone.
+Route::middleware(['auth', 'shown-to-keepers'])->group(function (): void {
+    Route::get('/boxes/{box}/lost', RebuildController::class)->name('box.lost');
+});
+
 // Keeping.
 Route::middleware(['auth', 'keeper'])->group(function (): void {
-    Route::get('/boxes/{box}/lost', RebuildController::class)->name('box.lost');
     Route::post('/boxes/{box}/fed', [BoxController::class, 'fed'])->name('box.fed');
     Route::post('/boxes/{box}/measured', [BoxController::class, 'measured'])->name('box.measured');
     Route::delete('/boxes/{box}', [BoxController::class, 'destroy'])->name('box.drop');

@@ -13,9 +13,13 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/settings/desks', [DeskController::class, 'index'])->name('desks');
 });
 
+// Looking, for keepers alone.
+Route::middleware(['auth', 'shown-to-keepers'])->group(function (): void {
+    Route::get('/settings/household.json', HouseholdFileController::class)->name('household');
+});
+
 // Keeping.
 Route::middleware(['auth', 'keeper'])->group(function (): void {
-    Route::get('/settings/household.json', HouseholdFileController::class)->name('household');
     Route::post('/settings/desks', [DeskController::class, 'store'])->name('desks.store');
     Route::delete('/settings/desks/{desk}', [DeskController::class, 'destroy'])->name('desks.drop');
     Route::post('/settings', [SettingsController::class, 'update'])->name('settings.update');

@@ -14,16 +14,20 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/stores/arrays', ArraysController::class)->name('arrays');
 });
 
+// Looking, for keepers alone.
+Route::middleware(['auth', 'shown-to-keepers'])->group(function (): void {
+    Route::get('/stores/rights', [RightsController::class, 'index'])->name('rights');
+    Route::get('/stores/backups', [BackupsController::class, 'index'])->name('backups');
+    Route::get('/stores/backups/{backup}/{file}', [BackupsController::class, 'file'])->name('backups.file');
+});
+
 // Keeping. Where the copies of a house lie, and what opens them, is nothing for guests.
 Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/stores/note', [StoresController::class, 'note'])->name('stores.note');
-    Route::get('/stores/rights', [RightsController::class, 'index'])->name('rights');
     Route::post('/stores/rights', [RightsController::class, 'read'])->name('rights.read');
-    Route::get('/stores/backups', [BackupsController::class, 'index'])->name('backups');
     Route::post('/stores/backups', [BackupsController::class, 'store'])->name('backups.add');
     Route::post('/stores/backups/said', [BackupsController::class, 'said'])->name('backups.said');
     Route::post('/stores/backups/{backup}', [BackupsController::class, 'update'])->name('backups.change');
     Route::post('/stores/backups/{backup}/away', [BackupsController::class, 'away'])->name('backups.away');
     Route::post('/stores/backups/{backup}/drill', [BackupsController::class, 'drill'])->name('backups.drill');
-    Route::get('/stores/backups/{backup}/{file}', [BackupsController::class, 'file'])->name('backups.file');
 });

@@ -40,6 +40,8 @@ final readonly class HouseholdFile
         'desk_computers',
         'drawer_parts',
         'plans',
+        'filter_lists',
+        'filter_exceptions',
         'image_records',
         'hours',
         'boxes',

@@ -67,6 +67,8 @@ test('what a real file service lets three people and a guest do is what the matr
     }
     file_put_contents("{$folder}/passwd", $passwd);
     file_put_contents("{$folder}/group", $group);
+    // Where its accounts find the folder: the way to the real one need not be theirs to go.
+    $seen = '/mnt';
     $conf = <<<CONF
     [global]
        workgroup = HOUSE
@@ -80,14 +82,14 @@ test('what a real file service lets three people and a guest do is what the matr
        printing = bsd
        printcap name = /dev/null
        disable spoolss = yes
-       passdb backend = tdbsam:{$folder}/private/passdb.tdb
-       private dir = {$folder}/private
-       lock directory = {$folder}/lock
-       state directory = {$folder}/state
-       cache directory = {$folder}/cache
-       pid directory = {$folder}/pid
-       ncalrpc dir = {$folder}/ncalrpc
-       log file = {$folder}/log/%m
+       passdb backend = tdbsam:{$seen}/private/passdb.tdb
+       private dir = {$seen}/private
+       lock directory = {$seen}/lock
+       state directory = {$seen}/state
+       cache directory = {$seen}/cache
+       pid directory = {$seen}/pid
+       ncalrpc dir = {$seen}/ncalrpc
+       log file = {$seen}/log/%m
 
     CONF;
     $ask = $stat = '';
@@ -105,8 +107,8 @@ test('what a real file service lets three people and a guest do is what the matr
         chgrp($path, $of);
         chmod($path, $mode);
         $modes = trim(run("stat -c %A {$path}")['out']);
-        $stat .= "{$modes} {$whose} {$which} {$path}\n";
-        $conf .= someShare($number, $path);
+        $stat .= "{$modes} {$whose} {$which} {$seen}/shares/s{$number}\n";
+        $conf .= someShare($number, "{$seen}/shares/s{$number}");
         foreach ([...array_keys($people), 'guest'] as $name) {
             $ask .= "{$name} s{$number}\n";
         }

@@ -1,11 +1,12 @@
 #!/bin/bash
-# usage: smbd.sh FOLDER PORT; runs inside a mount namespace of its own: accounts of FOLDER/passwd and FOLDER/group, a
-# file service with FOLDER/smb.conf, and each line "person share" of FOLDER/ask is tried. Prints "person share reads
-# writes" with yes or no.
+# usage: smbd.sh FOLDER PORT; runs inside a mount namespace of its own, where FOLDER is /mnt: accounts of FOLDER/passwd
+# and FOLDER/group, a file service with FOLDER/smb.conf, and each line "person share" of FOLDER/ask is tried. Prints
+# "person share reads writes" with yes or no.
 set -eu
 folder=$1 port=$2
 mount --bind "$folder/passwd" /etc/passwd
 mount --bind "$folder/group" /etc/group
+mount --bind "$folder" /mnt
 for person in $(cut -d ' ' -f 1 "$folder/ask" | sort -u | grep -vx guest); do
     printf 'seeds\nseeds\n' | smbpasswd -c "$folder/smb.conf" -s -a "$person" >/dev/null
 done

@@ -51,6 +51,8 @@ final class DemoCommand extends Command
         'image_records',
         'desk_computers',
         'hours',
+        'filter_lists',
+        'filter_exceptions',
         'networks',
         'catalogue_entries',
         'users',

@@ -55,7 +55,7 @@ final class StepKinds
             new Claim(),
             new Applied(),
             // An opening of the router, to the port that the tunnel has.
-            new Applied('opening', BenchHelp::Open),
+            new Applied('opening', BenchHelp::Open, StepPlace::Router),
             new Choosing(),
             // Typed; what was printed is read.
             new Command('desk', StepPlace::Desk),

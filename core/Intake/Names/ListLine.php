@@ -52,7 +52,8 @@ final class ListLine
             return self::one($line, false);
         }
 
-        return self::other($line);
+        // A byte of zero is in no text, and what asks the system for an address throws on it.
+        return str_contains($line, "\0") ? null : self::other($line);
     }
 
     /** @return ?list<string> */

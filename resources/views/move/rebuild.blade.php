@@ -5,7 +5,7 @@
             <x-finding :finding="$finding" />
         @endforeach
     </div>
-    <div class="sheet scroll">
+    <div class="sheet scroll" tabindex="0" role="region" aria-label="What has to come back, may be scrolled">
         <h2>The way back, from the record alone</h2>
         <x-list :heads="['', 'What', 'How', 'Takes', 'By']">
             @foreach ($rebuild->steps as $step)

@@ -2,15 +2,19 @@
 
 declare(strict_types=1);
 
+use App\Models\Backup;
 use App\Models\Box;
 use App\Models\CatalogueEntry;
 use App\Models\Desk;
+use App\Models\FilterException;
+use App\Models\FilterList;
 use App\Models\ImageRecord;
 use App\Models\Medium;
 use App\Models\Network;
 use App\Models\Opening;
 use App\Models\Plan;
 use App\Models\Rehearsal;
+use App\Models\Rhythm;
 use App\Models\Service;
 use App\Models\Sighting;
 use App\Models\StepDoubt;
@@ -48,6 +52,10 @@ function pathOf(OneRoute $route): string
         'way' => WayIn::query()->firstOrFail()->id,
         'service' => Service::query()->firstOrFail()->id,
         'rehearsal' => Rehearsal::query()->firstOrFail()->id,
+        'backup' => Backup::query()->firstOrFail()->id,
+        'rhythm' => Rhythm::query()->firstOrFail()->id,
+        'list' => FilterList::query()->firstOrFail()->id,
+        'exception' => FilterException::query()->firstOrFail()->id,
         'sighting' => Sighting::query()->firstOrFail()->id,
     ];
 
@@ -89,6 +97,8 @@ beforeEach(function (): void {
         'begun_at' => now(),
     ]);
     StepDoubt::query()->create(['step' => 'x', 'title' => 'X', 'saw' => 'y']);
+    FilterList::query()->create(['name' => 'a list']);
+    FilterException::query()->create(['name' => 'a.test']);
     Sighting::query()->create([
         'network_id' => Network::home()->id,
         'known_by' => '02:4b:1e:90:00:99',
@@ -136,10 +146,10 @@ test('a stranger and a guest change nothing, by no route and no method', functio
                 in_array($method, $route->methods(), true) &&
                 ! in_array($route->uri(), OPEN_TO_STRANGERS, true)
             ) {
-                expect([$label, str_starts_with((string) $answer->headers->get('Location'), url('/login'))])->toBe([
+                expect([
                     $label,
-                    true,
-                ]);
+                    str_starts_with((string) $answer->headers->get('Location'), url('/login')),
+                ])->toBe([$label, true]);
             }
         }
         if ($who === 'guest') {
@@ -192,10 +202,16 @@ test('every button that a guest is shown is one that a guest may press', functio
                 DB::beginTransaction();
                 $refused =
                     $refused ||
-                    $this->asGuest()->call($method, html_entity_decode($action[1]))->getStatusCode() === 403;
+                    $this->asGuest()
+                        ->call($method, html_entity_decode($action[1]))
+                        ->getStatusCode() === 403;
                 DB::rollBack();
             }
-            expect([$page, $action[1], str_contains($form, 'data-keeps')])->toBe([$page, $action[1], $refused]);
+            expect([$page, $action[1], str_contains($form, 'data-keeps')])->toBe([
+                $page,
+                $action[1],
+                $refused,
+            ]);
         }
     }
 });

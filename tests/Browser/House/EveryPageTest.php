@@ -44,6 +44,7 @@ const PAGES = [
     '/boxes/2/lost',
     '/boxes/2/name',
     '/boxes/2/card',
+    '/filter',
     '/find?q=22',
 ];
 

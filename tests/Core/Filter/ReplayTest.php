@@ -57,6 +57,7 @@ test('a line of a list is the name it means', function (string $line, ?array $na
     'one label' => ['ads', null],
     'a label of 63' => [str_repeat('a', 63).'.example', [str_repeat('a', 63).'.example']],
     'a label of 64' => [str_repeat('a', 64).'.example', null],
+    'a byte of zero' => ["a\0b ads.example", null],
     'hyphen first' => ['-ads.example', null],
     'hyphen last in a label' => ['ads-.example', null],
     'two dots' => ['ads..example', null],

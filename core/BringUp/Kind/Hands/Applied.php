@@ -21,6 +21,7 @@ final class Applied extends Told
     public function __construct(
         private readonly string $name = 'saved-applied',
         private readonly ?BenchHelp $help = null,
+        private readonly StepPlace $place = StepPlace::Page,
     ) {
     }
 
@@ -36,7 +37,7 @@ final class Applied extends Told
 
     public function place(): StepPlace
     {
-        return StepPlace::Page;
+        return $this->place;
     }
 
     public function takes(Step $step, bool $onBench): array

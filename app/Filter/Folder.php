@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Filter;
+
+use App\Models\FilterList;
+use Generator;
+
+/** Where the lists of names, the log and what was worked out of them lie. */
+final readonly class Folder
+{
+    /** Bytes of a line that are read. */
+    private const LINE = 8192;
+
+    private function __construct(private string $path)
+    {
+    }
+
+    public static function here(): self
+    {
+        $path = storage_path('app/filter');
+        is_dir($path) || @mkdir($path, 0700, true);
+
+        return new self($path);
+    }
+
+    public function list(FilterList $list): string
+    {
+        return "{$this->path}/list-{$list->id}";
+    }
+
+    public function log(): string
+    {
+        return "{$this->path}/log";
+    }
+
+    /** @return ?array<string, mixed> what was worked out last; null when nothing was */
+    public function result(): ?array
+    {
+        $file = "{$this->path}/result.json";
+        $told = is_file($file) ? json_decode((string) file_get_contents($file), true) : null;
+
+        return is_array($told) && is_array($told['order'] ?? null) && is_array($told['hours'] ?? null)
+            ? $told
+            : null;
+    }
+
+    /** @param  array<string, mixed>  $told */
+    public function keep(array $told): void
+    {
+        $file = "{$this->path}/result.json";
+        $text = json_encode($told, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
+        if (@file_put_contents("{$file}.part", $text) === strlen($text)) {
+            rename("{$file}.part", $file);
+        }
+    }
+
+    public function forget(): void
+    {
+        @unlink("{$this->path}/result.json");
+    }
+
+    /** @return Generator<int, string> line by line, so that a file of any size takes no memory */
+    public static function lines(string $file): Generator
+    {
+        $stream = is_file($file) ? @fopen($file, 'rb') : false;
+        for ($number = 1; $stream !== false && ($line = fgets($stream, self::LINE)) !== false; $number++) {
+            yield $number => rtrim($line, "\r\n");
+        }
+        $stream === false || fclose($stream);
+    }
+}

@@ -1,0 +1,284 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Filter;
+
+use App\Filter\Folder;
+use App\Jobs\CompareLists;
+use App\Models\FilterException;
+use App\Models\FilterList;
+use App\Models\JournalEntry;
+use App\Models\Network;
+use Burrow\Filter\Lists;
+use Burrow\Filter\Write\DnsmasqNames;
+use Burrow\Filter\Write\HostsList;
+use Burrow\Filter\Write\RpzList;
+use Burrow\Filter\Write\UnboundList;
+use Burrow\Intake\Names\ListLine;
+use Burrow\Intake\Names\NameSet;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Judgement\Place;
+use Illuminate\Contracts\View\View;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Cache;
+
+/** Lists of names chosen by what was asked: what each would have refused, what it adds, what would break. */
+final class FilterController
+{
+    private const MISSING = 'The file is missing, empty, or larger than 5 MB.';
+
+    private const NO_NAME = 'That is no name a resolver is asked.';
+
+    /** Names of one file that is written here; more are written at the terminal. */
+    private const NAMES = 300_000;
+
+    public function index(): View
+    {
+        return view('filter.index', [
+            'lists' => FilterList::query()->orderBy('id')->get()->keyBy('name'),
+            'exceptions' => FilterException::query()->orderBy('name')->limit(200)->get(),
+            'result' => Folder::here()->result(),
+            'hasLog' => is_file(Folder::here()->log()),
+            'at' => Cache::get(CompareLists::AT),
+            'why' => is_array(session('why')) ? session('why') : null,
+            'judged' => is_array(session('wrong'))
+                ? Findings::of(Finding::kept(session('wrong')))
+                : Findings::of(),
+        ]);
+    }
+
+    public function add(Request $request): RedirectResponse
+    {
+        $name = trim($request->string('list_name')->value());
+        $file = $request->file('list_file');
+        $list = FilterList::query()->firstOrNew(['name' => $name]);
+        $wrong = match (true) {
+            preg_match('/^[\p{L}\p{N}][\p{L}\p{N} ._-]{0,59}$/Du', $name) !== 1 => [
+                'list_name',
+                'What is the list called? Up to 60 letters, digits and blanks.',
+            ],
+            ! $list->exists && FilterList::query()->count() >= Lists::MOST => [
+                'list_name',
+                'More lists than '.Lists::MOST.' are not held beside each other.',
+            ],
+            default => ['list_file', self::MISSING],
+        };
+        if ($wrong[0] === 'list_name' || ! $this->holdsSomething($file)) {
+            return $this->wrong('#lists', $wrong[0], $wrong[1], $request, [
+                'list_name',
+                'list_origin',
+                'list_because',
+            ]);
+        }
+        $list
+            ->fill([
+                'origin' => trim($request->string('list_origin')->value()) ?: $list->origin,
+                'because' => trim($request->string('list_because')->value()) ?: $list->because,
+            ])
+            ->save();
+        $file->move(dirname(Folder::here()->list($list)), basename(Folder::here()->list($list)));
+        JournalEntry::write(Network::home(), 'filter', "The list {$name} is on the bench.");
+        dispatch(new CompareLists());
+
+        return $this->back('#lists', "{$name} is there; it is being held against the log.");
+    }
+
+    public function away(FilterList $list): RedirectResponse
+    {
+        @unlink(Folder::here()->list($list));
+        $list->delete();
+        dispatch(new CompareLists());
+
+        return $this->back('#lists', 'The list is away.');
+    }
+
+    public function log(Request $request): RedirectResponse
+    {
+        $file = $request->file('log_file');
+        if (! $this->holdsSomething($file)) {
+            return $this->wrong('#log', 'log_file', self::MISSING, $request, []);
+        }
+        $file->move(dirname(Folder::here()->log()), basename(Folder::here()->log()));
+        dispatch(new CompareLists());
+
+        return $this->back('', 'The log is there and being read.');
+    }
+
+    /** Ends a comparison that takes too long, or begins one. */
+    public function compare(Request $request): RedirectResponse
+    {
+        if ($request->boolean('end')) {
+            Cache::put(CompareLists::AT, -1, 120);
+
+            return $this->back('', 'It ends at the next lines.');
+        }
+        dispatch(new CompareLists());
+
+        return $this->back('', 'It is being worked out.');
+    }
+
+    public function choose(FilterList $list): RedirectResponse
+    {
+        $list->update(['chosen' => ! $list->chosen]);
+
+        return $this->back(
+            '#lists',
+            $list->chosen ? "{$list->name} goes into the file." : "{$list->name} stays out of the file.",
+        );
+    }
+
+    /** A name is answered all the same, with what is below it; or no more. */
+    public function exception(Request $request): RedirectResponse
+    {
+        $name = ListLine::normal(strtolower(trim($request->string('exception')->value(), " .\t")));
+        if ($name === null) {
+            return $this->wrong('#exceptions', 'exception', self::NO_NAME, $request, [
+                'exception',
+                'exception_because',
+            ]);
+        }
+        try {
+            FilterException::query()->create([
+                'name' => $name,
+                'because' => trim($request->string('exception_because')->value()) ?: null,
+            ]);
+        } catch (UniqueConstraintViolationException) {
+            return $this->wrong('#exceptions', 'exception', "{$name} is answered already.", $request, [
+                'exception',
+                'exception_because',
+            ]);
+        }
+        JournalEntry::write(Network::home(), 'filter', "{$name} is answered all the same.");
+        dispatch(new CompareLists());
+
+        return $this->back('#exceptions', "{$name} is answered, and what is below it.");
+    }
+
+    public function noException(FilterException $exception): RedirectResponse
+    {
+        $exception->delete();
+        dispatch(new CompareLists());
+
+        return $this->back('#exceptions', "{$exception->name} goes by the lists again.");
+    }
+
+    /** Why is this name refused? */
+    public function why(Request $request): RedirectResponse
+    {
+        $typed = trim($request->string('why_name')->value(), " .\t");
+        $name = ListLine::normal(strtolower($typed));
+        if ($name === null) {
+            return $this->wrong('#why', 'why_name', self::NO_NAME, $request, ['why_name']);
+        }
+        $found = [];
+        foreach (FilterList::query()->orderBy('id')->get() as $list) {
+            foreach (Folder::lines(Folder::here()->list($list)) as $number => $line) {
+                foreach (ListLine::names($line) ?? [] as $one) {
+                    $plain = ltrim($one, '*@');
+                    $fits = $plain === $name || ($one[0] === '*' && str_ends_with($name, ".{$plain}"));
+                    if ($fits && $one[0] !== '@' && count($found) < 20) {
+                        $found[] = [
+                            'list' => (string) $list->name,
+                            'line' => $number,
+                            'entry' => mb_strimwidth($line, 0, 120, '…'),
+                        ];
+                    }
+                }
+            }
+        }
+        $let =
+            array_values(
+                array_filter(
+                    FilterException::names(),
+                    fn (string $one): bool => $one === $name || str_ends_with($name, ".{$one}"),
+                ),
+            )[0] ?? null;
+
+        return $this->back('#why', '')
+            ->withInput(['why_name' => $typed])
+            ->with('why', ['name' => $name, 'found' => $found, 'let' => $let]);
+    }
+
+    /** The chosen lists as the file of one resolver. */
+    public function file(string $kind): Response|RedirectResponse
+    {
+        $writer =
+            [
+                'rpz' => new RpzList(),
+                'unbound' => new UnboundList(),
+                'dnsmasq' => new DnsmasqNames(),
+                'hosts' => new HostsList(),
+            ][$kind] ?? abort(404);
+        $refused = new NameSet();
+        $count = 0;
+        foreach (FilterList::query()->where('chosen', true)->orderBy('id')->get() as $list) {
+            foreach (Folder::lines(Folder::here()->list($list)) as $line) {
+                foreach (ListLine::names($line) ?? [] as $one) {
+                    if ($one[0] !== '@') {
+                        $refused->add($one);
+                        $count++;
+                    }
+                }
+                if ($count > self::NAMES) {
+                    return $this->back(
+                        '#lists',
+                        'These are more than '.
+                            number_format(self::NAMES, 0, '.', ' ').
+                            ' names; write them at the terminal.',
+                    );
+                }
+            }
+        }
+        $allowed = new NameSet();
+        foreach (FilterException::names() as $name) {
+            $allowed->add("*{$name}");
+        }
+
+        return response($writer->of($refused, $allowed), 200, [
+            'Content-Type' => 'text/plain; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"refused.{$kind}\"",
+        ]);
+    }
+
+    /** @phpstan-assert-if-true UploadedFile $file */
+    private function holdsSomething(mixed $file): bool
+    {
+        return $file instanceof UploadedFile && $file->isValid() && $file->getSize() > 0;
+    }
+
+    /** @param  list<string>  $fields  what was typed and stays */
+    private function wrong(
+        string $at,
+        string $field,
+        string $found,
+        Request $request,
+        array $fields,
+    ): RedirectResponse {
+        $finding = Finding::stop(
+            'filter.typed',
+            $found,
+            '',
+            str_ends_with($field, '_file')
+                ? 'A larger one is worked out at the terminal: ./burrow filter.'
+                : '',
+            Place::field($field),
+        );
+
+        return $this->back($at, '')
+            ->withInput($request->only($fields))
+            ->with('wrong', $finding->jsonSerialize());
+    }
+
+    private function back(string $at, string $told): RedirectResponse
+    {
+        $back = redirect()->to(route('filter').$at);
+
+        return $told === '' ? $back : $back->with('told', $told);
+    }
+}

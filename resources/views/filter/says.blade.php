@@ -1,0 +1,5 @@
+<div id="{{ $name }}-says" aria-live="polite">
+    @foreach ($judged->forField($name) as $finding)
+        <x-slim :finding="$finding" />
+    @endforeach
+</div>
