@@ -107,6 +107,8 @@ final class Fields
         'why_name' => 253,
         'hours_what' => 60,
         'hours_kind' => 8,
+        'retire_name' => 64,
+        'wipe_on' => 10,
         'hours_from' => 5,
         'hours_to' => 5,
         'through' => 63,

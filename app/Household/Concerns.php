@@ -7,6 +7,7 @@ namespace App\Household;
 use Burrow\Addresses\OutsideNetwork;
 use Burrow\BringUp\Unfinished;
 use Burrow\Household\Concern;
+use Burrow\Move\RetiredConcern;
 use Burrow\Plan\BoxesAsBuilt;
 use Burrow\Ports\Certificates;
 use Burrow\Ports\EngineGroups;
@@ -49,6 +50,7 @@ final class Concerns
             new BoxesAsBuilt(),
             new Updates(),
             new SharedSwitches(),
+            new RetiredConcern(),
         ];
     }
 }

@@ -25,6 +25,7 @@ use Burrow\Household\Opening;
 use Burrow\Household\OutsideName;
 use Burrow\Household\PacketFilter;
 use Burrow\Household\Records;
+use Burrow\Household\RetiredBox;
 use Burrow\Household\Service;
 use Burrow\Household\Stage;
 use Burrow\Household\Trial;
@@ -37,6 +38,7 @@ use Burrow\Net\Prefix;
 use Burrow\Net\Protocol;
 use DateTimeImmutable;
 use DateTimeZone;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -56,6 +58,8 @@ final class DatabaseRecords implements Records
     private const MOST_CERTIFICATES = 2000;
 
     private const MOST_HOURS = 200;
+
+    private const MOST_RETIRED = 200;
 
     /** Samples of all file systems that are read for one picture of the house. */
     private const SAMPLES = 20_000;
@@ -82,7 +86,7 @@ final class DatabaseRecords implements Records
         $prefix = Prefix::tryParse($this->network->prefix);
         $rows = DB::table('boxes')
             ->where('network_id', $this->network->id)
-            ->whereNotNull('name')
+            ->where(self::here(...))
             ->orderBy('id')
             ->select('*')
             ->selectSub(
@@ -105,7 +109,7 @@ final class DatabaseRecords implements Records
         $rows = DB::table('services')
             ->join('boxes', 'boxes.id', '=', 'services.box_id')
             ->where('boxes.network_id', $this->network->id)
-            ->whereNotNull('boxes.name')
+            ->where(self::here(...))
             ->orderBy('services.port')
             ->orderBy('services.box_id')
             ->get([
@@ -156,7 +160,7 @@ final class DatabaseRecords implements Records
         $rows = DB::table('openings')
             ->join('boxes', 'boxes.id', '=', 'openings.box_id')
             ->where('boxes.network_id', $this->network->id)
-            ->whereNotNull('boxes.name')
+            ->where(self::here(...))
             ->orderBy('openings.id')
             ->get([
                 'boxes.name',
@@ -196,7 +200,7 @@ final class DatabaseRecords implements Records
             DB::table('fill_samples')
                 ->join('boxes', 'boxes.id', '=', 'fill_samples.box_id')
                 ->where('boxes.network_id', $this->network->id)
-                ->whereNotNull('boxes.name')
+                ->where(self::here(...))
                 ->where('fill_samples.taken_at', '>=', now()->subDays(self::LOOKED_BACK))
                 ->orderBy('fill_samples.taken_at')
                 ->limit(self::SAMPLES)
@@ -234,7 +238,7 @@ final class DatabaseRecords implements Records
             DB::table('health_samples')
                 ->join('boxes', 'boxes.id', '=', 'health_samples.box_id')
                 ->where('boxes.network_id', $this->network->id)
-                ->whereNotNull('boxes.name')
+                ->where(self::here(...))
                 ->orderBy('health_samples.taken_at')
                 ->limit(self::SAMPLES)
                 ->get(['boxes.name', 'health_samples.*']) as $row
@@ -321,7 +325,7 @@ final class DatabaseRecords implements Records
         $rows = DB::table('listings')
             ->join('boxes', 'boxes.id', '=', 'listings.box_id')
             ->where('boxes.network_id', $this->network->id)
-            ->whereNotNull('boxes.name')
+            ->where(self::here(...))
             ->get(['boxes.name', 'listings.heard', 'listings.taken_at']);
         $listings = $rows->map(function (stdClass $row): ?Listing {
             $at = $this->time($row->taken_at);
@@ -397,7 +401,7 @@ final class DatabaseRecords implements Records
             ->join('boxes', 'boxes.id', '=', 'backups.box_id')
             ->leftJoin('boxes AS targets', 'targets.id', '=', 'backups.target_box_id')
             ->where('boxes.network_id', $this->network->id)
-            ->whereNotNull('boxes.name')
+            ->where(self::here(...))
             ->orderBy('backups.id')
             ->get(['backups.*', 'boxes.name AS box', 'targets.name AS target']);
 
@@ -456,6 +460,31 @@ final class DatabaseRecords implements Records
         );
     }
 
+    public function retired(): array
+    {
+        $rows = DB::table('boxes')
+            ->where('network_id', $this->network->id)
+            ->where('stage', Stage::Retired->value)
+            ->orderBy('id')
+            ->limit(self::MOST_RETIRED)
+            ->get(['id', 'name', 'retired_at', 'wipe_on', 'wiped_at']);
+        $boxes = $rows->map(function (stdClass $row): ?RetiredBox {
+            $retired = $this->time($row->retired_at);
+
+            return $retired === null
+                ? null
+                : new RetiredBox(
+                    (int) $row->id,
+                    (string) $row->name,
+                    $retired,
+                    $this->day($row->wipe_on),
+                    $row->wiped_at !== null,
+                );
+        });
+
+        return array_values(array_filter($boxes->all()));
+    }
+
     public function outsideName(): ?OutsideName
     {
         $network = $this->network->getAttributes();
@@ -478,8 +507,9 @@ final class DatabaseRecords implements Records
             ->join('boxes', 'boxes.id', '=', 'box_dependencies.box_id')
             ->join('boxes AS providers', 'providers.id', '=', 'box_dependencies.on_box_id')
             ->where('boxes.network_id', $this->network->id)
-            ->whereNotNull('boxes.name')
+            ->where(self::here(...))
             ->whereNotNull('providers.name')
+            ->where('providers.stage', '!=', Stage::Retired->value)
             ->orderBy('box_dependencies.id')
             ->get(['boxes.name', 'providers.name AS provider', 'box_dependencies.what']);
 
@@ -510,7 +540,7 @@ final class DatabaseRecords implements Records
         $this->tellings ??= DB::table('tellings')
             ->join('boxes', 'boxes.id', '=', 'tellings.box_id')
             ->where('boxes.network_id', $this->network->id)
-            ->whereNotNull('boxes.name')
+            ->where(self::here(...))
             ->get(['boxes.name', 'tellings.kind', 'tellings.told', 'tellings.taken_at']);
         foreach ($this->tellings->where('kind', $kind) as $row) {
             $at = $this->time($row->taken_at);
@@ -548,6 +578,12 @@ final class DatabaseRecords implements Records
             plugged: explode(',', $id('plugged') ?? ''),
             startFrom: $id('start'),
         );
+    }
+
+    /** Boxes that have a name and were not taken out of service: nobody else has a part in the picture. */
+    private static function here(Builder $boxes): void
+    {
+        $boxes->whereNotNull('boxes.name')->where('boxes.stage', '!=', Stage::Retired->value);
     }
 
     /** @param  list<stdClass>  $jobs  rows of box_jobs */

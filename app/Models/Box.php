@@ -37,6 +37,9 @@ class Box extends Model
         'silent_since' => 'datetime',
         'in_service_at' => 'datetime',
         'updated_system_at' => 'datetime',
+        'retired_at' => 'datetime',
+        'wipe_on' => 'date',
+        'wiped_at' => 'datetime',
         'on_bench' => 'boolean',
         'fixed_address' => 'boolean',
     ];
@@ -126,6 +129,16 @@ class Box extends Model
     public function scopeStanding(Builder $query): void
     {
         $query->whereIn('stage', [Stage::InService, Stage::Unfinished]);
+    }
+
+    /**
+     * Not taken out of service.
+     *
+     * @param  Builder<Box>  $query
+     */
+    public function scopeHere(Builder $query): void
+    {
+        $query->where('stage', '!=', Stage::Retired);
     }
 
     /** A box without a name yet is called by what it is to become. */

@@ -11,6 +11,17 @@ use Burrow\Text\Words;
 /** Every judgement of this stage, each with its one text; docs/formulas/filter.md lists them with their sources. */
 final class FilterFindings
 {
+    /** @param  bool  $file  it is a file that was sent */
+    public static function typed(string $found, bool $file): Finding
+    {
+        return Finding::stop(
+            'filter.typed',
+            $found,
+            '',
+            $file ? 'A larger one is worked out at the terminal: ./burrow filter.' : '',
+        );
+    }
+
     public static function notRead(ListSize $list): Finding
     {
         $first = $list->named[0] ?? null;

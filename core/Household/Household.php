@@ -49,6 +49,9 @@ final class Household
     /** @var list<Copying>|null */
     private ?array $copyings = null;
 
+    /** @var list<RetiredBox>|null */
+    private ?array $retired = null;
+
     /** @var list<Hours>|null */
     private ?array $hours = null;
 
@@ -136,6 +139,12 @@ final class Household
     public function copyings(): array
     {
         return $this->copyings ??= $this->records->copyings();
+    }
+
+    /** @return list<RetiredBox> */
+    public function retired(): array
+    {
+        return $this->retired ??= $this->records->retired();
     }
 
     /** @return list<Hours> when boxes are in use, and when somebody may be at work on them */

@@ -18,6 +18,9 @@ enum Stage: string
 
     case InService = 'in-service';
 
+    /** It was taken out of service; its card is kept for a while as the way back. */
+    case Retired = 'retired';
+
     /** It stands in the house and is watched. */
     public function stands(): bool
     {

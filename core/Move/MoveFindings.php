@@ -87,6 +87,129 @@ final class MoveFindings
         );
     }
 
+    public static function nothingHangs(string $box): Finding
+    {
+        return Finding::fine('move.nothing_hangs', "Nothing in the record hangs on {$box} any more.");
+    }
+
+    public static function typed(string $found): Finding
+    {
+        return Finding::stop('move.typed', $found, '', '');
+    }
+
+    public static function stillAnswers(string $box, string $ago): Finding
+    {
+        return Finding::stop(
+            'move.still_answers',
+            ucfirst($box)." answered {$ago} ago.",
+            'Its address becomes free: who gets it next would share it with one that is on.',
+            'Halt it, and look here again in a minute.',
+        );
+    }
+
+    /** @param  bool  $covered  it can be asked from here */
+    public static function nobodyLooked(string $box, bool $covered): Finding
+    {
+        $found = "Whether {$box} is off nobody looked in the last minutes.";
+        $why = 'Its address becomes free: who gets it next would share it with one that is on.';
+
+        return $covered
+            ? Finding::stop(
+                'move.nobody_looked',
+                $found,
+                $why,
+                'Wait until it was asked, which is once a minute.',
+            )
+            : Finding::warn(
+                'move.nobody_looked',
+                $found,
+                'It lies outside the network that may be asked.',
+                'Look at its lights before you go on.',
+            );
+    }
+
+    public static function stillOpen(string $box, string $opening): Finding
+    {
+        return Finding::stop(
+            'move.still_open',
+            "{$opening} of the router still leads to {$box}.",
+            'Whoever gets its address next would be open to the world without knowing.',
+            'Close it in the router, then take it out under Reach.',
+        );
+    }
+
+    /** @param  list<string>  $copies  "pictures of lantern" */
+    public static function keepsCopies(string $box, array $copies): Finding
+    {
+        return Finding::stop(
+            'move.keeps_copies',
+            'Copies lie on it: '.self::few($copies).'.',
+            "They go with {$box}, and what makes them would fail every night.",
+            'Give these backups another place, and let each run once.',
+        );
+    }
+
+    public static function onlyOne(string $box, string $serves): Finding
+    {
+        return Finding::warn(
+            'move.only_one',
+            "Nobody but {$box} gives the house {$serves}.",
+            'The whole house is without it from the moment it is off.',
+            'Have another hand it out first, and wait until every device has asked for its address anew.',
+        );
+    }
+
+    /** @param  list<string>  $losses  "lantern loses files" */
+    public static function needed(string $box, array $losses): Finding
+    {
+        return Finding::warn(
+            'move.needed',
+            "Others need {$box}: ".self::few($losses).'.',
+            'They stand still, or write to a folder that is none.',
+            'Have them use another one first.',
+        );
+    }
+
+    public static function filesOnlyHere(string $box): Finding
+    {
+        return Finding::warn(
+            'move.files_only_here',
+            "What {$box} keeps for the household is copied nowhere, as far as is known.",
+            'With its card or disk wiped it is gone.',
+            'Copy it, bring one file back, then go on.',
+        );
+    }
+
+    /** @param  list<string>  $clients */
+    public static function stillHeld(string $box, array $clients): Finding
+    {
+        return Finding::note(
+            'move.still_held',
+            count($clients)." hold an address, a name or a key of {$box}: ".self::few($clients).'.',
+            'They go on asking a place where nobody is, or somebody else.',
+            'Change each, then take it out of the ledger.',
+        );
+    }
+
+    /** @param  list<string>  $boxes */
+    public static function wipeDue(array $boxes): Finding
+    {
+        return Finding::note(
+            'move.wipe_due',
+            'The card of '.self::few($boxes).' may be wiped.',
+            'The day until which it was kept has come; it holds keys, passwords and files.',
+            'Wipe it, and say so on the page of the box.',
+        );
+    }
+
+    /** @param  list<string>  $all */
+    private static function few(array $all): string
+    {
+        $more = count($all) - 5;
+
+        return implode('; ', array_slice($all, 0, 5)).($more > 0 ? " and {$more} more" : '');
+    }
+
     private function __construct()
     {
     }

@@ -71,7 +71,8 @@ function dweller(string $name, mixed ...$with): Box
  * @param  array{fills?: list<Burrow\Household\Fill>, drives?: list<Burrow\Household\DriveHealth>}  $stores
  * @param  list<Burrow\Household\Trial>  $trials
  * @param  array{filters?: list<Burrow\Household\PacketFilter>, groups?: list<Burrow\Household\EngineGroup>, certificates?: list<Burrow\Household\Certificate>, name?: Burrow\Household\OutsideName,
- *     copyings?: list<Burrow\Household\Copying>, hours?: list<Burrow\Household\Hours>}  $told
+ *     copyings?: list<Burrow\Household\Copying>, hours?: list<Burrow\Household\Hours>,
+ *     retired?: list<Burrow\Household\RetiredBox>}  $told
  */
 function household(
     array $boxes,
@@ -200,6 +201,11 @@ function household(
                     ),
                     $this->boxes,
                 );
+        }
+
+        public function retired(): array
+        {
+            return $this->told['retired'] ?? [];
         }
 
         public function hours(): array

@@ -43,6 +43,20 @@
             </section>
         @endif
     @endif
+    @if ($retired->isNotEmpty())
+        <section class="sheet scroll" tabindex="0" aria-labelledby="retired-title">
+            <h2 id="retired-title">Out of service</h2>
+            <x-list :heads="['Box', 'Since', 'Its card']">
+                @foreach ($retired as $box)
+                    <tr>
+                        <td><a href="/boxes/{{ $box->id }}">{{ $box->called() }}</a></td>
+                        <td>{{ $box->retired_at?->setTimezone(\App\Models\Network::zone())->format('j M Y') }}</td>
+                        <td>{{ $box->wiped_at ? 'wiped' : ($box->wipe_on ? 'kept until ' . $box->wipe_on->format('j M Y') : 'kept') }}</td>
+                    </tr>
+                @endforeach
+            </x-list>
+        </section>
+    @endif
     <p class="row"><a href="{{ route('lint') }}">Look over a card's files</a> <a href="{{ route('target') }}">Which disk an image goes on</a> <a
             href="{{ route('media') }}">Register of cards and disks</a></p>
 </x-page>

@@ -2,6 +2,7 @@
     <x-slot:say>
         <b>
             {{ match (true) {
+                $box->stage->value === 'retired' => 'Out of service since ' . $box->retired_at?->setTimezone(\App\Models\Network::zone())->format('j M Y') . '.',
                 !$box->stage->stands() => 'Not in service yet.',
                 !$box->isInService() => 'Not finished, and ' . $hearing->words() . '.',
                 default => ucfirst($hearing->words()) . '.',
@@ -12,7 +13,18 @@
             {{ $due->isOverdue() ? 'Its update is overdue.' : 'Next update ' . ($due->daysLeft === 0 ? 'today.' : "in {$due->daysLeft} days.") }}
         @endif
     </x-slot:say>
-    @if (!$box->isInService())
+    @if ($box->stage->value === 'retired')
+        <section class="sheet below" id="retired" aria-labelledby="retired-title">
+            <h2 id="retired-title">{{ $box->wiped_at ? 'Its card is wiped' : 'Its card is the way back until ' . $box->wipe_on?->format('j M Y') }}</h2>
+            @if ($box->wiped_at)
+                <p class="soft">By somebody’s word. The record stays until you drop it; then its name is free.</p>
+                <form class="row" method="post" action="{{ route('box.drop', $box) }}">@csrf @method('delete')<button class="ghost">Drop its record</button></form>
+            @else
+                <p class="soft">It holds keys, passwords and files. What the box was is kept below, and nobody asks it any more.</p>
+                <div class="row"><form method="post" action="{{ route('box.take-back', $box) }}">@csrf<button class="ghost">Take it back</button></form> <form method="post" action="{{ route('box.wiped', $box) }}">@csrf<button class="ghost">Its card was wiped</button></form></div>
+            @endif
+        </section>
+    @elseif (!$box->isInService())
         <div class="row below">
             <x-next :box="$box" />
             @if ($box->stage->value === 'named' && $box->card_written_at)
@@ -22,7 +34,7 @@
         </div>
     @endif
     @if ($box->stage->stands() || $box->stage->value === 'bringing-up')
-        <p class="below row"><a class="ghost" href="{{ route('box.diagnosis', $box) }}">It does not do its work</a>@if ($box->stage->stands() && auth()->user()->isKeeper()) <a class="ghost" href="{{ route('box.lost', $box) }}">What if it died tonight?</a>@endif</p>
+        <p class="below row"><a class="ghost" href="{{ route('box.diagnosis', $box) }}">It does not do its work</a>@if ($box->stage->stands() && auth()->user()->isKeeper()) <a class="ghost" href="{{ route('box.lost', $box) }}">What if it died tonight?</a> <a class="ghost" href="{{ route('box.retire', $box) }}">Take it out of service</a>@endif</p>
     @endif
     @if ($leftOpen->isNotEmpty() || $unplayed !== [])
         <section class="sheet below" aria-labelledby="left-open">

@@ -42,6 +42,7 @@ const PAGES = [
     '/stores/arrays?disks=4%204%208&level=parity',
     '/stores/rights',
     '/boxes/2/lost',
+    '/boxes/2/retire',
     '/boxes/2/name',
     '/boxes/2/card',
     '/filter',

@@ -46,6 +46,7 @@ final class BenchController
                 ->sortBy(fn (array $board): int => $board['card'] === [] ? 1 : 0)
                 ->values(),
             'boxes' => Box::query()
+                ->here()
                 ->whereNotNull('name')
                 ->with('run')
                 ->get()

@@ -23,6 +23,7 @@ use Burrow\BringUp\Draw\StartTimeline;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Household\Box as Pictured;
 use Burrow\Household\Household;
+use Burrow\Household\Stage;
 use Burrow\Stores\CopyTest\Watched;
 use Burrow\Stores\CopyTest\WatchScript;
 use Burrow\Upkeep\Calendar;
@@ -38,6 +39,9 @@ final class BoxController
     /** Starts that are drawn below each other. */
     private const STARTS = 8;
 
+    /** Boxes that were taken out of service and are listed. */
+    private const RETIRED = 50;
+
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly Playbooks $playbooks,
@@ -46,7 +50,7 @@ final class BoxController
 
     public function index(Kept $kept): View
     {
-        $boxes = Box::query()->with('jobs')->orderBy('name')->paginate(Pages::ROWS);
+        $boxes = Box::query()->here()->with('jobs')->orderBy('name')->paginate(Pages::ROWS);
         // Only what is on the way has a next step, which may be one of its run.
         $boxes->getCollection()->reject(fn (Box $box): bool => $box->isInService())->load('run');
 
@@ -61,6 +65,11 @@ final class BoxController
                     array_values($boxes->getCollection()->map(fn (Box $box): int => $box->id)->all()),
                 ),
             ),
+            'retired' => Box::query()
+                ->where('stage', Stage::Retired)
+                ->orderByDesc('retired_at')
+                ->limit(self::RETIRED)
+                ->get(),
             'catalogue' => $this->catalogue,
         ]);
     }
@@ -228,7 +237,18 @@ final class BoxController
     public function destroy(Box $box): RedirectResponse
     {
         abort_if($box->isInService(), 409, 'A box in service is not dropped.');
-        JournalEntry::write($box, 'dropped', "The plan for {$box->called()} was dropped.");
+        abort_if(
+            $box->stage === Stage::Retired && $box->wiped_at === null,
+            409,
+            'Its card is still the way back.',
+        );
+        JournalEntry::write(
+            $box,
+            'dropped',
+            $box->stage === Stage::Retired
+                ? "The record of {$box->called()} was dropped."
+                : "The plan for {$box->called()} was dropped.",
+        );
         $box->delete();
 
         return redirect()

@@ -84,6 +84,7 @@ final class LintController
 
         return view('card.lint', [
             'boxes' => Box::query()
+                ->here()
                 ->whereNotNull('name')
                 ->orderBy('name')
                 ->get(['id', 'name']),

@@ -76,7 +76,9 @@ final class TargetController
                 ->withInput()
                 ->withErrors(['published' => 'This holds no SHA-256: 64 characters from 0 to 9 and a to f.']);
         }
-        $bytes = fn (?string $gigabytes): ?int => $gigabytes === null ? null : (int) round((float) $gigabytes * 1e9);
+        $bytes = fn (?string $gigabytes): ?int => $gigabytes === null
+            ? null
+            : (int) round((float) $gigabytes * 1e9);
         $record = ImageRecord::query()->create([
             'label' => $typed['label'],
             'kind' => $typed['kind'],
@@ -144,6 +146,7 @@ final class TargetController
             'media' => $media,
             'edited' => $media->firstWhere('id', $request->integer('edit')),
             'boxes' => Box::query()
+                ->here()
                 ->whereNotNull('name')
                 ->orderBy('name')
                 ->get(['id', 'name']),
@@ -214,9 +217,15 @@ final class TargetController
             ['minutes.*' => 'Minutes, 0.1 to 600.'],
         );
         $medium->update(['write_mbyte' => $typed['bytes'] / 1e6 / ($typed['minutes'] * 60)]);
-        JournalEntry::write(Network::home(), 'measured', "{$medium->label}: written in {$typed['minutes']} min.");
+        JournalEntry::write(
+            Network::home(),
+            'measured',
+            "{$medium->label}: written in {$typed['minutes']} min.",
+        );
 
-        return redirect()->route('media')->with('told', 'Kept. The next writing on it is worked out from that.');
+        return redirect()
+            ->route('media')
+            ->with('told', 'Kept. The next writing on it is worked out from that.');
     }
 
     public function drop(Medium $medium): RedirectResponse

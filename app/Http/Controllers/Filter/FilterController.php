@@ -10,6 +10,7 @@ use App\Models\FilterException;
 use App\Models\FilterList;
 use App\Models\JournalEntry;
 use App\Models\Network;
+use Burrow\Filter\FilterFindings;
 use Burrow\Filter\Lists;
 use Burrow\Filter\Write\DnsmasqNames;
 use Burrow\Filter\Write\HostsList;
@@ -260,15 +261,7 @@ final class FilterController
         Request $request,
         array $fields,
     ): RedirectResponse {
-        $finding = Finding::stop(
-            'filter.typed',
-            $found,
-            '',
-            str_ends_with($field, '_file')
-                ? 'A larger one is worked out at the terminal: ./burrow filter.'
-                : '',
-            Place::field($field),
-        );
+        $finding = FilterFindings::typed($found, str_ends_with($field, '_file'))->at(Place::field($field));
 
         return $this->back($at, '')
             ->withInput($request->only($fields))

@@ -70,7 +70,7 @@ final class ReachController
             'tunnel' => HouseTunnel::of($network),
             'boxes' => $edit === null && ! $adds
                     ? []
-                    : Box::query()->whereNotNull('name')->orderBy('id')->pluck('name', 'id')->all(),
+                    : Box::query()->here()->whereNotNull('name')->orderBy('id')->pluck('name', 'id')->all(),
         ]);
     }
 

@@ -13,6 +13,7 @@ use App\Models\Network;
 use App\Models\Store;
 use App\Stores\StoresPage;
 use Burrow\Household\Household;
+use Burrow\Household\Stage;
 use Burrow\Intake\Intake;
 use Burrow\Intake\Reading;
 use Burrow\Intake\Storage\FillFact;
@@ -30,13 +31,17 @@ final class StoresController
     public function __invoke(Request $request, Kept $kept): View
     {
         return view('stores.index', [
-            'stores' => Store::query()->with('box')->orderBy('id')->get(),
+            'stores' => Store::query()
+                ->whereRelation('box', 'stage', '!=', Stage::Retired->value)
+                ->with('box')
+                ->orderBy('id')
+                ->get(),
             'page' => $kept->of(
                 'stores',
                 StoresPage::class,
                 fn (): StoresPage => StoresPage::of(app(Household::class)),
             ),
-            'boxes' => Box::query()->whereNotNull('name')->orderBy('id')->pluck('name', 'id')->all(),
+            'boxes' => Box::query()->here()->whereNotNull('name')->orderBy('id')->pluck('name', 'id')->all(),
             'keeps' => $request->user()?->isKeeper() === true,
         ]);
     }

@@ -62,7 +62,13 @@ final class UpkeepController
                 ->whereKey(array_keys($page->dues ?? []))
                 ->pluck('user', 'id'),
             'names' => $told
-                ? Box::query()->whereNotNull('name')->orderBy('id')->limit(self::BOXES)->pluck('name')->all()
+                ? Box::query()
+                    ->here()
+                    ->whereNotNull('name')
+                    ->orderBy('id')
+                    ->limit(self::BOXES)
+                    ->pluck('name')
+                    ->all()
                 : [],
             'judged' => old('hours_what') === null
                     ? Findings::of()
