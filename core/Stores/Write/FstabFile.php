@@ -9,8 +9,7 @@ use Burrow\Stores\StoresFindings;
 
 /**
  * Lines of /etc/fstab (fstab(5)). A disk that the box can start without gets `nofail` and a short wait, so that a
- * missing
- * one does not stop the start; the last field is 2 for file systems that a check mends, after the root one's 1.
+ * missing one does not stop the start; the last field is 2 for file systems that a check mends, after the root one's 1.
  */
 final class FstabFile extends TypedFile
 {

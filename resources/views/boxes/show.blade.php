@@ -165,7 +165,7 @@
                 @endif
                 <dl class="facts">
                     <dt>login</dt>
-                    <dd class="mono">{{ $box->user ? "ssh {$box->user}@{$box->address}" : '—' }}</dd>
+                    <dd class="mono">{{ $box->user && $box->address ? "ssh {$box->user}@{$box->address}" : '—' }}</dd>
                     <dt>by</dt>
                     <dd>{{ $box->login ?? 'not recorded' }}</dd>
                     <dt>key</dt>
