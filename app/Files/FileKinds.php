@@ -32,6 +32,7 @@ use Burrow\Reach\Tunnel\TunnelFile;
 use Burrow\Stores\Write\BackupFile;
 use Burrow\Stores\Write\ExportsFile;
 use Burrow\Stores\Write\FstabFile;
+use Burrow\Stores\Write\MountUnit;
 use Burrow\Stores\Write\SfdiskScript;
 use Burrow\Stores\Write\SmbFile;
 use Burrow\Upkeep\Write\CalendarFile;
@@ -60,6 +61,7 @@ final class FileKinds
                 new NetworkdFile(),
                 new KernelAddress(),
                 new FstabFile(),
+                new MountUnit(),
                 new SmbFile(),
                 new ExportsFile(),
                 new SfdiskScript(),

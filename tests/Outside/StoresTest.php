@@ -203,6 +203,48 @@ test('an export is read back as it was meant', function (): void {
     ]);
 });
 
+test('a mount unit has the name that systemd wants of its place, and says what was meant', function (): void {
+    mt_srand(31);
+    $folder = scratch();
+    $letters = [...str_split('abcXYZ019.-_:% ~@#+,\''), 'ä', '\\', 'λ'];
+    $some = fn (): string => implode(
+        '',
+        array_map(fn (): string => $letters[array_rand($letters)], range(1, mt_rand(1, 8))),
+    );
+    $seen = 0;
+    for ($i = 0; $i < 150; $i++) {
+        $mount = '/srv/'.$some().(mt_rand(0, 1) === 1 ? '/'.$some() : '');
+        $label = $some();
+        $written = storesFile('mount', [
+            'source' => "LABEL={$label}",
+            'mount' => $mount,
+            'fstype' => 'ext4',
+            'options' => ['noatime', 'x-note=50%'],
+        ]);
+        if ($written->text === null) {
+            expect([$mount, $label, $written->findings->codes() !== []])->toBe([$mount, $label, true]);
+
+            continue;
+        }
+        $seen++;
+        preg_match('~^# /etc/systemd/system/(.*)$~m', $written->text, $name);
+        $theirs = run('systemd-escape --path --suffix=mount '.escapeshellarg($mount));
+        expect($name[1])->toBe(trim($theirs['out']));
+        file_put_contents("{$folder}/{$name[1]}", $written->text);
+        preg_match('~^What=(.*)$~m', $written->text, $what);
+        preg_match('~^# /etc/systemd/system/(.*)\.device\.d/~m', $written->text, $device);
+        expect($device[1])->toBe(
+            trim(run('systemd-escape --path '.escapeshellarg(str_replace('%%', '%', $what[1])))['out']),
+        );
+    }
+    expect($seen)->toBeGreaterThan(80);
+    // It refuses a unit whose place is not that of its name, and one that it cannot read.
+    $units = implode(' ', array_map(escapeshellarg(...), glob("{$folder}/*.mount") ?: []));
+    expect(run("systemd-analyze verify --man=no {$units}")['all'])->not->toMatch(
+        '/Refusing|bad unit|Failed to parse|ignoring/i',
+    );
+});
+
 test('what a format cannot carry is told and not written', function (
     string $kind,
     array $values,
@@ -227,6 +269,21 @@ test('what a format cannot carry is told and not written', function (
         'fstab',
         ['entries' => [['source' => '/dev/sda1', 'mount' => "/srv\n/x", 'fstype' => 'ext4']]],
         'stores.not_carried',
+    ],
+    'a mount unit above its place' => [
+        'mount',
+        ['source' => '/dev/sda1', 'mount' => '/srv/../etc', 'fstype' => 'ext4'],
+        'stores.not_a_mount_point',
+    ],
+    'a mount unit that goes on in the next line' => [
+        'mount',
+        ['source' => '/dev/sda1', 'mount' => '/srv/a\\', 'fstype' => 'ext4'],
+        'stores.not_carried',
+    ],
+    'a mount unit of nothing' => [
+        'mount',
+        ['source' => 'sda1', 'mount' => '/srv/a', 'fstype' => 'ext4'],
+        'stores.not_a_source',
     ],
     'no path' => [
         'fstab',
