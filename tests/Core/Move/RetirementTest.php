@@ -27,7 +27,7 @@ function retiring(array $with = [], array $house = [], Known $known = new Known(
     );
 }
 
-function copying(string $box, string $to, ?string $ran = '2026-11-25 02:00'): Copying
+function copiedTo(string $box, string $to, ?string $ran = '2026-11-25 02:00'): Copying
 {
     return new Copying(
         1,
@@ -55,9 +55,9 @@ test('only a box that was seen to be silent may go', function (): void {
 test('what leads to it and what lies on it has to be over first', function (): void {
     expect(retiring(house: ['openings' => ['larder' => ['8443 tcp', '51944 udp'], 'wren' => ['22 tcp']]]))
         ->toBe(['!move.still_open', '!move.still_open'])
-        ->and(retiring(house: ['told' => ['copyings' => [copying('wren', 'larder')]]]))
+        ->and(retiring(house: ['told' => ['copyings' => [copiedTo('wren', 'larder')]]]))
         ->toBe(['!move.keeps_copies'])
-        ->and(retiring(house: ['told' => ['copyings' => [copying('larder', 'wren')]]]))
+        ->and(retiring(house: ['told' => ['copyings' => [copiedTo('larder', 'wren')]]]))
         ->toBe(['move.nothing_hangs']);
 });
 
@@ -71,10 +71,10 @@ test('what others lose is said, and does not hold it', function (): void {
         ->toBe(['move.needed'])
         ->and(retiring(['job' => 'file-store'], ['told' => ['copyings' => []]]))
         ->toBe(['move.files_only_here'])
-        ->and(retiring(['job' => 'file-store'], ['told' => ['copyings' => [copying('larder', 'wren')]]]))
+        ->and(retiring(['job' => 'file-store'], ['told' => ['copyings' => [copiedTo('larder', 'wren')]]]))
         ->toBe(['move.nothing_hangs'])
         ->and(
-            retiring(['job' => 'file-store'], ['told' => ['copyings' => [copying('larder', 'wren', null)]]]),
+            retiring(['job' => 'file-store'], ['told' => ['copyings' => [copiedTo('larder', 'wren', null)]]]),
         )
         ->toBe(['move.files_only_here'])
         ->and(retiring(known: new Known(clients: ['the lectern'])))

@@ -14,7 +14,7 @@ use Burrow\Household\Stage;
 // A box is taken out of service, taken back, wiped, and its record dropped.
 
 /** A box of the house that was asked a minute ago and is silent since a while. */
-function silentBox(string $name): Box
+function boxThatIsOff(string $name): Box
 {
     $box = Box::query()->where('name', $name)->firstOrFail();
     $box->update(['asked_at' => now()->subMinute(), 'silent_since' => now()->subMinutes(9)]);
@@ -31,7 +31,7 @@ function goes(Box $box, array $with = []): array
 test(
     'a box that is off goes: nothing asks it any more, its address is free, its record stays',
     function (): void {
-        $box = silentBox('lantern');
+        $box = boxThatIsOff('lantern');
         $had = (string) $box->address;
         $services = Service::query()->where('box_id', $box->id)->count();
         expect(Books::addresses(Network::home())->check($had)->blocks())->toBeTrue();
@@ -67,7 +67,7 @@ test(
 );
 
 test('one that answers does not go, and neither does one to which the router leads', function (): void {
-    $box = silentBox('lantern');
+    $box = boxThatIsOff('lantern');
     $box->update(['silent_since' => null, 'answered_at' => now()]);
     $this->asKeeper()
         ->followingRedirects()
@@ -75,7 +75,7 @@ test('one that answers does not go, and neither does one to which the router lea
         ->assertSee('It was not taken out')
         ->assertSee('Halt it, and look here again in a minute.');
     $open = Opening::query()->firstOrFail()->box;
-    silentBox((string) $open->name);
+    boxThatIsOff((string) $open->name);
     $this->post("/boxes/{$open->id}/retire", goes($open));
     expect([$box->refresh()->stage, $open->refresh()->stage])->toBe([Stage::InService, Stage::InService]);
 });
@@ -84,7 +84,7 @@ test('its name is typed and its day is one, or it is said at the field', functio
     array $with,
     string $says,
 ): void {
-    $box = silentBox('lantern');
+    $box = boxThatIsOff('lantern');
     $this->asKeeper()
         ->followingRedirects()
         ->post("/boxes/{$box->id}/retire", goes($box, $with))
@@ -103,7 +103,7 @@ test('its name is typed and its day is one, or it is said at the field', functio
 test('it comes back unfinished, with its address where nobody else has it by then', function (
     bool $taken,
 ): void {
-    $box = silentBox('lantern');
+    $box = boxThatIsOff('lantern');
     $had = (string) $box->address;
     $this->asKeeper()->post("/boxes/{$box->id}/retire", goes($box));
     $taken &&
@@ -116,7 +116,7 @@ test('it comes back unfinished, with its address where nobody else has it by the
 })->with(['free' => [false], 'taken' => [true]]);
 
 test('what was wiped has no way back, and only then the record may be dropped', function (): void {
-    $box = silentBox('lantern');
+    $box = boxThatIsOff('lantern');
     $this->asKeeper()
         ->delete("/boxes/{$box->id}")
         ->assertStatus(409);
