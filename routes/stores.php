@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\Stores\ArraysController;
 use App\Http\Controllers\Stores\BackupsController;
+use App\Http\Controllers\Stores\RestController;
 use App\Http\Controllers\Stores\RightsController;
 use App\Http\Controllers\Stores\StoresController;
 use Illuminate\Support\Facades\Route;
@@ -12,6 +13,7 @@ use Illuminate\Support\Facades\Route;
 Route::middleware('auth')->group(function (): void {
     Route::get('/stores', StoresController::class)->name('stores');
     Route::get('/stores/arrays', ArraysController::class)->name('arrays');
+    Route::get('/stores/rest', RestController::class)->name('rest');
 });
 
 // Looking, for keepers alone.

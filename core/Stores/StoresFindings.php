@@ -102,6 +102,52 @@ final class StoresFindings
         );
     }
 
+    /** @param  float  $starts  a day */
+    public static function restWears(float $starts, float $years): Finding
+    {
+        return Finding::warn(
+            'stores.rest_wears',
+            'It would start '.
+                round($starts, 1).
+                ' times a day, and its starts are used up in '.
+                round($years, 1).
+                ' years.',
+            'A start wears a disk more than hours of turning.',
+            'Let it wait longer, or turn.',
+        );
+    }
+
+    public static function restSavesNothing(): Finding
+    {
+        return Finding::note(
+            'stores.rest_saves_nothing',
+            'Resting saves hardly anything.',
+            'It is asked again before it rested long enough, or stands for almost what it turns for.',
+            'Let it turn.',
+        );
+    }
+
+    /** @param  ?float  $years  that its starts last; null for ever */
+    public static function restPays(float $kilowattHours, ?float $years): Finding
+    {
+        return Finding::fine(
+            'stores.rest_pays',
+            'It saves '.round($kilowattHours, 1).' kWh a year.',
+            $years === null ? '' : 'Its starts last longer than it is to be used.',
+        );
+    }
+
+    public static function notBetween(string $field, float $least, float $most): Finding
+    {
+        return Finding::stop(
+            'stores.not_between',
+            "A number from {$least} to {$most} is wanted.",
+            '',
+            'Write it with a point, as 0.6.',
+            Place::field($field),
+        );
+    }
+
     public static function notASource(string $typed, Place $place): Finding
     {
         return Finding::stop(

@@ -40,6 +40,7 @@ const PAGES = [
     '/stores/backups',
     '/stores/backups?add=1',
     '/stores/arrays?disks=4%204%208&level=parity',
+    '/stores/rest',
     '/stores/rights',
     '/boxes/2/lost',
     '/boxes/2/retire',

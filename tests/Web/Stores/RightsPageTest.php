@@ -72,6 +72,18 @@ test('arrangements of disks are compared, and sizes that are none are told', fun
     $this->get('/stores/arrays?disks=0.01&rate=0&bus=-4')->assertOk();
 });
 
+test('whether a disk rests is worked out, and a number that is none is told at its field', function (): void {
+    $this->asGuest()->get('/stores/rest')->assertOk()->assertSee('-S 240')->assertSee('Let it stop after');
+    $this->get('/stores/rest?asked=2000')->assertSee('Let it turn.');
+    $wrong = ['asked' => '1e9', 'rated' => '', 'turning' => '-1', 'resting' => '<b>', 'years' => '99999999'];
+    foreach ($wrong as $field => $typed) {
+        $this->get('/stores/rest?'.http_build_query([$field => $typed]))
+            ->assertOk()
+            ->assertSee('is wanted.')
+            ->assertSee('value="'.e($typed).'"', false);
+    }
+});
+
 test('a guest does not work out who may do what', function (): void {
     $this->asGuest()->get('/stores/rights')->assertForbidden();
 });
