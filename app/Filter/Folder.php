@@ -30,6 +30,17 @@ final readonly class Folder
         return "{$this->path}/list-{$list->id}";
     }
 
+    /** Bytes of all lists but one. */
+    public function listBytes(FilterList $but): int
+    {
+        $bytes = 0;
+        foreach (glob("{$this->path}/list-*") ?: [] as $file) {
+            $bytes += $file === $this->list($but) ? 0 : (int) filesize($file);
+        }
+
+        return $bytes;
+    }
+
     public function log(): string
     {
         return "{$this->path}/log";

@@ -4,7 +4,7 @@
     <x-slot:say>
         @if ($result !== null && $result['queries'] > 0)
             <b>{{ $number($result['refused']) }} of {{ $number($result['queries']) }} questions would be refused, {{ $result['share'] }} %.</b>
-            {{ $result['smallest'] === [] ? '' : implode(' and ', array_slice($result['smallest'], 0, 3)) . (count($result['smallest']) === 1 ? ' does' : ' do') . ' 95 % of it' . (count($result['smallest']) < count($result['order']) ? ', the others hardly anything.' : '.') }}
+            {{ $result['smallest'] === [] ? '' : (count($result['smallest']) > 3 ? count($result['smallest']) . ' lists' : implode(' and ', $result['smallest'])) . (count($result['smallest']) === 1 ? ' does' : ' do') . ' 95 % of it' . (count($result['smallest']) < count($result['order']) ? ', the others hardly anything.' : '.') }}
         @else
             <b>Choose lists by what your house asked.</b> {{ $hasLog ? 'The log is there; add a list.' : 'Bring a log of your resolver and some lists; nothing of it leaves this machine.' }}
         @endif

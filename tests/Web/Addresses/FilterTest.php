@@ -134,6 +134,28 @@ test('what cannot be taken is said at its field, and what was typed stays', func
     expect(FilterList::query()->count() + FilterException::query()->count())->toBe(0);
 });
 
+test(
+    'a name is found in capitals and in its own letters, and all lists together have an end',
+    function (): void {
+        $this->post('/filter/lists', [
+            'list_name' => 'letters',
+            'list_file' => sent("ADS.Example\nbücher.example\n"),
+        ]);
+        $this->followingRedirects()
+            ->post('/filter/why', ['why_name' => 'ads.example'])
+            ->assertSee('ADS.Example');
+        $this->followingRedirects()
+            ->post('/filter/why', ['why_name' => 'xn--bcher-kva.example'])
+            ->assertSee('line 2');
+        file_put_contents(storage_path('app/filter/list-99999'), str_repeat('#', 40_000_000));
+        $this->followingRedirects()
+            ->post('/filter/lists', ['list_name' => 'more', 'list_file' => sent('ads.example')])
+            ->assertSee('All lists together may hold 40 MB here.')
+            ->assertSee('value="more"', false);
+        expect(FilterList::query()->pluck('name')->all())->toBe(['letters']);
+    },
+);
+
 test('a result that was cut or written by something else is none', function (string $text): void {
     file_put_contents(storage_path('app/filter/result.json'), $text);
     $this->get('/filter')->assertOk()->assertSee('Choose lists by what your house asked.');

@@ -34,6 +34,9 @@ final class FilterController
 {
     private const MISSING = 'The file is missing, empty, or larger than 5 MB.';
 
+    /** Bytes of all lists together: what a comparison of them holds in memory, at some 150 bytes a name. */
+    private const ALL_LISTS = 40_000_000;
+
     private const NO_NAME = 'That is no name a resolver is asked.';
 
     /** Names of one file that is written here; more are written at the terminal. */
@@ -68,9 +71,10 @@ final class FilterController
                 'list_name',
                 'More lists than '.Lists::MOST.' are not held beside each other.',
             ],
+            $this->tooMuch($list, $file) => ['list_file', 'All lists together may hold 40 MB here.'],
             default => ['list_file', self::MISSING],
         };
-        if ($wrong[0] === 'list_name' || ! $this->holdsSomething($file)) {
+        if ($wrong !== ['list_file', self::MISSING] || ! $this->holdsSomething($file)) {
             return $this->wrong('#lists', $wrong[0], $wrong[1], $request, [
                 'list_name',
                 'list_origin',
@@ -178,8 +182,13 @@ final class FilterController
             return $this->wrong('#why', 'why_name', self::NO_NAME, $request, ['why_name']);
         }
         $found = [];
+        $end = implode('.', array_slice(explode('.', $name), -2));
         foreach (FilterList::query()->orderBy('id')->get() as $list) {
             foreach (Folder::lines(Folder::here()->list($list)) as $number => $line) {
+                // Every name that covers it ends as it does; only a name in other letters is not seen so.
+                if (stripos($line, $end) === false && preg_match('/[\x80-\xff]/', $line) !== 1) {
+                    continue;
+                }
                 foreach (ListLine::names($line) ?? [] as $one) {
                     $plain = ltrim($one, '*@');
                     $fits = $plain === $name || ($one[0] === '*' && str_ends_with($name, ".{$plain}"));
@@ -245,6 +254,13 @@ final class FilterController
             'Content-Type' => 'text/plain; charset=utf-8',
             'Content-Disposition' => "attachment; filename=\"refused.{$kind}\"",
         ]);
+    }
+
+    /** The lists would be too many bytes with this file in the place of what the list holds now. */
+    private function tooMuch(FilterList $list, mixed $file): bool
+    {
+        return $file instanceof UploadedFile &&
+            Folder::here()->listBytes($list) + (int) $file->getSize() > self::ALL_LISTS;
     }
 
     /** @phpstan-assert-if-true UploadedFile $file */

@@ -78,7 +78,6 @@ final class RetireController
                 'wiped_at' => null,
                 'address' => null,
                 'pinned_at' => null,
-                'fixed_address' => false,
             ]);
             JournalEntry::write(
                 $box,
@@ -112,8 +111,7 @@ final class RetireController
             JournalEntry::write(
                 $box,
                 'retired',
-                "{$box->called()} is taken back".
-                    ($free ? " at {$had}; its reservation has to be entered in the router again." : '.'),
+                "{$box->called()} is taken back".($free ? " at {$had}." : ', without an address.'),
             );
         });
 
@@ -121,9 +119,12 @@ final class RetireController
             ->route('box', $box)
             ->with(
                 'told',
-                $free
-                    ? "It is at {$had} on record again. Enter its reservation in the router, then put its card in."
-                    : 'Somebody else has its address by now: give it another one.',
+                match (true) {
+                    $free && $box->fixed_address => "It is at {$had} on record again, which stands on its card. Put that in.",
+                    $free => "It is at {$had} on record again. Enter its reservation in the router, then put its card in.",
+                    is_string($had) => 'Somebody else has its address by now: give it another one.',
+                    default => 'It had no address; give it one.',
+                },
             );
     }
 
