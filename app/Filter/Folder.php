@@ -52,9 +52,46 @@ final readonly class Folder
         $file = "{$this->path}/result.json";
         $told = is_file($file) ? json_decode((string) file_get_contents($file), true) : null;
 
-        return is_array($told) && is_array($told['order'] ?? null) && is_array($told['hours'] ?? null)
-            ? $told
-            : null;
+        return is_array($told) && self::isWhole($told) ? $told : null;
+    }
+
+    /**
+     * It holds all that the page draws.
+     *
+     * @param  array<mixed>  $told
+     *
+     * @phpstan-assert-if-true array<string, mixed> $told
+     */
+    private static function isWhole(array $told): bool
+    {
+        $each = function (string $part, array $fields) use ($told): bool {
+            foreach (is_array($told[$part] ?? null) ? $told[$part] : [null] as $one) {
+                foreach ($fields as $field => $is) {
+                    if (! is_array($one) || ! $is($one[$field] ?? null)) {
+                        return false;
+                    }
+                }
+            }
+
+            return true;
+        };
+        $number = fn (mixed $kept): bool => is_int($kept) || is_float($kept);
+
+        return $number($told['queries'] ?? null) &&
+            $number($told['refused'] ?? null) &&
+            $number($told['share'] ?? null) &&
+            is_array($told['smallest'] ?? null) &&
+            array_filter($told['smallest'], is_string(...)) === $told['smallest'] &&
+            $each('hours', ['hour' => is_int(...), 'total' => is_int(...), 'refused' => is_int(...)]) &&
+            $each('breaks', ['name' => is_string(...), 'times' => is_int(...), 'lists' => is_array(...)]) &&
+            $each('order', [
+                'name' => is_string(...),
+                'names' => is_int(...),
+                'invalid' => is_int(...),
+                'alone' => $number,
+                'adds' => $number,
+                'sum' => $number,
+            ]);
     }
 
     /** @param  array<string, mixed>  $told */

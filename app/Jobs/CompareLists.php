@@ -22,14 +22,20 @@ final class CompareLists implements ShouldBeUnique, ShouldQueue
     /** Lines of the log that were read; -1 when it is to end. */
     public const AT = 'filter-at';
 
+    /** Bytes that the largest comparison takes. */
+    private const MEMORY = 512 * 1024 * 1024;
+
     public int $uniqueFor = 120;
 
     public int $tries = 1;
 
     public function handle(): void
     {
-        // Millions of names are its ordinary work.
-        ini_set('memory_limit', '512M');
+        // Millions of names are its ordinary work. A limit is raised, and none is made where there was none.
+        $limit = ini_parse_quantity((string) ini_get('memory_limit'));
+        if ($limit > 0 && $limit < self::MEMORY) {
+            ini_set('memory_limit', (string) self::MEMORY);
+        }
         $folder = Folder::here();
         $lists = [];
         foreach (FilterList::query()->orderBy('id')->limit(Lists::MOST)->get() as $list) {

@@ -15,22 +15,18 @@
     <div class="aside">
         <div>
             @if ($result !== null && $result['hours'] !== [])
-                @php($top = max(1, ...array_map(fn($h) => $h['total'] - $h['refused'], $result['hours'])))
-                @php($low = max(1, ...array_map(fn($h) => $h['refused'], $result['hours'])))
-                @php($scale = 150 / ($top + $low))
-                @php($turf = 20 + $top * $scale)
+                @php($picture = Burrow\Filter\Draw\DayPicture::of($result['hours']))
                 <div class="picture" tabindex="0" aria-label="Questions over the day, may be scrolled">
-                    <svg viewBox="0 0 786 214" role="img" aria-label="Questions by hour: answered above the turf, refused below; the same stands in the table">
-                        <rect class="g-sky" width="786" height="{{ round($turf, 1) }}" />
-                        <rect class="w-tunnel" y="{{ round($turf, 1) }}" width="786" height="{{ round(214 - $turf, 1) }}" />
-                        @foreach ($result['hours'] as $hour)
-                            @php($x = 60 + $hour['hour'] * 29.5)
-                            <rect class="q-yes" x="{{ $x }}" y="{{ round($turf - ($hour['total'] - $hour['refused']) * $scale, 1) }}" width="18" height="{{ round(($hour['total'] - $hour['refused']) * $scale, 1) }}" rx="3" />
-                            <rect class="q-no" x="{{ $x }}" y="{{ round($turf, 1) }}" width="18" height="{{ round($hour['refused'] * $scale, 1) }}" rx="3" />
+                    <svg viewBox="0 0 {{ $picture::WIDTH }} {{ $picture::HEIGHT }}" role="img" aria-label="Questions by hour: answered above the turf, refused below">
+                        <rect class="g-sky" width="{{ $picture::WIDTH }}" height="{{ $picture->turf }}" />
+                        <rect class="w-tunnel" y="{{ $picture->turf }}" width="{{ $picture::WIDTH }}" height="{{ $picture::HEIGHT - $picture->turf }}" />
+                        @foreach ($picture->bars as $bar)
+                            <rect class="q-yes" x="{{ $bar['x'] }}" y="{{ $picture->turf - $bar['up'] }}" width="18" height="{{ $bar['up'] }}" rx="3" />
+                            <rect class="q-no" x="{{ $bar['x'] }}" y="{{ $picture->turf }}" width="18" height="{{ $bar['down'] }}" rx="3" />
                         @endforeach
-                        <path class="q-turf" d="M0 {{ round($turf, 1) }} H786" />
+                        <path class="q-turf" d="M0 {{ $picture->turf }} H{{ $picture::WIDTH }}" />
                         @foreach ([0, 3, 6, 9, 12, 15, 18, 21] as $hour)
-                            <text class="q-hour" x="{{ 60 + $hour * 29.5 }}" y="206">{{ sprintf('%02d', $hour) }}</text>
+                            <text class="q-hour" x="{{ $picture::x($hour) }}" y="206">{{ sprintf('%02d', $hour) }}</text>
                         @endforeach
                         <text class="q-hour" x="12" y="206">hour</text>
                     </svg>
@@ -46,10 +42,10 @@
                         <tbody>
                             @foreach ($result['order'] as $one)
                                 @php($list = $lists[$one['name']] ?? null)
-                                @php($w = fn(float $p): float => round(260 * $p / $most, 1))
+                                @php($bar = Burrow\Filter\Draw\ShareBar::of($one, $most))
                                 <tr>
                                     <td><b>{{ $one['name'] }}</b> <span class="soft advice">{{ $number($one['names']) }} names{{ $one['invalid'] > 0 ? ", {$one['invalid']} " . ($one['invalid'] === 1 ? 'line' : 'lines') . ' not read' : '' }}{{ $list?->because ? "; {$list->because}" : '' }}{{ $list?->names_before && abs($list->names - $list->names_before) * 2 > $list->names_before ? '; was ' . $number($list->names_before) : '' }}</span></td>
-                                    <td><svg width="270" height="22" role="img" aria-label="alone {{ $one['alone'] }} percent, adds {{ $one['adds'] }}"><rect class="q-again" x="{{ 2 + $w(max(0, $one['sum'] - $one['alone'])) }}" y="3" width="{{ $w(max(0, $one['alone'] - $one['adds'])) }}" height="16" /><rect class="q-adds" x="{{ 2 + $w($one['sum'] - $one['adds']) }}" y="3" width="{{ max(1, $w($one['adds'])) }}" height="16" /></svg></td>
+                                    <td><svg width="270" height="22" role="img" aria-label="alone {{ $one['alone'] }} percent, adds {{ $one['adds'] }}"><rect class="q-again" x="{{ $bar->again }}" y="3" width="{{ $bar->againWide }}" height="16" /><rect class="q-adds" x="{{ $bar->adds }}" y="3" width="{{ $bar->addsWide }}" height="16" /></svg></td>
                                     <td class="mono">{{ $one['alone'] }}</td><td class="mono"><b>+{{ $one['adds'] }}</b></td><td class="mono">{{ $one['sum'] }}</td>
                                     <td class="whole">@if ($list !== null)<form class="inline" method="post" action="{{ route('filter.choose', $list) }}">@csrf<button class="link" aria-label="{{ $list->chosen ? 'In the file' : 'Not in it' }}: {{ $list->name }}">{{ $list->chosen ? 'In the file' : 'Not in it' }}</button></form> <form class="inline" method="post" action="{{ route('filter.away', $list) }}">@csrf<button class="link" aria-label="Away: {{ $list->name }}">Away</button></form>@endif</td>
                                 </tr>

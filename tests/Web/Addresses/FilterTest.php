@@ -159,7 +159,14 @@ test(
 test('a result that was cut or written by something else is none', function (string $text): void {
     file_put_contents(storage_path('app/filter/result.json'), $text);
     $this->get('/filter')->assertOk()->assertSee('Choose lists by what your house asked.');
-})->with(['cut' => ['{"queries": 3, "ord'], 'other' => ['{"order": [], "hours": 3}'], 'empty' => ['']]);
+})->with([
+    'cut' => ['{"queries": 3, "ord'],
+    'other' => ['{"order": [], "hours": 3}'],
+    'empty' => [''],
+    'of strangers' => [
+        '{"queries": 1, "refused": 0, "share": 0, "smallest": [], "breaks": [], "order": [], "hours": [{"hour": "x"}]}',
+    ],
+]);
 
 test('a list of anything, and a log of anything, is read to its end', function (): void {
     $noise = random_bytes(200_000);
