@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Boxes;
 
+use App\Household\Kept;
+use App\Models\Box;
+use App\View\Pages;
 use Burrow\Household\Hearing;
 use Burrow\Household\Household;
 use Burrow\Judgement\Findings;
@@ -20,8 +23,21 @@ final readonly class BoxesPage
     {
     }
 
-    /** @param  list<int>  $ids  boxes that are listed */
-    public static function of(Household $house, array $ids): self
+    /** As it was worked out since the last change. */
+    public static function kept(Kept $kept, int $page): self
+    {
+        return $kept->of(
+            "boxes {$page}",
+            self::class,
+            fn (): self => self::of(
+                app(Household::class),
+                Box::query()->here()->orderBy('name')->forPage($page, Pages::ROWS)->pluck('id')->all(),
+            ),
+        );
+    }
+
+    /** @param  array<int>  $ids  boxes that are listed */
+    private static function of(Household $house, array $ids): self
     {
         $hearing = [];
         foreach ($house->boxes() as $box) {

@@ -6,6 +6,7 @@ namespace App\Ground;
 
 use App\Catalogue\Catalogue;
 use App\Household\Concerns;
+use App\Household\Kept;
 use App\Models\Network;
 use App\View\Pages;
 use Burrow\Ground\Draw\Dwelling;
@@ -43,7 +44,23 @@ final readonly class GroundPage
     ) {
     }
 
-    public static function of(
+    /** As it was worked out since the last change. */
+    public static function kept(
+        Kept $kept,
+        Catalogue $catalogue,
+        Network $network,
+        bool $keeper,
+        bool $narrow,
+        int $page,
+    ): self {
+        return $kept->of(
+            "ground {$page} ".(int) $keeper.(int) $narrow,
+            self::class,
+            fn (): self => self::of(app(Household::class), $catalogue, $network, $keeper, $narrow, $page),
+        );
+    }
+
+    private static function of(
         Household $house,
         Catalogue $catalogue,
         Network $network,

@@ -14,8 +14,20 @@ final readonly class Kept
 {
     private const SECONDS = 20;
 
-    public function __construct(private Repository $cache, private RecordStamp $stamp)
+    /** A little more than the minute between two rounds, each of which makes it anew. */
+    private const SECONDS_AHEAD = 75;
+
+    public function __construct(
+        private Repository $cache,
+        private RecordStamp $stamp,
+        private bool $isAhead = false,
+    ) {
+    }
+
+    /** The same, making everything anew and keeping it until the next round comes. */
+    public function ahead(): self
     {
+        return new self($this->cache, $this->stamp, true);
     }
 
     /**
@@ -30,25 +42,24 @@ final readonly class Kept
     {
         $mark = $this->stamp->now();
         $key = 'kept:'.hash('sha256', DB::connection()->getDatabaseName()." {$name}");
-        if ($mark !== '') {
+        if ($mark !== '' && ! $this->isAhead) {
             $kept = $this->read($key);
             if (
                 is_array($kept) &&
                 ($kept['mark'] ?? null) === $mark &&
-                abs(now()->getTimestamp() - (is_int($kept['at'] ?? null) ? $kept['at'] : 0)) <
-                    self::SECONDS &&
+                is_int($kept['at'] ?? null) &&
+                is_int($kept['for'] ?? null) &&
+                abs(now()->getTimestamp() - $kept['at']) < $kept['for'] &&
                 ($kept['value'] ?? null) instanceof $is
             ) {
                 return $kept['value'];
             }
         }
+        $at = now()->getTimestamp();
         $made = $make();
+        $for = $this->isAhead ? self::SECONDS_AHEAD : self::SECONDS;
         try {
-            $this->cache->put(
-                $key,
-                ['mark' => $mark, 'at' => now()->getTimestamp(), 'value' => $made],
-                2 * self::SECONDS,
-            );
+            $this->cache->put($key, ['mark' => $mark, 'at' => $at, 'for' => $for, 'value' => $made], 2 * $for);
         } catch (Throwable $problem) {
             // On a full disk it is worked out each time.
             report($problem);

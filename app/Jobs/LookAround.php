@@ -14,6 +14,7 @@ use Burrow\Net\Ipv4;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldBeUnique;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Support\Facades\DB;
 use InvalidArgumentException;
 use Throwable;
 
@@ -24,6 +25,9 @@ use Throwable;
 final class LookAround implements ShouldBeUnique, ShouldQueue
 {
     use Queueable;
+
+    /** Records that one statement changes at most. */
+    private const IDS = 500;
 
     /** One round at a time; a lock that a killed worker left is gone after this many seconds. */
     public int $uniqueFor = 120;
@@ -48,11 +52,62 @@ final class LookAround implements ShouldBeUnique, ShouldQueue
             }
         }
         $states = $tcp->askAll($targets);
+        $this->noteDoors($states);
+        $alive = $silent = [];
         foreach ($boxes as $box) {
-            try {
-                $this->note($box, array_intersect_key($states, $box->services->keyBy('id')->all()));
-            } catch (Throwable $problem) {
-                report($problem);
+            $said = array_intersect_key($states, $box->services->keyBy('id')->all());
+            if ($said === []) {
+                continue;
+            }
+            // A refusal comes from the box itself, so it is there.
+            if (array_filter($said, fn (DoorState $state): bool => $state !== DoorState::Silent) !== []) {
+                $alive[] = $box->id;
+                $this->tell($box, $box->silent_since !== null, 'answers', 'answers again');
+            } else {
+                $silent[] = $box->id;
+                $this->tell($box, $box->silent_since === null, 'silent', 'fell silent');
+            }
+        }
+        $this->noteBoxes($alive, ['asked_at' => now(), 'answered_at' => now(), 'silent_since' => null]);
+        $this->noteBoxes($silent, [
+            'asked_at' => now(),
+            'silent_since' => DB::raw('coalesce(silent_since, '.DB::escape(now()->toDateTimeString()).')'),
+        ]);
+        dispatch(new PagesAhead());
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @param  array<string, mixed>  $noted
+     */
+    private function noteBoxes(array $ids, array $noted): void
+    {
+        foreach (array_chunk($ids, self::IDS) as $some) {
+            Box::query()->whereKey($some)->update($noted);
+        }
+    }
+
+    private function tell(Box $box, bool $isNew, string $kind, string $what): void
+    {
+        if (! $isNew) {
+            return;
+        }
+        try {
+            JournalEntry::write($box, $kind, "{$box->called()} {$what}.", 'the burrow itself');
+        } catch (Throwable $problem) {
+            report($problem);
+        }
+    }
+
+    /** @param  array<int, DoorState>  $states  by service id */
+    private function noteDoors(array $states): void
+    {
+        foreach (DoorState::cases() as $state) {
+            $ids = array_keys(array_filter($states, fn (DoorState $one): bool => $one === $state));
+            foreach (array_chunk($ids, self::IDS) as $some) {
+                Service::query()
+                    ->whereKey($some)
+                    ->update(['state' => $state->value, 'looked_at' => now()]);
             }
         }
     }
@@ -74,31 +129,5 @@ final class LookAround implements ShouldBeUnique, ShouldQueue
         }
 
         return $targets;
-    }
-
-    /** @param  array<int, DoorState>  $states  of the box's ports that were asked, by service id */
-    private function note(Box $box, array $states): void
-    {
-        if ($states === []) {
-            return;
-        }
-        foreach ($states as $id => $state) {
-            Service::query()
-                ->whereKey($id)
-                ->update(['state' => $state->value, 'looked_at' => now()]);
-        }
-        // A refusal comes from the box itself, so it is there.
-        $alive = array_filter($states, fn (DoorState $state): bool => $state !== DoorState::Silent) !== [];
-        if ($alive && $box->silent_since !== null) {
-            JournalEntry::write($box, 'answers', "{$box->called()} answers again.", 'the burrow itself');
-        } elseif (! $alive && $box->silent_since === null) {
-            JournalEntry::write($box, 'silent', "{$box->called()} fell silent.", 'the burrow itself');
-        }
-        $box->update(
-            ['asked_at' => now()] +
-                ($alive
-                    ? ['answered_at' => now(), 'silent_since' => null]
-                    : ['silent_since' => $box->silent_since ?? now()]),
-        );
     }
 }

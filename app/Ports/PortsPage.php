@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Ports;
 
 use App\BringUp\StepFiles;
+use App\Household\Kept;
 use App\Models\Box as BoxRecord;
 use App\Models\Network;
 use App\View\Findings as ShownFindings;
@@ -66,7 +67,23 @@ final readonly class PortsPage
     ) {
     }
 
-    public static function of(
+    /** As it was worked out since the last change. */
+    public static function kept(
+        Kept $kept,
+        Network $network,
+        StepFiles $files,
+        string $named,
+        int $page,
+        bool $keeps,
+    ): self {
+        return $kept->of(
+            "ports {$page} ".(int) $keeps." {$named}",
+            self::class,
+            fn (): self => self::of(app(Household::class), $network, $files, $named, $page, $keeps),
+        );
+    }
+
+    private static function of(
         Household $house,
         Network $network,
         StepFiles $files,

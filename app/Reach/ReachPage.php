@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Reach;
 
+use App\Household\Kept;
+use App\Models\Network;
 use App\View\Findings as ShownFindings;
 use Burrow\Household\Certificate;
 use Burrow\Household\Household;
@@ -41,8 +43,20 @@ final readonly class ReachPage
     ) {
     }
 
+    /** As it was worked out since the last change. */
+    public static function kept(Kept $kept, Network $network, bool $keeps): self
+    {
+        $outside = (string) ($network->outside_name ?: $network->wan ?: 'your-house');
+
+        return $kept->of(
+            "reach {$outside} ".(int) $keeps,
+            self::class,
+            fn (): self => self::of(app(Household::class), $outside, $keeps),
+        );
+    }
+
     /** @param  string  $outside  name or address of the house */
-    public static function of(Household $house, string $outside, bool $keeps): self
+    private static function of(Household $house, string $outside, bool $keeps): self
     {
         return new self(
             ReachPicture::of($house),

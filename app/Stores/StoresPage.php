@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Household\Kept;
 use Burrow\Household\DriveHealth;
 use Burrow\Household\Fill;
 use Burrow\Household\Household;
@@ -26,7 +27,13 @@ final readonly class StoresPage
     {
     }
 
-    public static function of(Household $house): self
+    /** As it was worked out since the last change. */
+    public static function kept(Kept $kept): self
+    {
+        return $kept->of('stores', self::class, fn (): self => self::of(app(Household::class)));
+    }
+
+    private static function of(Household $house): self
     {
         $now = $house->now->getTimestamp();
         $fills = array_map(function (Fill $fill) use ($now): array {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Upkeep;
 
+use App\Household\Kept;
 use App\View\Pages;
 use Burrow\Household\Hours;
 use Burrow\Household\Household;
@@ -33,7 +34,17 @@ final readonly class UpkeepPage
     ) {
     }
 
-    public static function of(Household $house, ?string $through, int $page): self
+    /** As it was worked out since the last change. */
+    public static function kept(Kept $kept, string $through, int $page): self
+    {
+        return $kept->of(
+            "upkeep {$page} {$through}",
+            self::class,
+            fn (): self => self::of(app(Household::class), $through ?: null, $page),
+        );
+    }
+
+    private static function of(Household $house, ?string $through, int $page): self
     {
         $dues = Calendar::of($house);
         $plan = HousePlan::of($house, $through);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Household\Kept;
 use App\Household\RecordStamp;
+use App\Jobs\PagesAhead;
 use App\Models\Box;
 use Burrow\Judgement\Findings;
 use Illuminate\Support\Facades\DB;
@@ -75,4 +76,45 @@ test('what a keeper sees is not kept for a guest', function (): void {
     $this->asKeeper()->get('/reach')->assertSee('has not come in for 40 days');
     $this->asGuest()->get('/reach')->assertDontSee('has not come in for 40 days');
     $this->asKeeper()->get('/reach')->assertSee('has not come in for 40 days');
+});
+
+test('what is worked out ahead is made anew, and stays until the next round comes', function (): void {
+    $times = 0;
+    $make = function () use (&$times): Findings {
+        $times++;
+
+        return Findings::of();
+    };
+    askedFor($times);
+    app(Kept::class)->ahead()->of('a test', Findings::class, $make);
+    expect($times)->toBe(2);
+    $this->travel(60)->seconds();
+    askedFor($times);
+    expect($times)->toBe(2);
+    $this->travel(16)->seconds();
+    askedFor($times);
+    expect($times)->toBe(3);
+});
+
+test('a large house finds its first pages made after a round; a change makes them anew', function (): void {
+    $model = Box::query()->inService()->firstOrFail();
+    for ($number = 0; $number < 100; $number++) {
+        $model->replicate()->fill(['name' => "more{$number}", 'address' => null])->save();
+    }
+    $queries = function (string $page): int {
+        DB::enableQueryLog();
+        DB::flushQueryLog();
+        $this->asKeeper()->get($page)->assertOk();
+
+        return count(DB::getQueryLog());
+    };
+    app()->forgetScopedInstances();
+    dispatch_sync(new PagesAhead());
+    foreach (['/', '/boxes', '/ports', '/reach', '/stores', '/upkeep'] as $page) {
+        $warm = $queries($page);
+        app(RecordStamp::class)->change();
+        app()->forgetScopedInstances();
+        expect($queries($page))->toBeGreaterThan($warm, $page);
+        dispatch_sync(new PagesAhead());
+    }
 });

@@ -57,14 +57,7 @@ final class BoxController
         return view('boxes.index', [
             'boxes' => $boxes,
             'inService' => Box::query()->inService()->count(),
-            'page' => $kept->of(
-                'boxes '.Pages::at(),
-                BoxesPage::class,
-                fn (): BoxesPage => BoxesPage::of(
-                    app(Household::class),
-                    array_values($boxes->getCollection()->map(fn (Box $box): int => $box->id)->all()),
-                ),
-            ),
+            'page' => BoxesPage::kept($kept, Pages::at()),
             'retired' => Box::query()
                 ->where('stage', Stage::Retired)
                 ->orderByDesc('retired_at')

@@ -9,7 +9,6 @@ use App\Ground\GroundPage;
 use App\Household\Kept;
 use App\Models\Network;
 use App\View\Pages;
-use Burrow\Household\Household;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 
@@ -21,18 +20,7 @@ final class GroundController
         $network = Network::home();
         $keeper = $request->user()?->isKeeper() === true;
         $narrow = $request->has('narrow');
-        $page = $kept->of(
-            'ground '.Pages::at().' '.(int) $keeper.(int) $narrow,
-            GroundPage::class,
-            fn (): GroundPage => GroundPage::of(
-                app(Household::class),
-                $catalogue,
-                $network,
-                $keeper,
-                $narrow,
-                Pages::at(),
-            ),
-        );
+        $page = GroundPage::kept($kept, $catalogue, $network, $keeper, $narrow, Pages::at());
 
         return view('ground.index', [
             'network' => $network,

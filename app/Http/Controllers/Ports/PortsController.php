@@ -25,12 +25,7 @@ final class PortsController
         $network = Network::home();
         $keeps = $request->user()?->isKeeper() === true;
         $named = $request->string('box')->value();
-        $at = Pages::at();
-        $page = $kept->of(
-            "ports {$at} ".(int) $keeps." {$named}",
-            PortsPage::class,
-            fn (): PortsPage => PortsPage::of(app(Household::class), $network, $files, $named, $at, $keeps),
-        );
+        $page = PortsPage::kept($kept, $network, $files, $named, Pages::at(), $keeps);
 
         return view('ports.index', [
             'page' => $page,

@@ -33,18 +33,13 @@ final class ReachController
             WanKind::ofAddress(Ipv4::tryParse((string) $network->wan)) ??
             WanKind::tryFrom((string) $network->wan_kind);
 
-        $outside = (string) ($network->outside_name ?: $network->wan ?: 'your-house');
         $edit = $keeps ? Opening::query()->with('box')->find($request->integer('edit')) : null;
         $adds = $keeps && $request->boolean('add');
 
         return view('reach.index', [
             'network' => $network,
             'keeps' => $keeps,
-            'page' => $kept->of(
-                "reach {$outside} ".(int) $keeps,
-                ReachPage::class,
-                fn (): ReachPage => ReachPage::of(app(Household::class), $outside, $keeps),
-            ),
+            'page' => ReachPage::kept($kept, $network, $keeps),
             'openings' => Opening::query()->with('box')->orderBy('outside_port')->get(),
             'edit' => $edit,
             'judged' => old('outside_port') === null

@@ -12,7 +12,6 @@ use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Store;
 use App\Stores\StoresPage;
-use Burrow\Household\Household;
 use Burrow\Household\Stage;
 use Burrow\Intake\Intake;
 use Burrow\Intake\Reading;
@@ -36,11 +35,7 @@ final class StoresController
                 ->with('box')
                 ->orderBy('id')
                 ->get(),
-            'page' => $kept->of(
-                'stores',
-                StoresPage::class,
-                fn (): StoresPage => StoresPage::of(app(Household::class)),
-            ),
+            'page' => StoresPage::kept($kept),
             'boxes' => Box::query()->here()->whereNotNull('name')->orderBy('id')->pluck('name', 'id')->all(),
             'keeps' => $request->user()?->isKeeper() === true,
         ]);

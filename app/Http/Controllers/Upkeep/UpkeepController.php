@@ -44,11 +44,7 @@ final class UpkeepController
         $told = $request->user()?->isKeeper() === true;
         $through = $request->string('through')->value();
         $page = $told
-            ? $kept->of(
-                'upkeep '.Pages::at()." {$through}",
-                UpkeepPage::class,
-                fn (): UpkeepPage => UpkeepPage::of(app(Household::class), $through ?: null, Pages::at()),
-            )
+            ? UpkeepPage::kept($kept, $through, Pages::at())
             : null;
 
         return view('upkeep.index', [
