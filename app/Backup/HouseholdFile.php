@@ -60,6 +60,7 @@ final readonly class HouseholdFile
         'health_samples',
         'backups',
         'restore_drills',
+        'folder_pairs',
         'measurements',
         'decisions',
         'identities',

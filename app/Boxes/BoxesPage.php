@@ -36,7 +36,7 @@ final readonly class BoxesPage
         );
     }
 
-    /** @param  array<int>  $ids  boxes that are listed */
+    /** @param  array<mixed>  $ids  boxes that are listed */
     private static function of(Household $house, array $ids): self
     {
         $hearing = [];
@@ -46,7 +46,7 @@ final readonly class BoxesPage
         $power = $house->power();
 
         return new self(
-            array_intersect_key($hearing, array_flip($ids)),
+            array_intersect_key($hearing, array_fill_keys(array_filter($ids, is_int(...)), true)),
             array_map(
                 fn (string $switch): array => [
                     'switch' => $switch,

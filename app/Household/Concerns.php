@@ -19,6 +19,7 @@ use Burrow\Reach\NameLeadsHere;
 use Burrow\Reach\Openings;
 use Burrow\Reach\OutsideAnswers;
 use Burrow\Reach\TravellersAway;
+use Burrow\Stores\Alike\AlikeConcern;
 use Burrow\Stores\Backup\BackupConcern;
 use Burrow\Stores\StoresConcern;
 use Burrow\Upkeep\SharedSwitches;
@@ -42,6 +43,7 @@ final class Concerns
             new Certificates(),
             new StoresConcern(),
             new BackupConcern(),
+            new AlikeConcern(),
             new Openings(),
             new TravellersAway(),
             new OutsideAnswers(),

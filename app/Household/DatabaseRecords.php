@@ -17,6 +17,7 @@ use Burrow\Household\DoorState;
 use Burrow\Household\DriveHealth;
 use Burrow\Household\EngineGroup;
 use Burrow\Household\Fill;
+use Burrow\Household\FolderPair;
 use Burrow\Household\Hearing;
 use Burrow\Household\HeldJob;
 use Burrow\Household\Hours;
@@ -60,6 +61,8 @@ final class DatabaseRecords implements Records
     private const MOST_HOURS = 200;
 
     private const MOST_RETIRED = 200;
+
+    private const MOST_PAIRS = 500;
 
     /** Samples of all file systems that are read for one picture of the house. */
     private const SAMPLES = 20_000;
@@ -245,6 +248,9 @@ final class DatabaseRecords implements Records
         ) {
             $by["{$row->name} {$row->serial}"][] = $row;
         }
+        $warranties = DB::table('media')
+            ->whereIn('serial', array_map(fn (array $rows): string => (string) $rows[0]->serial, array_values($by)))
+            ->pluck('warranty_until', 'serial');
         $drives = [];
         $number = fn (mixed $kept): ?int => is_numeric($kept) ? (int) $kept : null;
         foreach ($by as $rows) {
@@ -262,6 +268,7 @@ final class DatabaseRecords implements Records
                 $number($last->pending),
                 $number($rows[0]->pending),
                 $number($last->wear_percent),
+                $this->day($warranties[$last->serial] ?? null),
             );
         }
 
@@ -388,6 +395,32 @@ final class DatabaseRecords implements Records
         }
 
         return $certificates;
+    }
+
+    public function folderPairs(): array
+    {
+        return array_values(
+            DB::table('folder_pairs')
+                ->join('boxes', 'boxes.id', '=', 'folder_pairs.box_id')
+                ->where('boxes.network_id', $this->network->id)
+                ->where(self::here(...))
+                ->orderBy('folder_pairs.id')
+                ->limit(self::MOST_PAIRS)
+                ->get(['folder_pairs.*', 'boxes.name'])
+                ->map(
+                    fn (stdClass $row): FolderPair => new FolderPair(
+                        (int) $row->id,
+                        (string) $row->name,
+                        (string) $row->folder,
+                        (string) $row->peer,
+                        $row->keeps_days === null ? null : (int) $row->keeps_days,
+                        $this->time($row->in_step_at),
+                        $this->time($row->differed_at),
+                        $row->conflicts === null ? null : (int) $row->conflicts,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     public function copyings(): array

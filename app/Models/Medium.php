@@ -19,7 +19,7 @@ class Medium extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['may_be_wiped' => 'boolean', 'write_mbyte' => 'float'];
+    protected $casts = ['may_be_wiped' => 'boolean', 'write_mbyte' => 'float', 'warranty_until' => 'date:Y-m-d'];
 
     /** @return BelongsTo<Box, $this> */
     public function box(): BelongsTo

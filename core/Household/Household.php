@@ -46,6 +46,9 @@ final class Household
     /** @var list<Certificate>|null */
     private ?array $certificates = null;
 
+    /** @var list<FolderPair>|null */
+    private ?array $folderPairs = null;
+
     /** @var list<Copying>|null */
     private ?array $copyings = null;
 
@@ -133,6 +136,12 @@ final class Household
     public function certificates(): array
     {
         return $this->certificates ??= $this->records->certificates();
+    }
+
+    /** @return list<FolderPair> folders that are kept alike with another machine */
+    public function folderPairs(): array
+    {
+        return $this->folderPairs ??= $this->records->folderPairs();
     }
 
     /** @return list<Copying> what is copied of the boxes */

@@ -49,6 +49,9 @@ interface Records
     /** @return list<Copying> what is copied of the boxes */
     public function copyings(): array;
 
+    /** @return list<FolderPair> folders that are kept alike with another machine */
+    public function folderPairs(): array;
+
     /** @return list<RetiredBox> that were taken out of service and are still in the record */
     public function retired(): array;
 

@@ -10,12 +10,16 @@ use Burrow\Household\Fill;
 use Burrow\Household\Household;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
+use DateTimeImmutable;
 
 /** Disks that will be full soon, and drives whose counters grow. */
 final readonly class StoresConcern implements Concern
 {
     /** Days in which somebody can still do something about it (common practice). */
     private const SOON = 60;
+
+    /** Days before the end of a warranty in which a long test still comes in time (common practice). */
+    private const WARRANTY = 45;
 
     /** Of the erase cycles (common practice). */
     private const WORN = 80;
@@ -28,7 +32,8 @@ final readonly class StoresConcern implements Concern
             $finding === null || ($findings[] = $finding);
         }
         foreach ($house->drives() as $drive) {
-            $findings = [...$findings, ...self::ofDrive($drive)];
+            $found = self::ofDrive($drive);
+            $findings = [...$findings, ...$found, ...self::ofWarranty($drive, $found !== [], $house->now)];
         }
 
         return Findings::of(...$findings);
@@ -60,6 +65,26 @@ final readonly class StoresConcern implements Concern
         return $when !== null && $when - $now < self::SOON * 86400
             ? StoresFindings::fullSoon($fill->box, $fill->mount, $used, (int) ceil(($when - $now) / 86400))
             : null;
+    }
+
+    /**
+     * @param  bool  $isBad  something else is said of the drive
+     * @return list<Finding>
+     */
+    private static function ofWarranty(DriveHealth $drive, bool $isBad, DateTimeImmutable $now): array
+    {
+        $until = $drive->warrantyUntil;
+        if ($until === null) {
+            return [];
+        }
+        $left = (int) floor(($until->getTimestamp() - $now->getTimestamp()) / 86400);
+
+        return match (true) {
+            $left < 0 => [],
+            $isBad => [StoresFindings::underWarranty($drive, $until)],
+            $left <= self::WARRANTY => [StoresFindings::warrantyEnds($drive, $until)],
+            default => [],
+        };
     }
 
     /** @return list<Finding> */

@@ -10,6 +10,7 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
 use Burrow\Quantity\Bytes;
 use Burrow\Text\Words;
+use DateTimeImmutable;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/stores.md lists them with their sources. */
 final class StoresFindings
@@ -114,6 +115,26 @@ final class StoresFindings
                 ' years.',
             'A start wears a disk more than hours of turning.',
             'Let it wait longer, or turn.',
+        );
+    }
+
+    public static function underWarranty(DriveHealth $drive, DateTimeImmutable $until): Finding
+    {
+        return Finding::note(
+            'stores.under_warranty',
+            "The drive {$drive->serial} of {$drive->box} is under warranty until {$until->format('Y-m-d')}.",
+            'What is wrong with it now is replaced now.',
+            'Copy what is on it, wipe it, and send it in with what its own test says.',
+        );
+    }
+
+    public static function warrantyEnds(DriveHealth $drive, DateTimeImmutable $until): Finding
+    {
+        return Finding::note(
+            'stores.warranty_ends',
+            "The warranty of the drive {$drive->serial} of {$drive->box} ends on {$until->format('Y-m-d')}.",
+            'A fault that is found after that day is yours.',
+            'Let it test itself once before: sudo smartctl -t long, and look the next day.',
         );
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use Burrow\Intake\Intake;
 use Burrow\Intake\System\GroupFact;
+use Burrow\Stores\Rights\Caller;
+use Burrow\Stores\Rights\Export;
 use Burrow\Stores\Rights\Folder;
 use Burrow\Stores\Rights\Person;
 use Burrow\Stores\Rights\Rights;
@@ -142,4 +144,61 @@ test('what a real file service lets three people and a guest do is what the matr
         // Each of the three is met often.
         ->and(min($counts['yes yes'] ?? 0, $counts['yes no'] ?? 0, $counts['no no'] ?? 0))
         ->toBeGreaterThan(15);
+});
+
+test('what the numbers of an export let people do is what the kernel lets such numbers do', function (): void {
+    // Where its numbers can go: the way to the usual place may be closed to them.
+    $folder = '/dev/shm/burrow-test-'.bin2hex(random_bytes(6));
+    mkdir($folder, 0755);
+    register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg($folder)));
+    mt_srand(22);
+    $exports = $stat = '';
+    for ($number = 0; $number < 60; $number++) {
+        mkdir($path = "{$folder}/e{$number}");
+        file_put_contents("{$path}/in", 'x');
+        chown($path, [0, 4001, 4002, 65534][mt_rand(0, 3)]);
+        chgrp($path, [4100, 4003, 65534][mt_rand(0, 2)]);
+        chmod($path, [0700, 0750, 0770, 0755, 0775, 0777, 0711, 0733, 02770, 01777][mt_rand(0, 9)]);
+        $stat .= trim(run("stat -c '%A %u %g %n' {$path}")['out'])."\n";
+        $options = [
+            ['rw', 'ro'][mt_rand(0, 1)],
+            ['root_squash', 'no_root_squash', 'all_squash', 'all_squash,anonuid=4001,anongid=4100', 'sync'][
+                mt_rand(0, 4)
+            ],
+        ];
+        $exports .= "{$path} 172.22.8.0/24(".implode(',', $options).")\n";
+    }
+    $callers = Caller::all(<<<'ID'
+    uid=0(root) gid=0(root) groups=0(root)
+    uid=4001(warden) gid=4001(warden) groups=4001(warden),4100(seeds)
+    uid=4002(desk) gid=4002(desk) groups=4002(desk),0(root)
+    uid=4003(kiosk) gid=4003(kiosk)
+    ID);
+    expect($callers)->toHaveCount(4);
+    $folders = Folder::all($stat);
+    $lines = [];
+    foreach (Export::all($exports) as $export) {
+        foreach ($callers as $caller) {
+            [$user, $groups] = $export->taken($caller);
+            $lines[] = "setpriv --reuid {$user} --regid {$groups[0]} --groups ".implode(',', $groups).
+                ' sh -c \'r=no; w=no; ls "$0/in" >/dev/null 2>&1 && ls "$0" >/dev/null 2>&1 && r=yes; (: >"$0/new") 2>/dev/null && { w=yes; rm -f "$0/new"; }; echo $r $w\' '.
+                $export->path;
+        }
+    }
+    file_put_contents("{$folder}/ask.sh", implode("\n", $lines)."\n");
+    $said = explode("\n", trim(run("sh {$folder}/ask.sh")['out']));
+    $other = $counts = [];
+    foreach (Export::all($exports) as $export) {
+        foreach ($callers as $caller) {
+            [$reads, $writes] = explode(' ', (string) array_shift($said));
+            $right = $export->lets($caller, $folders, []);
+            // The file service itself keeps a read-only export from being written.
+            $writes = $export->readOnly ? 'no' : $writes;
+            $told = ($right->reads ? 'yes' : 'no').' '.($right->writes ? 'yes' : 'no');
+            $counts[$told] = ($counts[$told] ?? 0) + 1;
+            $told === "{$reads} {$writes}" ||
+                ($other[] = "{$caller->name} {$export->path}: {$reads} {$writes}, not {$told}; {$right->because}");
+        }
+    }
+    expect($other)->toBe([])->and(count($counts))->toBe(4);
 });

@@ -9,6 +9,8 @@ use Burrow\Intake\Shares\ShareFact;
 use Burrow\Intake\Storage\FillFact;
 use Burrow\Intake\Storage\MountFact;
 use Burrow\Intake\Storage\PartitionFact;
+use Burrow\Stores\Alike\AlikeSaid;
+use Burrow\Stores\Alike\AlikeScript;
 
 // Disks, shares and what is mounted, against the programs that read and print it.
 
@@ -440,3 +442,34 @@ test('what is mounted here is the same in four forms', function (): void {
         ->and(count(array_diff($plain($read('mount')), $tree)))
         ->toBe(0);
 });
+
+test('both ends say the same line as long as they hold the same, in each shell', function (string $shell): void {
+    $folder = scratch();
+    foreach (['a', 'b'] as $end) {
+        mkdir("{$folder}/{$end}/it's \$HOME", 0755, true);
+        file_put_contents("{$folder}/{$end}/it's \$HOME/seeds; rm -rf .txt", 'poppy');
+        file_put_contents("{$folder}/{$end}/-n", 'x');
+    }
+    file_put_contents("{$folder}/look", AlikeScript::of("{$folder}/a"));
+    $look = fn (): AlikeSaid => AlikeSaid::of(
+        run("{$shell} {$folder}/look; {$shell} {$folder}/look {$folder}/b")['out'],
+    );
+    expect(run("shellcheck {$folder}/look")['exit'])
+        ->toBe(0)
+        ->and($look()->isAlike())
+        ->toBeTrue()
+        ->and($look()->ends[0]['files'])
+        ->toBe(2);
+    file_put_contents("{$folder}/b/seeds (Conflict of desk).txt", 'other');
+    expect($look()->isAlike())
+        ->toBeTrue()
+        ->and($look()->conflicts)
+        ->toBe(['./seeds (Conflict of desk).txt' => 5]);
+    file_put_contents("{$folder}/b/-n", 'xy');
+    expect($look()->isAlike())->toBeFalse();
+    unlink("{$folder}/b/-n");
+    expect($look()->isAlike())
+        ->toBeFalse()
+        ->and(AlikeSaid::of(run("{$shell} {$folder}/look {$folder}/gone")['out'])->isEmpty())
+        ->toBeTrue();
+})->with(['dash', 'bash', 'busybox sh']);

@@ -71,7 +71,8 @@ function dweller(string $name, mixed ...$with): Box
  * @param  array{fills?: list<Burrow\Household\Fill>, drives?: list<Burrow\Household\DriveHealth>}  $stores
  * @param  list<Burrow\Household\Trial>  $trials
  * @param  array{filters?: list<Burrow\Household\PacketFilter>, groups?: list<Burrow\Household\EngineGroup>, certificates?: list<Burrow\Household\Certificate>, name?: Burrow\Household\OutsideName,
- *     copyings?: list<Burrow\Household\Copying>, hours?: list<Burrow\Household\Hours>,
+ *     copyings?: list<Burrow\Household\Copying>, pairs?: list<Burrow\Household\FolderPair>,
+ *     hours?: list<Burrow\Household\Hours>,
  *     retired?: list<Burrow\Household\RetiredBox>}  $told
  */
 function household(
@@ -180,6 +181,11 @@ function household(
         public function certificates(): array
         {
             return $this->told['certificates'] ?? [];
+        }
+
+        public function folderPairs(): array
+        {
+            return $this->told['pairs'] ?? [];
         }
 
         public function copyings(): array

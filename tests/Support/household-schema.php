@@ -27,6 +27,7 @@ const HOUSEHOLD_TABLES = [
     'listings' => 'What boxes told of all that listens on them.',
     'tellings' => 'What boxes told of their packet filter and of the group of their container engine.',
     'stores' => 'Disks that files are kept on.',
+    'folder_pairs' => 'Folders that are kept alike with another machine, and whether they were.',
     'media' => 'The register of cards and disks.',
     'fill_samples' => 'How full file systems were, and when.',
     'health_samples' => 'What drives said of themselves, and when.',

@@ -36,6 +36,7 @@ final class DemoCommand extends Command
         'fill_samples',
         'health_samples',
         'restore_drills',
+        'folder_pairs',
         'backups',
         'outside_trials',
         'ways_in',

@@ -105,5 +105,5 @@
             </form>
         </section>
     @endif
-    <p class="row">@if ($keeps)<a class="ghost" href="{{ route('backups') }}">Backups: what is copied where</a> <a class="ghost" href="{{ route('rights') }}">Who may do what with a share</a>@endif <a class="ghost" href="{{ route('arrays') }}">Several disks as one</a> <a class="ghost" href="{{ route('rest') }}">Let a disk rest</a> <a href="{{ route('media') }}">Register of cards and disks</a> <a href="{{ route('target') }}">Which disk an image goes on</a></p>
+    <p class="row">@if ($keeps)<a class="ghost" href="{{ route('backups') }}">Backups: what is copied where</a> <a class="ghost" href="{{ route('alike') }}">Folders kept alike</a> <a class="ghost" href="{{ route('rights') }}">Who may do what with a share</a>@endif <a class="ghost" href="{{ route('arrays') }}">Several disks as one</a> <a class="ghost" href="{{ route('rest') }}">Let a disk rest</a> <a class="ghost" href="{{ route('growth') }}">What comes by itself</a> <a href="{{ route('media') }}">Register of cards and disks</a> <a href="{{ route('target') }}">Which disk an image goes on</a></p>
 </x-page>

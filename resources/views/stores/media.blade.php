@@ -12,6 +12,7 @@
                         <tr>
                             <th scope="col">Label</th>
                             <th scope="col">For</th>
+                            <th scope="col">How it is</th>
                             <th scope="col">Lies</th>
                             <th scope="col"><span class="unseen">What to do</span></th>
                         </tr>
@@ -23,6 +24,9 @@
                                         class="soft">{{ $one->kind }}{{ $one->bytes === null ? '' : ', ' . \Burrow\Quantity\Bytes::of((int) $one->bytes)->decimal() }}</span><br><span
                                         class="mono soft">{{ $one->serial }}</span></td>
                                 <td>{{ $one->purpose }}{{ $one->box === null ? '' : ', ' . $one->box->called() }}{{ $one->image === null ? '' : ', ' . $one->image->label }}<br>@mark($one->may_be_wiped ? 'fine' : 'stop') {{ $one->may_be_wiped ? 'may be wiped' : 'not to be wiped' }}</td>
+                                @php($told = $one->serial === null ? null : $health[$one->serial] ?? null)
+                                <td>@if ($told === null)<span class="soft">not told</span>@else @mark(Burrow\Judgement\Findings::of(...Burrow\Stores\StoresConcern::ofDrive($told))->gravestFirst()->list[0]->severity->value ?? 'fine') {{ implode(', ', array_filter([$told->hours === null ? '' : number_format($told->hours, 0, '.', ' ') . ' h', ($told->reallocated ?? 0) + ($told->pending ?? 0) > 0 ? ($told->reallocated ?? 0) + ($told->pending ?? 0) . ' bad sectors' : '', $told->wearPercent === null ? '' : $told->wearPercent . ' % worn'])) }}<br><span class="soft whole">{{ gmdate('j M Y', $told->at) }}</span>@endif
+                                    @if ($one->warranty_until !== null)<br><span class="soft">warranty until<br>{{ $one->warranty_until->format('j M Y') }}</span>@endif</td>
                                 <td>{{ $one->place }}</td>
                                 <td class="whole"><a href="{{ route('media', ['edit' => $one->id]) }}" aria-label="Change {{ $one->label }}">change</a>
                                     <form method="post" action="{{ route('media.drop', $one) }}">@csrf @method('delete')<button class="plain">take out</button></form>
@@ -54,6 +58,13 @@
                         @error('gigabytes') aria-invalid="true" aria-describedby="gigabytes-says" @enderror>
                     @error('gigabytes')
                         <p class="hint" id="gigabytes-says">{{ $message }}</p>
+                    @enderror
+                </div>
+                <div class="field-set"><label for="warranty_until">Warranty until</label><input class="in code" id="warranty_until" name="warranty_until" placeholder="2027-03-31" autocomplete="off"
+                        value="{{ old('warranty_until', $edited?->warranty_until?->format('Y-m-d') ?? '') }}"
+                        @error('warranty_until') aria-invalid="true" aria-describedby="warranty_until-says" @enderror>
+                    @error('warranty_until')
+                        <p class="hint" id="warranty_until-says">{{ $message }}</p>
                     @enderror
                 </div>
                 <x-choice name="box_id" label="Box" :options="['' => 'none'] + $boxes->mapWithKeys(fn($box) => [$box->id => $box->name])->all()" :chosen="(string) $was('box_id', '')" />

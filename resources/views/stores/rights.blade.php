@@ -1,5 +1,5 @@
 <x-page title="Who may do what" place="stores">
-    <x-slot:say><b>{{ $shares === [] ? 'What somebody can do with a share is the least of three: the login, the share, the folder.' : (count($shares) === 1 ? 'One share' : count($shares) . ' shares') . ', ' . (count($people) === 1 ? 'one account' : count($people) . ' accounts') . ' and guests.' }}</b>
+    <x-slot:say><b>{{ $shares === [] && $exports !== [] ? (count($exports) === 1 ? 'One export' : count($exports) . ' exports') . ', ' . (count($callers) === 1 ? 'one who comes.' : count($callers) . ' who come.') : ($shares === [] ? 'What somebody can do with a share is the least of three: the login, the share, the folder.' : (count($shares) === 1 ? 'One share' : count($shares) . ' shares') . ', ' . (count($people) === 1 ? 'one account' : count($people) . ' accounts') . ' and guests.') }}</b>
         Nothing that is pasted here is kept.</x-slot:say>
     @if ($findings !== null && ! $findings->isEmpty())
         <div class="stack said">
@@ -25,9 +25,32 @@
             </table>
         </div>
     @endif
+    @if ($exports !== [])
+        <section class="sheet scroll" id="exports" tabindex="0" aria-labelledby="exports-title">
+            <h2 id="exports-title">Exports: only numbers travel</h2>
+            @if ($callers === [])
+                <p>Who comes? Run <span class="mono">id</span> on the desk, as each who will work with it, and paste that, too.</p>
+            @else
+                <table class="list rights">
+                    <thead><tr><th scope="col">Export</th>@foreach ($callers as $caller)<th scope="col">{{ $caller->name }} <span class="soft">there {{ $caller->user }}</span></th>@endforeach</tr></thead>
+                    <tbody>
+                        @foreach ($exports as $export)
+                            <tr><th scope="row"><b class="mono">{{ $export->path }}</b> <span class="mono soft">{{ $export->client }}</span></th>
+                                @foreach ($callers as $caller)
+                                    @php($right = $export->lets($caller, $folders, $accounts))
+                                    <td class="{{ $right->writes ? 'w' : ($right->reads ? 'r' : 'n') }}"><b>{{ $right->words() }}</b> <span class="soft advice">{{ $right->because }}</span></td>
+                                @endforeach
+                            </tr>
+                        @endforeach
+                    </tbody>
+                </table>
+            @endif
+        </section>
+    @endif
     <section class="sheet" aria-labelledby="tell-title">
         <h2 id="tell-title">What the box tells</h2>
         <x-command id="tell-rights" text="testparm -s 2>/dev/null; getent group; testparm -s 2>/dev/null | sed -n 's/^[[:space:]]*path = //p' | xargs -d '\n' stat -c '%A %U %G %n'"><x-slot:where>on the box that shares</x-slot:where></x-command>
+        <x-command id="tell-exports" text="sudo exportfs -v; getent passwd; sudo exportfs -v | grep -o '^/[^ ]*' | sort -u | xargs -d '\n' stat -c '%A %u %g %n'"><x-slot:where>on the box that exports to Unix machines, and <code>id</code> on those</x-slot:where></x-command>
         <form method="post" action="{{ route('rights.read') }}">
             @csrf
             <div class="field-set"><label for="pasted">Paste all of it</label><textarea class="in code" id="pasted" name="pasted" rows="8">{{ $pasted }}</textarea></div>

@@ -8,6 +8,7 @@ use App\Models\CatalogueEntry;
 use App\Models\Desk;
 use App\Models\FilterException;
 use App\Models\FilterList;
+use App\Models\FolderPair;
 use App\Models\ImageRecord;
 use App\Models\Medium;
 use App\Models\Network;
@@ -53,6 +54,7 @@ function pathOf(OneRoute $route): string
         'service' => Service::query()->firstOrFail()->id,
         'rehearsal' => Rehearsal::query()->firstOrFail()->id,
         'backup' => Backup::query()->firstOrFail()->id,
+        'pair' => FolderPair::query()->firstOrFail()->id,
         'rhythm' => Rhythm::query()->firstOrFail()->id,
         'list' => FilterList::query()->firstOrFail()->id,
         'exception' => FilterException::query()->firstOrFail()->id,
@@ -99,6 +101,11 @@ beforeEach(function (): void {
     StepDoubt::query()->create(['step' => 'x', 'title' => 'X', 'saw' => 'y']);
     FilterList::query()->create(['name' => 'a list']);
     FilterException::query()->create(['name' => 'a.test']);
+    FolderPair::query()->create([
+        'box_id' => Box::query()->firstOrFail()->id,
+        'folder' => '/srv/papers',
+        'peer' => 'desk',
+    ]);
     Sighting::query()->create([
         'network_id' => Network::home()->id,
         'known_by' => '02:4b:1e:90:00:99',

@@ -13,6 +13,8 @@ use App\Models\JournalEntry;
 use App\Models\Medium;
 use App\Models\Network;
 use Burrow\Card\Target\Checksum;
+use Burrow\Household\DriveHealth;
+use Burrow\Household\Household;
 use Burrow\Judgement\Findings;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -135,7 +137,7 @@ final class TargetController
     }
 
     /** The register of cards and disks. */
-    public function register(Request $request): View
+    public function register(Request $request, Household $house): View
     {
         $media = Medium::query()
             ->with(['box', 'image'])
@@ -144,6 +146,7 @@ final class TargetController
 
         return view('stores.media', [
             'media' => $media,
+            'health' => $this->health($house),
             'edited' => $media->firstWhere('id', $request->integer('edit')),
             'boxes' => Box::query()
                 ->here()
@@ -153,6 +156,17 @@ final class TargetController
             'images' => ImageRecord::query()->orderBy('label')->get(),
             'findings' => Findings::of(),
         ]);
+    }
+
+    /** @return array<string, DriveHealth> what each drive told of itself last, by serial number */
+    private function health(Household $house): array
+    {
+        $by = [];
+        foreach ($house->drives() as $drive) {
+            $by[$drive->serial] = $drive;
+        }
+
+        return $by;
     }
 
     public function keep(Request $request): RedirectResponse
@@ -173,6 +187,14 @@ final class TargetController
                 'image_record_id' => ['nullable', 'exists:image_records,id'],
                 'box_id' => ['nullable', 'exists:boxes,id'],
                 'place' => ['nullable', 'string', 'max:120'],
+                'warranty_until' => [
+                    'nullable',
+                    'bail',
+                    'regex:/^[0-9]{4}(-[0-9]{2}){2}$/D',
+                    'date_format:Y-m-d',
+                    'after:1990-01-01',
+                    'before:2100-01-01',
+                ],
             ],
             [
                 'label.unique' => 'There is one of that name already.',
@@ -180,6 +202,7 @@ final class TargetController
                 'kind.*' => 'A card or a drive.',
                 'gigabytes.*' => 'Gigabytes (10⁹ bytes), above zero.',
                 'purpose.*' => 'What it is for, up to 120 characters.',
+                'warranty_until.*' => 'A day, written as 2027-03-31.',
             ],
         );
         $medium = Medium::query()->updateOrCreate(
@@ -194,6 +217,7 @@ final class TargetController
                 'box_id' => $typed['box_id'] ?? null,
                 'may_be_wiped' => $request->boolean('may_be_wiped'),
                 'place' => $typed['place'] ?? '',
+                'warranty_until' => $typed['warranty_until'] ?? null,
             ],
         );
         JournalEntry::write(

@@ -6,6 +6,8 @@ namespace App\Http\Controllers\Stores;
 
 use Burrow\Intake\Intake;
 use Burrow\Intake\System\GroupFact;
+use Burrow\Stores\Rights\Caller;
+use Burrow\Stores\Rights\Export;
 use Burrow\Stores\Rights\Folder;
 use Burrow\Stores\Rights\Person;
 use Burrow\Stores\Rights\Rights;
@@ -41,8 +43,12 @@ final class RightsController
             'shares' => $shares,
             'people' => $people,
             'rights' => $rights,
-            'findings' => $pasted === '' ? null : SmbLook::over($pasted, $people),
+            'findings' => $pasted === '' || $shares === [] ? null : SmbLook::over($pasted, $people),
             'guest' => Person::guest(),
+            'exports' => array_slice(Export::all($pasted), 0, self::SHARES),
+            'callers' => Caller::all($pasted),
+            'folders' => Folder::all($pasted),
+            'accounts' => Caller::accounts($pasted),
         ]);
     }
 
@@ -53,10 +59,10 @@ final class RightsController
             ->to(route('rights').'#matrix')
             ->withInput(['pasted' => mb_substr($pasted, 0, self::LONGEST)]);
 
-        return Share::all($pasted) === []
+        return Share::all($pasted) === [] && Export::all($pasted) === []
             ? $back->with(
                 'told',
-                'No share with a path stands in this text; it wants the sections of smb.conf.',
+                'No share with a path stands in this text; it wants the sections of smb.conf, or lines of exports.',
             )
             : $back;
     }
