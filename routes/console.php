@@ -3,11 +3,13 @@
 declare(strict_types=1);
 
 use App\BringUp\WatchStarts;
+use App\Jobs\AskFilters;
 use App\Jobs\LookAround;
 use App\Jobs\LookAtCertificates;
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::job(new LookAround())->everyMinute();
+Schedule::job(new AskFilters())->hourlyAt(25);
 Schedule::job(new LookAtCertificates())->dailyAt('05:40');
 // Where a worker was killed in between, the watch goes on from here.
 Schedule::job(new WatchStarts())->everyMinute();

@@ -61,6 +61,8 @@ final readonly class HouseholdFile
         'backups',
         'restore_drills',
         'folder_pairs',
+        'name_checks',
+        'rollouts',
         'measurements',
         'decisions',
         'identities',

@@ -14,13 +14,13 @@ use App\Probe\PageProbe;
 use App\Probe\Target;
 use App\Probe\TcpProbe;
 use Burrow\BringUp\Seen\Greeting;
-use Burrow\BringUp\Seen\NameAnswer;
 use Burrow\BringUp\Seen\PageSeen;
 use Burrow\BringUp\Step\Asking;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\NotAsked;
 use Burrow\Household\DoorState;
 use Burrow\Net\Ipv4;
+use Burrow\Net\NameAnswer;
 use Burrow\Net\Protocol;
 use Burrow\Net\SshPublicKey;
 

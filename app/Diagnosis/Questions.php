@@ -14,7 +14,6 @@ use App\Probe\NameProbe;
 use App\Probe\PageProbe;
 use App\Probe\Target;
 use App\Probe\TcpProbe;
-use Burrow\BringUp\Seen\NameAnswer;
 use Burrow\Diagnosis\Conversation;
 use Burrow\Diagnosis\Look\Probed;
 use Burrow\Diagnosis\Seen;
@@ -23,6 +22,7 @@ use Burrow\Intake\Intake;
 use Burrow\Intake\Leases\Lease;
 use Burrow\Intake\Neighbours\Neighbour;
 use Burrow\Intake\Own\OwnAddress;
+use Burrow\Net\NameAnswer;
 use Burrow\Net\Prefix;
 use Burrow\Net\Protocol;
 use InvalidArgumentException;
@@ -120,7 +120,11 @@ final readonly class Questions
     {
         $key = null;
         $address = $box->ipv4();
-        if ($address !== null && $box->host_key !== null && ($doors[self::LOGIN] ?? null) === DoorState::Open) {
+        if (
+            $address !== null &&
+            $box->host_key !== null &&
+            ($doors[self::LOGIN] ?? null) === DoorState::Open
+        ) {
             $met = $this->keys->ask(Target::of($box, $address, self::LOGIN));
             $key = $met === null ? null : $met->fingerprint() === $box->host_key;
         }
@@ -165,7 +169,9 @@ final readonly class Questions
     private function onBench(Box $box): ?string
     {
         try {
-            return $box->on_bench ? $this->read($box, 'router-list', $this->bench->text('leases', 'text')) : null;
+            return $box->on_bench
+                ? $this->read($box, 'router-list', $this->bench->text('leases', 'text'))
+                : null;
         } catch (BenchAway) {
             return null;
         }
@@ -229,6 +235,9 @@ final readonly class Questions
             return null;
         }
 
-        return Probed::sincePower((float) now()->diffInSeconds($power->finished_at, true), ...self::FIRST_START);
+        return Probed::sincePower(
+            (float) now()->diffInSeconds($power->finished_at, true),
+            ...self::FIRST_START,
+        );
     }
 }

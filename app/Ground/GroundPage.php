@@ -6,6 +6,7 @@ namespace App\Ground;
 
 use App\Catalogue\Catalogue;
 use App\Household\Concerns;
+use App\Household\HouseholdLoader;
 use App\Household\Kept;
 use App\Models\Network;
 use App\View\Pages;
@@ -56,7 +57,14 @@ final readonly class GroundPage
         return $kept->of(
             "ground {$page} ".(int) $keeper.(int) $narrow,
             self::class,
-            fn (): self => self::of(app(Household::class), $catalogue, $network, $keeper, $narrow, $page),
+            fn (): self => self::of(
+                app(HouseholdLoader::class)->load($network),
+                $catalogue,
+                $network,
+                $keeper,
+                $narrow,
+                $page,
+            ),
         );
     }
 

@@ -6,6 +6,7 @@ namespace App\Household;
 
 use Burrow\Addresses\OutsideNetwork;
 use Burrow\BringUp\Unfinished;
+use Burrow\Filter\FilterConcern;
 use Burrow\Household\Concern;
 use Burrow\Move\RetiredConcern;
 use Burrow\Plan\BoxesAsBuilt;
@@ -41,6 +42,7 @@ final class Concerns
             new FilterAgainstLedger(),
             new EngineGroups(),
             new Certificates(),
+            new FilterConcern(),
             new StoresConcern(),
             new BackupConcern(),
             new AlikeConcern(),

@@ -22,10 +22,13 @@ use Burrow\Household\Hearing;
 use Burrow\Household\HeldJob;
 use Burrow\Household\Hours;
 use Burrow\Household\Listing;
+use Burrow\Household\NameCheck;
+use Burrow\Household\NameExpected;
 use Burrow\Household\Opening;
 use Burrow\Household\OutsideName;
 use Burrow\Household\PacketFilter;
 use Burrow\Household\Records;
+use Burrow\Household\Resolvers;
 use Burrow\Household\RetiredBox;
 use Burrow\Household\Service;
 use Burrow\Household\Stage;
@@ -64,6 +67,8 @@ final class DatabaseRecords implements Records
 
     private const MOST_PAIRS = 500;
 
+    private const MOST_CHECKS = 1000;
+
     /** Samples of all file systems that are read for one picture of the house. */
     private const SAMPLES = 20_000;
 
@@ -71,6 +76,12 @@ final class DatabaseRecords implements Records
 
     /** @var Collection<int, stdClass>|null */
     private ?Collection $tellings = null;
+
+    /** @var array<int, string> whom a box asks further for names, as it was answered, by the box's id */
+    private array $upstreams = [];
+
+    /** @var array<string, list<string>>|null the same by the box's name; null while boxes were not read */
+    private ?array $asks = null;
 
     /** @var array<string, ?DateTimeImmutable> what many rows share is read once */
     private array $times = [];
@@ -101,6 +112,13 @@ final class DatabaseRecords implements Records
                 'passed_over',
             )
             ->get();
+
+        $this->asks = [];
+        foreach ($rows as $row) {
+            if (isset($this->upstreams[(int) $row->id])) {
+                $this->asks[(string) $row->name] = self::addresses($this->upstreams[(int) $row->id]);
+            }
+        }
 
         return array_values(
             $rows->map(fn (stdClass $row): Box => $this->box($row, $jobs[$row->id] ?? [], $prefix))->all(),
@@ -242,15 +260,13 @@ final class DatabaseRecords implements Records
                 ->join('boxes', 'boxes.id', '=', 'health_samples.box_id')
                 ->where('boxes.network_id', $this->network->id)
                 ->where(self::here(...))
+                ->leftJoin('media', 'media.serial', '=', 'health_samples.serial')
                 ->orderBy('health_samples.taken_at')
                 ->limit(self::SAMPLES)
-                ->get(['boxes.name', 'health_samples.*']) as $row
+                ->get(['boxes.name', 'health_samples.*', 'media.warranty_until']) as $row
         ) {
             $by["{$row->name} {$row->serial}"][] = $row;
         }
-        $warranties = DB::table('media')
-            ->whereIn('serial', array_map(fn (array $rows): string => (string) $rows[0]->serial, array_values($by)))
-            ->pluck('warranty_until', 'serial');
         $drives = [];
         $number = fn (mixed $kept): ?int => is_numeric($kept) ? (int) $kept : null;
         foreach ($by as $rows) {
@@ -268,7 +284,7 @@ final class DatabaseRecords implements Records
                 $number($last->pending),
                 $number($rows[0]->pending),
                 $number($last->wear_percent),
-                $this->day($warranties[$last->serial] ?? null),
+                $this->day($last->warranty_until),
             );
         }
 
@@ -395,6 +411,57 @@ final class DatabaseRecords implements Records
         }
 
         return $certificates;
+    }
+
+    public function nameChecks(): array
+    {
+        return array_values(
+            DB::table('name_checks')
+                ->join('boxes', 'boxes.id', '=', 'name_checks.box_id')
+                ->where('boxes.network_id', $this->network->id)
+                ->where(self::here(...))
+                ->orderBy('name_checks.id')
+                ->limit(self::MOST_CHECKS)
+                ->get(['name_checks.*', 'boxes.name AS box'])
+                ->map(
+                    fn (stdClass $row): NameCheck => new NameCheck(
+                        (int) $row->id,
+                        (string) $row->box,
+                        (string) $row->name,
+                        NameExpected::tryFrom((string) $row->expected) ?? NameExpected::Answered,
+                        (string) $row->via,
+                        (string) $row->said,
+                        $row->held === null ? null : (bool) $row->held,
+                        $this->time($row->asked_at),
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    public function resolvers(): Resolvers
+    {
+        $this->asks ?? $this->boxes();
+
+        return new Resolvers(
+            (string) $this->network->router,
+            self::addresses((string) $this->network->dns),
+            self::addresses((string) $this->network->router_asks),
+            $this->asks ?? [],
+        );
+    }
+
+    /** @return list<string> in their standard form; words that are none are left out */
+    private static function addresses(string $typed): array
+    {
+        return array_values(
+            array_filter(
+                array_map(
+                    Address::standard(...),
+                    preg_split('/[\s,;]+/', $typed, 20, PREG_SPLIT_NO_EMPTY) ?: [],
+                ),
+            ),
+        );
     }
 
     public function folderPairs(): array
@@ -659,8 +726,15 @@ final class DatabaseRecords implements Records
         foreach (
             DB::table('box_jobs')
                 ->orderBy('id')
-                ->get(['box_id', 'job', 'school', 'finished_at']) as $row
+                ->get([
+                    'box_id',
+                    'job',
+                    'school',
+                    'finished_at',
+                    DB::raw("JSON_VALUE(answers, '$.upstream') AS upstream"),
+                ]) as $row
         ) {
+            is_string($row->upstream) && ($this->upstreams[(int) $row->box_id] = $row->upstream);
             $by[(int) $row->box_id][] = $row;
         }
 

@@ -17,12 +17,13 @@ final readonly class HouseholdLoader
     {
     }
 
-    public function load(): Household
+    /** @param  ?Network  $network  as it was just read; else it is read here */
+    public function load(?Network $network = null): Household
     {
         $shelf = $this->catalogue->shelf();
         $now = new DateTimeImmutable('@'.now()->getTimestamp());
         $now = $now->setTimezone(new DateTimeZone(Network::zone()));
 
-        return new Household(new DatabaseRecords(Network::home(), $shelf, $now), $shelf, $now);
+        return new Household(new DatabaseRecords($network ?? Network::home(), $shelf, $now), $shelf, $now);
     }
 }

@@ -23,7 +23,7 @@ final class CompareLists implements ShouldBeUnique, ShouldQueue
     public const AT = 'filter-at';
 
     /** Bytes that the largest comparison takes. */
-    private const MEMORY = 512 * 1024 * 1024;
+    private const MEMORY = 640 * 1024 * 1024;
 
     public int $uniqueFor = 120;
 

@@ -141,6 +141,19 @@ class Box extends Model
         $query->where('stage', '!=', Stage::Retired);
     }
 
+    /**
+     * Answers names for the house, as far as its ports tell.
+     *
+     * @param  Builder<$this>  $query
+     */
+    public function scopeNaming(Builder $query): void
+    {
+        $query
+            ->whereIn('stage', [Stage::InService, Stage::Unfinished])
+            ->whereNotNull('name')
+            ->whereHas('services', fn (Builder $service) => $service->where('port', 53));
+    }
+
     /** A box without a name yet is called by what it is to become. */
     public function called(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Ports;
 
 use App\BringUp\StepFiles;
+use App\Household\HouseholdLoader;
 use App\Household\Kept;
 use App\Models\Box as BoxRecord;
 use App\Models\Network;
@@ -45,6 +46,7 @@ final readonly class PortsPage
      * @param  array<string, Service>  $plainPages
      * @param  list<string>  $stepFiles  their paths
      * @param  ?string  $box  the chosen one
+     * @param  array<string, array{held: bool, at: DateTimeImmutable}>  $proofs  whether names are refused and answered as they should, by box
      */
     private function __construct(
         public array $rows,
@@ -64,6 +66,7 @@ final readonly class PortsPage
         public ShownFindings $findings,
         public Port $free,
         public string $freeBecause,
+        public array $proofs,
     ) {
     }
 
@@ -79,7 +82,14 @@ final readonly class PortsPage
         return $kept->of(
             "ports {$page} ".(int) $keeps." {$named}",
             self::class,
-            fn (): self => self::of(app(Household::class), $network, $files, $named, $page, $keeps),
+            fn (): self => self::of(
+                app(HouseholdLoader::class)->load($network),
+                $network,
+                $files,
+                $named,
+                $page,
+                $keeps,
+            ),
         );
     }
 
@@ -133,6 +143,7 @@ final readonly class PortsPage
             ShownFindings::of(self::findings($house, $keeps)),
             $free,
             $scheme->because($free),
+            self::proofs($house),
         );
     }
 
@@ -153,6 +164,23 @@ final readonly class PortsPage
         }
 
         return $placed;
+    }
+
+    /** @return array<string, array{held: bool, at: DateTimeImmutable}> */
+    private static function proofs(Household $house): array
+    {
+        $proofs = [];
+        foreach ($house->nameChecks() as $check) {
+            if ($check->via === '' && $check->held !== null && $check->askedAt !== null) {
+                $proofs[$check->box] = [
+                    'held' => ($proofs[$check->box]['held'] ?? true) && $check->held,
+                    // The oldest look holds for all of them.
+                    'at' => min($proofs[$check->box]['at'] ?? $check->askedAt, $check->askedAt),
+                ];
+            }
+        }
+
+        return $proofs;
     }
 
     private static function findings(Household $house, bool $keeps): Findings

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Probe;
 
-use Burrow\BringUp\Seen\NameAnswer;
+use Burrow\Net\NameAnswer;
 use Burrow\Net\Protocol;
 use React\Dns\Model\Message;
 use React\Dns\Model\Record;
@@ -52,7 +52,12 @@ final readonly class NameProbe
 
     private function overUdp(Target $target, string $query): ?string
     {
-        $socket = @stream_socket_client("udp://{$target->host}:{$target->port}", $code, $message, $this->seconds);
+        $socket = @stream_socket_client(
+            "udp://{$target->host}:{$target->port}",
+            $code,
+            $message,
+            $this->seconds,
+        );
         if ($socket === false || @fwrite($socket, $query) === false) {
             return null;
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reach;
 
+use App\Household\HouseholdLoader;
 use App\Household\Kept;
 use App\Models\Network;
 use App\View\Findings as ShownFindings;
@@ -51,7 +52,7 @@ final readonly class ReachPage
         return $kept->of(
             "reach {$outside} ".(int) $keeps,
             self::class,
-            fn (): self => self::of(app(Household::class), $outside, $keeps),
+            fn (): self => self::of(app(HouseholdLoader::class)->load($network), $outside, $keeps),
         );
     }
 

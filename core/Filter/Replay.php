@@ -34,6 +34,10 @@ final class Replay
     /** @var array<int, int> questions by the lists that refuse them, as bits */
     private array $byLists = [];
 
+    private ?int $first = null;
+
+    private ?int $last = null;
+
     /** @var array<string, int> answered then, refused now: how often */
     private array $breaks = [];
 
@@ -53,6 +57,10 @@ final class Replay
             $this->clients[$client][1] += $is;
         } elseif (count($this->clients) < self::CLIENTS) {
             $this->clients[$client] = [1, $is];
+        }
+        if ($query->at !== null) {
+            $this->first = min($this->first ?? $query->at, $query->at);
+            $this->last = max($this->last ?? $query->at, $query->at);
         }
         if ($query->hour !== null) {
             $this->hours[$query->hour] ??= [0, 0];
@@ -75,6 +83,12 @@ final class Replay
     public function refused(): int
     {
         return $this->refused;
+    }
+
+    /** Days from the first question to the last; null where the log has no dates. */
+    public function days(): ?float
+    {
+        return $this->first === null || $this->last === null ? null : ($this->last - $this->first) / 86_400;
     }
 
     public function percent(int $of): float

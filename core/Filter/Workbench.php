@@ -111,7 +111,7 @@ final readonly class Workbench
     /**
      * All that the page draws, for keeping.
      *
-     * @return array{queries: int, refused: int, share: float, order: list<array{name: string, names: int, invalid: int, alone: float, adds: float, sum: float}>, breaks: list<array{name: string, times: int, lists: list<string>}>, hours: list<array{hour: int, total: int, refused: int}>, clients: list<array{client: string, total: int, refused: int}>, smallest: list<string>}
+     * @return array{queries: int, refused: int, share: float, order: list<array{name: string, names: int, invalid: int, alone: float, adds: float, sum: float}>, breaks: list<array{name: string, times: int, lists: list<string>}>, hours: list<array{hour: int, total: int, refused: int}>, clients: list<array{client: string, total: int, refused: int}>, days: ?float, smallest: list<string>}
      */
     public function told(): array
     {
@@ -122,7 +122,8 @@ final readonly class Workbench
             'order' => $this->order(),
             'breaks' => $this->breaks(),
             'hours' => $this->replay->byHour(),
-            'clients' => array_slice($this->replay->byClient(), 0, 20),
+            'clients' => $this->replay->byClient(),
+            'days' => $this->replay->days(),
             'smallest' => array_map(
                 fn (int $number): string => $this->lists->sizes()[$number]->name,
                 $this->replay->smallest(0.95)['lists'],

@@ -46,6 +46,11 @@ final class Household
     /** @var list<Certificate>|null */
     private ?array $certificates = null;
 
+    /** @var list<NameCheck>|null */
+    private ?array $nameChecks = null;
+
+    private ?Resolvers $resolvers = null;
+
     /** @var list<FolderPair>|null */
     private ?array $folderPairs = null;
 
@@ -136,6 +141,18 @@ final class Household
     public function certificates(): array
     {
         return $this->certificates ??= $this->records->certificates();
+    }
+
+    /** @return list<NameCheck> names that resolvers of the house are asked again and again */
+    public function nameChecks(): array
+    {
+        return $this->nameChecks ??= $this->records->nameChecks();
+    }
+
+    /** Who asks whom for names. */
+    public function resolvers(): Resolvers
+    {
+        return $this->resolvers ??= $this->records->resolvers();
     }
 
     /** @return list<FolderPair> folders that are kept alike with another machine */

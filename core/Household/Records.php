@@ -49,6 +49,12 @@ interface Records
     /** @return list<Copying> what is copied of the boxes */
     public function copyings(): array;
 
+    /** @return list<NameCheck> names that resolvers of the house are asked again and again */
+    public function nameChecks(): array;
+
+    /** Who asks whom for names. */
+    public function resolvers(): Resolvers;
+
     /** @return list<FolderPair> folders that are kept alike with another machine */
     public function folderPairs(): array;
 

@@ -72,6 +72,7 @@ function dweller(string $name, mixed ...$with): Box
  * @param  list<Burrow\Household\Trial>  $trials
  * @param  array{filters?: list<Burrow\Household\PacketFilter>, groups?: list<Burrow\Household\EngineGroup>, certificates?: list<Burrow\Household\Certificate>, name?: Burrow\Household\OutsideName,
  *     copyings?: list<Burrow\Household\Copying>, pairs?: list<Burrow\Household\FolderPair>,
+ *     names?: list<Burrow\Household\NameCheck>, resolvers?: Burrow\Household\Resolvers,
  *     hours?: list<Burrow\Household\Hours>,
  *     retired?: list<Burrow\Household\RetiredBox>}  $told
  */
@@ -181,6 +182,16 @@ function household(
         public function certificates(): array
         {
             return $this->told['certificates'] ?? [];
+        }
+
+        public function nameChecks(): array
+        {
+            return $this->told['names'] ?? [];
+        }
+
+        public function resolvers(): Burrow\Household\Resolvers
+        {
+            return $this->told['resolvers'] ?? new Burrow\Household\Resolvers();
         }
 
         public function folderPairs(): array

@@ -37,6 +37,8 @@ final class DemoCommand extends Command
         'health_samples',
         'restore_drills',
         'folder_pairs',
+        'name_checks',
+        'rollouts',
         'backups',
         'outside_trials',
         'ways_in',

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Step;
 
 use Burrow\BringUp\Seen\Greeting;
-use Burrow\BringUp\Seen\NameAnswer;
 use Burrow\BringUp\Seen\PageSeen;
 use Burrow\Household\DoorState;
 use Burrow\Net\Ipv4;
+use Burrow\Net\NameAnswer;
 use Burrow\Net\Protocol;
 use Burrow\Net\SshPublicKey;
 

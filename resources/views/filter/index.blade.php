@@ -31,7 +31,30 @@
                         <text class="q-hour" x="12" y="206">hour</text>
                     </svg>
                 </div>
+                @if (! $findings->isEmpty())
+                    <div class="stack said">
+                        @foreach ($findings as $finding)
+                            <x-finding :finding="$finding" />
+                        @endforeach
+                    </div>
+                @endif
                 <p class="legend"><span><i class="q yes"></i>answered {{ $number($result['queries'] - $result['refused']) }}</span><span><i class="q no"></i>refused {{ $number($result['refused']) }}</span></p>
+            @endif
+            @if ($result !== null && ($result['clients'] ?? []) !== [])
+                <details class="sheet more"><summary>By client and by hour</summary>
+                    <div class="two">
+                        <table class="list"><thead><tr><th scope="col">Client</th><th scope="col">asked</th><th scope="col">refused</th><th scope="col">%</th></tr></thead><tbody>
+                            @foreach (array_slice($result['clients'], 0, 20) as $one)
+                                <tr><td class="mono">{{ $one['client'] }}</td><td class="mono">{{ $number($one['total']) }}</td><td class="mono">{{ $number($one['refused']) }}</td><td class="mono">{{ round(100 * $one['refused'] / max(1, $one['total']), 1) }}</td></tr>
+                            @endforeach
+                        </tbody></table>
+                        <table class="list"><thead><tr><th scope="col">Hour</th><th scope="col">asked</th><th scope="col">refused</th><th scope="col">%</th></tr></thead><tbody>
+                            @foreach ($result['hours'] as $one)
+                                <tr><td class="mono">{{ sprintf('%02d', $one['hour']) }}</td><td class="mono">{{ $number($one['total']) }}</td><td class="mono">{{ $number($one['refused']) }}</td><td class="mono">{{ round(100 * $one['refused'] / max(1, $one['total']), 1) }}</td></tr>
+                            @endforeach
+                        </tbody></table>
+                    </div>
+                </details>
             @endif
             <section class="sheet scroll" id="lists" aria-labelledby="lists-title">
                 <h2 id="lists-title">Lists, from the one that adds most</h2>
@@ -53,6 +76,9 @@
                         </tbody>
                     </table>
                     <p class="legend"><span><i class="q adds"></i>adds to those above</span><span><i class="q again"></i>refused above already</span></p>
+                    @if ($filters->isNotEmpty() && $memory['rpz']->count > 0)
+                        <p class="hint">In the memory of {{ $filters->map(fn($box) => $box->called())->implode(' and ') }} they would take {{ $memory['dnsmasq']->decimal() }} under dnsmasq, {{ $memory['hosts']->decimal() }} as hosts, {{ $memory['unbound']->decimal() }} under unbound, {{ $memory['rpz']->decimal() }} as a policy of named (measured at 64 bits).</p>
+                    @endif
                     <div class="row"><span class="soft">What is in the file, without what is answered all the same:</span>@foreach (['rpz', 'unbound', 'dnsmasq', 'hosts'] as $kind)<a class="ghost small" href="{{ route('filter.file', $kind) }}">{{ $kind }}</a>@endforeach</div>
                 @elseif ($lists->isNotEmpty())
                     <ul class="plain-links">@foreach ($lists as $list)<li>{{ $list->name }}</li>@endforeach</ul>
@@ -63,12 +89,14 @@
                     <x-field name="list_because" label="Why, for whom" :value="$old('list_because')" :findings="$judged" autocomplete="off" />
                     <x-field name="list_origin" label="Where it comes from" :value="$old('list_origin')" :findings="$judged" autocomplete="off" />
                     <div class="field-set"><label for="list_file">Its file</label><input type="file" id="list_file" name="list_file" aria-describedby="list_file-says">@include("filter.says", ["name" => "list_file"])</div>
+                    <div class="ticks one"><label><input type="checkbox" name="list_try" value="1"> only see what it would have done; it stays out of the file</label></div>
                     <div class="row"><button class="act">Add it</button></div>
-                    <p class="hint">Hosts, plain names, dnsmasq, unbound, response policies, rules of blockers, up to 5 MB. One of a name that is there takes its place.</p>
+                    <p class="hint">Hosts, plain names, dnsmasq, unbound, response policies, rules of blockers, up to 64 MB. One of a name that is there takes its place.</p>
                 </form>
             </section>
         </div>
         <div class="stack">
+            <nav class="row tight" aria-label="More of the filter"><a class="ghost small" href="{{ route('filter.proof') }}">Proof</a> <a class="ghost small" href="{{ route('filter.rollout') }}">Roll-out</a> <a class="ghost small" href="{{ route('filter.upstream') }}">Whom it asks</a> <a class="ghost small" href="{{ route('filter.lights-out') }}">Lights-out sheet</a></nav>
             <section class="sheet" id="breaks" aria-labelledby="breaks-title">
                 <h2 id="breaks-title">Names that would break</h2>
                 @forelse (array_slice($result['breaks'] ?? [], 0, 5) as $one)
@@ -102,6 +130,7 @@
             <section class="sheet" id="log" aria-labelledby="log-title">
                 <h2 id="log-title">What was asked</h2>
                 <p class="soft">The log of dnsmasq, unbound or bind, or a CSV. The household should know that it is kept, and for how long.</p>
+                <form method="post" action="{{ route('filter.told') }}">@csrf<x-choice name="log_told" label="The household was told" :options="['' => 'nobody said yet'] + collect(Burrow\Filter\LogTold::cases())->mapWithKeys(fn($one) => [$one->value => $one->label()])->all()" :chosen="$told?->value ?? ''" /><div class="row"><button class="ghost small">Keep</button></div></form>
                 <form method="post" action="{{ route('filter.log') }}" enctype="multipart/form-data">@csrf<label for="log_file" class="unseen">Log</label><input type="file" id="log_file" name="log_file" aria-describedby="log_file-says">@include("filter.says", ["name" => "log_file"])<div class="row"><button class="ghost">{{ $hasLog ? 'Take this one instead' : 'Read it' }}</button></div></form>
                 @if ($hasLog)<form method="post" action="{{ route('filter.compare') }}">@csrf<button class="ghost small">Work it out again</button></form>@endif
             </section>

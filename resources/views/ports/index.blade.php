@@ -81,6 +81,9 @@
                                     <a class="mono-link" href="{{ $service->scheme }}://{{ $page->boxes[$row->box]['address'] }}:{{ $service->port->number }}{{ $service->path }}" rel="noreferrer">{{ $row->purpose() }}</a>
                                 @else
                                     {{ $row->purpose() }}
+                                    @if ($row->number() === 53 && isset($page->proofs[$row->box]) && $keeps)
+                                        <a class="soft advice" href="{{ route('filter.proof') }}">@mark($page->proofs[$row->box]['held'] ? 'fine' : 'warn') {{ $page->proofs[$row->box]['held'] ? 'names as they should be' : 'names not as they should be' }}, @ago($page->proofs[$row->box]['at'])</a>
+                                    @endif
                                 @endif
                             </td>
                             <td>{{ $row->reach->label() }}@if ($service?->bound) <span class="mono soft">{{ $service->bound }}</span>@endif @if ($row->reach === Burrow\Household\WhoReaches::Some && $service?->from)<span class="mono soft">{{ implode(' ', $service->from) }}</span>@endif</td>

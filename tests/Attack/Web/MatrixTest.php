@@ -11,11 +11,13 @@ use App\Models\FilterList;
 use App\Models\FolderPair;
 use App\Models\ImageRecord;
 use App\Models\Medium;
+use App\Models\NameCheck;
 use App\Models\Network;
 use App\Models\Opening;
 use App\Models\Plan;
 use App\Models\Rehearsal;
 use App\Models\Rhythm;
+use App\Models\Rollout;
 use App\Models\Service;
 use App\Models\Sighting;
 use App\Models\StepDoubt;
@@ -55,6 +57,8 @@ function pathOf(OneRoute $route): string
         'rehearsal' => Rehearsal::query()->firstOrFail()->id,
         'backup' => Backup::query()->firstOrFail()->id,
         'pair' => FolderPair::query()->firstOrFail()->id,
+        'check' => NameCheck::query()->firstOrFail()->id,
+        'rollout' => Rollout::query()->firstOrFail()->id,
         'rhythm' => Rhythm::query()->firstOrFail()->id,
         'list' => FilterList::query()->firstOrFail()->id,
         'exception' => FilterException::query()->firstOrFail()->id,
@@ -101,6 +105,18 @@ beforeEach(function (): void {
     StepDoubt::query()->create(['step' => 'x', 'title' => 'X', 'saw' => 'y']);
     FilterList::query()->create(['name' => 'a list']);
     FilterException::query()->create(['name' => 'a.test']);
+    NameCheck::query()->create([
+        'box_id' => Box::query()->firstOrFail()->id,
+        'name' => 'a.test',
+        'expected' => 'refused',
+    ]);
+    Rollout::query()->create([
+        'box_id' => Box::query()->firstOrFail()->id,
+        'school' => 'handed',
+        'first' => 'desk',
+        'lease_seconds' => 86_400,
+        'counts' => [],
+    ]);
     FolderPair::query()->create([
         'box_id' => Box::query()->firstOrFail()->id,
         'folder' => '/srv/papers',

@@ -49,6 +49,10 @@ const PAGES = [
     '/boxes/2/name',
     '/boxes/2/card',
     '/filter',
+    '/filter/lights-out',
+    '/filter/proof',
+    '/filter/rollout',
+    '/filter/upstream?way=tls&asks=203.0.113.53&tls_name=names.example.net',
     '/find?q=22',
 ];
 
@@ -132,7 +136,9 @@ test('every place is two keys away, and what was found is entered by the arrows'
     $keys = fn (string ...$keys) => $chrome->driver->getKeyboard()->sendKeys($keys);
     foreach (Place::cases() as $place) {
         $keys('g', $place->letter());
-        $chrome->until(fn (): bool => parse_url($chrome->driver->getCurrentURL(), PHP_URL_PATH) === $place->path());
+        $chrome->until(
+            fn (): bool => parse_url($chrome->driver->getCurrentURL(), PHP_URL_PATH) === $place->path(),
+        );
         expect($chrome->find('.rail a[aria-current]')->getText())
             ->toContain($place->label())
             ->toContain("g {$place->letter()}");

@@ -6,7 +6,6 @@ use Burrow\BringUp\Kind\StepKinds;
 use Burrow\BringUp\Playbook\PlaybookReader;
 use Burrow\BringUp\Playbook\RunSteps;
 use Burrow\BringUp\Seen\Greeting;
-use Burrow\BringUp\Seen\NameAnswer;
 use Burrow\BringUp\Seen\PageSeen;
 use Burrow\BringUp\Step\Asking;
 use Burrow\BringUp\Step\BringUpFindings;
@@ -29,6 +28,7 @@ use Burrow\Household\DoorState;
 use Burrow\Intake\Intake;
 use Burrow\Judgement\Finding;
 use Burrow\Net\Ipv4;
+use Burrow\Net\NameAnswer;
 use Burrow\Net\Protocol;
 use Burrow\Net\SshPublicKey;
 use Burrow\Quantity\Bytes;
@@ -174,7 +174,9 @@ test('a port and a key are asked where the box was found, later where it is pinn
         ->toStartWith('SHA256:')
         ->and(judged('host-key', [], network(key: null), $found)->findings->codes())
         ->toBe(['bringup.no_host_key'])
-        ->and(judged('pinned', [], network(['172.22.8.104:22' => DoorState::Open]), $found)->findings->codes())
+        ->and(
+            judged('pinned', [], network(['172.22.8.104:22' => DoorState::Open]), $found)->findings->codes(),
+        )
         ->toBe(['bringup.still_at_old'])
         ->and(judged('pinned', [], network(['172.22.8.16:22' => DoorState::Open]), $found)->learned->pinned)
         ->toBeTrue()
@@ -211,7 +213,10 @@ test('every service of the run must answer before it is said to', function (): v
         jobs: [catalogue('job')['file-store'], catalogue('job')['print-host']],
     );
     $ports = array_map(fn ($job): int => $job->servicePort()->port->number, $facts->jobs);
-    $open = array_fill_keys(array_map(fn (int $port): string => "172.22.8.16:{$port}", $ports), DoorState::Open);
+    $open = array_fill_keys(
+        array_map(fn (int $port): string => "172.22.8.16:{$port}", $ports),
+        DoorState::Open,
+    );
     $asked = fn (Asking $network): Outcome => judgedAs('ask-services', new Details(), [], $network, $facts);
     expect($asked(network($open))->over)
         ->toBeTrue()
@@ -258,77 +263,103 @@ test('a disk is only chosen when its name was typed back', function (): void {
         ]);
 });
 
-test('the store is written into the record when it is shared, with all that is known of it', function (): void {
-    $facts = new RunFacts(
-        'wren',
-        'warden',
-        learned: [
-            'uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7',
-            'disk_serial' => 'SEED1',
-            'disk_bytes' => '500000000000',
-        ],
-    );
-    expect(judged('share', [], null, $facts)->learned->store)
-        ->toBe([
-            'label' => 'store',
-            'mount_point' => '/srv/store',
-            'share' => 'store',
-            'uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7',
-            'serial' => 'SEED1',
-            'bytes' => 500000000000,
-        ])
-        ->and(
-            judged(
-                'share',
-                ['pasted' => 'Failed to restart smbd.service: Unit smbd.service not found.'],
-                null,
-                $facts,
-            )->learned->store,
-        )
-        ->toBeNull()
-        ->and(judged('share')->learned->store)
-        ->toBeNull();
-});
+test(
+    'the store is written into the record when it is shared, with all that is known of it',
+    function (): void {
+        $facts = new RunFacts(
+            'wren',
+            'warden',
+            learned: [
+                'uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7',
+                'disk_serial' => 'SEED1',
+                'disk_bytes' => '500000000000',
+            ],
+        );
+        expect(judged('share', [], null, $facts)->learned->store)
+            ->toBe([
+                'label' => 'store',
+                'mount_point' => '/srv/store',
+                'share' => 'store',
+                'uuid' => '7c9e6679-7425-40de-944b-e07fc1f90ae7',
+                'serial' => 'SEED1',
+                'bytes' => 500000000000,
+            ])
+            ->and(
+                judged(
+                    'share',
+                    ['pasted' => 'Failed to restart smbd.service: Unit smbd.service not found.'],
+                    null,
+                    $facts,
+                )->learned->store,
+            )
+            ->toBeNull()
+            ->and(judged('share')->learned->store)
+            ->toBeNull();
+    },
+);
 
-test('no kind throws on what is pasted, and each finding points at a field that the step has', function (): void {
-    mt_srand(11);
-    $texts = [
-        '',
-        ' ',
-        "\0\0",
-        str_repeat("[\n", 3000),
-        "E: Could not get lock /var/lib/dpkg/lock\n",
-        '{"blockdevices": [{"name": 3}]}',
-        'ümläut 🦡',
-        "\xFF\xFE",
-        LEASES,
-    ];
-    for ($i = 0; $i < 40; $i++) {
-        $texts[] = substr(str_shuffle(LEASES.'{"[:/]}'.$texts[5]), 0, mt_rand(1, 200));
-    }
-    $step = playbook()->step('disk-find');
-    foreach (StepKinds::all() as $name => $kind) {
-        expect($kind->name())->toBe($name);
-        foreach ($texts as $text) {
-            $played = new Step('x', $kind, 'x', 'x', 'true', '', $step->hands, null, null, '', '', '', []);
-            $fields = array_map(fn (StepField $field): string => $field->name, $kind->takes($played, false));
-            $outcome = $kind->judge(
-                new Judging(
-                    $played,
-                    new RunFacts('wren'),
-                    array_fill_keys($fields, $text),
-                    network(),
-                    Intake::standard(),
-                ),
-            );
-            $pointed = array_filter(
-                array_map(fn (Finding $finding): ?string => $finding->place?->field, $outcome->findings->list),
-            );
-            expect([$name, array_values(array_diff($pointed, $fields))])->toBe([$name, []]);
+test(
+    'no kind throws on what is pasted, and each finding points at a field that the step has',
+    function (): void {
+        mt_srand(11);
+        $texts = [
+            '',
+            ' ',
+            "\0\0",
+            str_repeat("[\n", 3000),
+            "E: Could not get lock /var/lib/dpkg/lock\n",
+            '{"blockdevices": [{"name": 3}]}',
+            'ümläut 🦡',
+            "\xFF\xFE",
+            LEASES,
+        ];
+        for ($i = 0; $i < 40; $i++) {
+            $texts[] = substr(str_shuffle(LEASES.'{"[:/]}'.$texts[5]), 0, mt_rand(1, 200));
         }
-    }
-    expect(StepKinds::of('nobody knows this')->name())->toBe('hand');
-});
+        $step = playbook()->step('disk-find');
+        foreach (StepKinds::all() as $name => $kind) {
+            expect($kind->name())->toBe($name);
+            foreach ($texts as $text) {
+                $played = new Step(
+                    'x',
+                    $kind,
+                    'x',
+                    'x',
+                    'true',
+                    '',
+                    $step->hands,
+                    null,
+                    null,
+                    '',
+                    '',
+                    '',
+                    [],
+                );
+                $fields = array_map(
+                    fn (StepField $field): string => $field->name,
+                    $kind->takes($played, false),
+                );
+                $outcome = $kind->judge(
+                    new Judging(
+                        $played,
+                        new RunFacts('wren'),
+                        array_fill_keys($fields, $text),
+                        network(),
+                        Intake::standard(),
+                    ),
+                );
+                $pointed = array_filter(
+                    array_map(
+                        fn (Finding $finding): ?string => $finding->place?->field,
+                        $outcome->findings->list,
+                    ),
+                );
+                expect([$name, array_values(array_diff($pointed, $fields))])->toBe([$name, []]);
+            }
+        }
+        expect(StepKinds::of('nobody knows this')->name())->toBe('hand');
+    },
+);
 
 test(
     'what is asked of the bench can be done by it: typed where a command is typed, never where a person must look',
@@ -343,16 +374,19 @@ test(
     },
 );
 
-test('steps of several playbooks are played once, and a box in service does not arrive again', function (): void {
-    $reader = playbooks();
-    $store = $reader->playbook(entry('playbook', 'file-store.package'));
-    $ids = fn (RunSteps $run): array => array_map(fn (Step $step): string => $step->id, $run->list);
-    $both = $ids(RunSteps::of([$store, $reader->bare('dns-filter', 'package'), $store]));
-    expect($both)
-        ->toBe($ids(RunSteps::of([$store])))
-        ->and(array_slice($ids(RunSteps::of([$store], inService: true)), 0, 4))
-        ->toBe(['login', 'index', 'upgrade', 'disk-tools']);
-});
+test(
+    'steps of several playbooks are played once, and a box in service does not arrive again',
+    function (): void {
+        $reader = playbooks();
+        $store = $reader->playbook(entry('playbook', 'file-store.package'));
+        $ids = fn (RunSteps $run): array => array_map(fn (Step $step): string => $step->id, $run->list);
+        $both = $ids(RunSteps::of([$store, $reader->bare('dns-filter', 'package'), $store]));
+        expect($both)
+            ->toBe($ids(RunSteps::of([$store])))
+            ->and(array_slice($ids(RunSteps::of([$store], inService: true)), 0, 4))
+            ->toBe(['login', 'index', 'upgrade', 'disk-tools']);
+    },
+);
 
 test('a playbook that cannot be played is refused with the reason', function (
     array $change,
@@ -366,7 +400,13 @@ test('a playbook that cannot be played is refused with the reason', function (
     'a step twice' => [
         [
             'steps' => [
-                ...array_fill(0, 2, ['id' => 'a', 'kind' => 'hand', 'title' => 'A', 'text' => 'a', 'hands_s' => 1]),
+                ...array_fill(0, 2, [
+                    'id' => 'a',
+                    'kind' => 'hand',
+                    'title' => 'A',
+                    'text' => 'a',
+                    'hands_s' => 1,
+                ]),
             ],
         ],
         'one id',
@@ -496,7 +536,9 @@ test('what is typed is taken or refused as its program does', function (
 ]);
 
 test('a place is written down, never the secret itself', function (): void {
-    $kept = fn (string $where): Outcome => judgedAs('shown-once', new Details(job: 'x'), ['kept_at' => $where]);
+    $kept = fn (string $where): Outcome => judgedAs('shown-once', new Details(job: 'x'), [
+        'kept_at' => $where,
+    ]);
     expect($kept('')->findings->codes())
         ->toBe(['bringup.where_kept'])
         ->and($kept('Xk3$9fTq!2')->findings->codes())
@@ -520,8 +562,8 @@ test(
             ->and($claim(['owner' => 'warden', 'second' => 'changed'])->learned->answers['x']['access'])
             ->toBe('changed')
             ->and(
-                $claim(['owner' => 'warden', 'second' => 'second-factor', 'recovery' => 'paper, fuse box'])->learned
-                    ->answers['x'],
+                $claim(['owner' => 'warden', 'second' => 'second-factor', 'recovery' => 'paper, fuse box'])
+                    ->learned->answers['x'],
             )
             ->toBe([
                 'access' => 'second-factor',
@@ -574,7 +616,9 @@ test(
 
 test('an expected error is expected, and a box that answers is not shut down', function (): void {
     $more = new Details(sees: 'privileged port');
-    expect(judgedAs('expected-error', $more, ['pasted' => "Error: cannot expose\n privileged  port 80"])->over)
+    expect(
+        judgedAs('expected-error', $more, ['pasted' => "Error: cannot expose\n privileged  port 80"])->over,
+    )
         ->toBeTrue()
         ->and(judgedAs('expected-error', $more, ['pasted' => 'started'])->findings->codes())
         ->toBe(['bringup.error_did_not_come'])
@@ -622,7 +666,11 @@ test('names must be refused, answered, and be of this house, over both transport
 test('where nobody answers a name, one question over each transport is enough', function (): void {
     $network = Mockery::mock(Asking::class);
     $network->shouldReceive('lookup')->twice()->andReturn(new NameAnswer(null));
-    $look = new Look(refused: ["a.example\nb.example\nc.example"], answered: ['d.example'], local: 'e.example');
+    $look = new Look(
+        refused: ["a.example\nb.example\nc.example"],
+        answered: ['d.example'],
+        local: 'e.example',
+    );
     $outcome = judgedAs('ask-names', new Details(look: $look), [], $network);
     expect([$outcome->over, $outcome->looked])->toBe([
         false,
@@ -683,7 +731,9 @@ test('a greeting is that of its protocol', function (string $kind, string $right
 
 test('a handshake counts when it is fresh', function (string $age, bool $over): void {
     $text =
-        "interface: wg0\n\npeer: ".base64_encode(str_repeat('k', 32))."\n  allowed ips: 10.77.8.2/32\n{$age}";
+        "interface: wg0\n\npeer: ".
+        base64_encode(str_repeat('k', 32)).
+        "\n  allowed ips: 10.77.8.2/32\n{$age}";
     expect(judgedAs('handshake', new Details(), ['pasted' => $text])->over)->toBe($over);
 })->with([
     ["  latest handshake: 21 seconds ago\n", true],

@@ -147,10 +147,10 @@ test(
         $this->followingRedirects()
             ->post('/filter/why', ['why_name' => 'xn--bcher-kva.example'])
             ->assertSee('line 2');
-        file_put_contents(storage_path('app/filter/list-99999'), str_repeat('#', 40_000_000));
+        file_put_contents(storage_path('app/filter/list-99999'), str_repeat('#', 64_000_000));
         $this->followingRedirects()
             ->post('/filter/lists', ['list_name' => 'more', 'list_file' => sent('ads.example')])
-            ->assertSee('All lists together may hold 40 MB here.')
+            ->assertSee('All lists together may hold 64 MB here.')
             ->assertSee('value="more"', false);
         expect(FilterList::query()->pluck('name')->all())->toBe(['letters']);
     },

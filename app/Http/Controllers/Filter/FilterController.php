@@ -6,12 +6,16 @@ namespace App\Http\Controllers\Filter;
 
 use App\Filter\Folder;
 use App\Jobs\CompareLists;
+use App\Models\Box;
 use App\Models\FilterException;
 use App\Models\FilterList;
 use App\Models\JournalEntry;
 use App\Models\Network;
+use App\Models\Sighting;
 use Burrow\Filter\FilterFindings;
+use Burrow\Filter\ListMemory;
 use Burrow\Filter\Lists;
+use Burrow\Filter\LogTold;
 use Burrow\Filter\Write\DnsmasqNames;
 use Burrow\Filter\Write\HostsList;
 use Burrow\Filter\Write\RpzList;
@@ -32,10 +36,16 @@ use Illuminate\Support\Facades\Cache;
 /** Lists of names chosen by what was asked: what each would have refused, what it adds, what would break. */
 final class FilterController
 {
-    private const MISSING = 'The file is missing, empty, or larger than 5 MB.';
+    private const MISSING = 'The file is missing, empty, or larger than 64 MB.';
 
     /** Bytes of all lists together: what a comparison of them holds in memory, at some 150 bytes a name. */
-    private const ALL_LISTS = 40_000_000;
+    private const ALL_LISTS = 64_000_000;
+
+    /** Bytes a day above which a log wears a card for little (common practice). */
+    private const LOG_A_DAY = 100_000_000;
+
+    /** Days in which a client that was seen should have asked. */
+    private const SEEN_DAYS = 7;
 
     private const NO_NAME = 'That is no name a resolver is asked.';
 
@@ -44,10 +54,17 @@ final class FilterController
 
     public function index(): View
     {
+        $result = Folder::here()->result();
+        $network = Network::home();
+
         return view('filter.index', [
+            'told' => LogTold::tryFrom((string) $network->log_told),
+            'findings' => $this->findings($network, $result),
+            'memory' => ListMemory::of((int) FilterList::query()->where('chosen', true)->sum('names')),
+            'filters' => Box::query()->naming()->orderBy('id')->get(),
             'lists' => FilterList::query()->orderBy('id')->get()->keyBy('name'),
             'exceptions' => FilterException::query()->orderBy('name')->limit(200)->get(),
-            'result' => Folder::here()->result(),
+            'result' => $result,
             'hasLog' => is_file(Folder::here()->log()),
             'at' => Cache::get(CompareLists::AT),
             'why' => is_array(session('why')) ? session('why') : null,
@@ -55,6 +72,54 @@ final class FilterController
                 ? Findings::of(Finding::kept(session('wrong')))
                 : Findings::of(),
         ]);
+    }
+
+    /**
+     * @param  ?array<string, mixed>  $result
+     */
+    private function findings(Network $network, ?array $result): Findings
+    {
+        if ($result === null) {
+            return Findings::of();
+        }
+        $days = is_numeric($result['days'] ?? null) ? (float) $result['days'] : null;
+        $bytes = is_file(Folder::here()->log()) ? (int) filesize(Folder::here()->log()) : 0;
+        $found = [
+            LogTold::tryFrom((string) $network->log_told)?->against(
+                is_int($result['queries']) ? $result['queries'] : 0,
+                $days,
+            ),
+            $days !== null && $days >= 0.5 && $bytes / $days > self::LOG_A_DAY
+                ? FilterFindings::logWears($bytes / $days)
+                : null,
+        ];
+        $asked = array_column(is_array($result['clients'] ?? null) ? $result['clients'] : [], 'client');
+        // With the router in between it alone asks, and nobody is told apart.
+        if (count($asked) > 1) {
+            $never = Sighting::query()
+                ->where('network_id', $network->id)
+                ->where('last_seen', '>=', now()->subDays(self::SEEN_DAYS))
+                ->whereNotIn('address', [...array_slice($asked, 0, 2000), (string) $network->router])
+                ->whereNotIn('address', Box::query()->here()->whereNotNull('address')->select('address'))
+                ->orderBy('id')
+                ->limit(40)
+                ->get()
+                ->map(fn (Sighting $one): string => (string) ($one->label ?: $one->name ?: $one->address))
+                ->all();
+            $never === [] || ($found[] = FilterFindings::neverAsked(array_values($never)));
+        }
+
+        return Findings::of(...array_values(array_filter($found)));
+    }
+
+    /** What the household was told of the log. */
+    public function told(Request $request): RedirectResponse
+    {
+        Network::home()->update([
+            'log_told' => LogTold::tryFrom($request->string('log_told')->value())?->value,
+        ]);
+
+        return $this->back('#log', 'Kept.');
     }
 
     public function add(Request $request): RedirectResponse
@@ -71,7 +136,7 @@ final class FilterController
                 'list_name',
                 'More lists than '.Lists::MOST.' are not held beside each other.',
             ],
-            $this->tooMuch($list, $file) => ['list_file', 'All lists together may hold 40 MB here.'],
+            $this->tooMuch($list, $file) => ['list_file', 'All lists together may hold 64 MB here.'],
             default => ['list_file', self::MISSING],
         };
         if ($wrong !== ['list_file', self::MISSING] || ! $this->holdsSomething($file)) {
@@ -85,6 +150,7 @@ final class FilterController
             ->fill([
                 'origin' => trim($request->string('list_origin')->value()) ?: $list->origin,
                 'because' => trim($request->string('list_because')->value()) ?: $list->because,
+                'chosen' => $list->exists ? $list->chosen : ! $request->boolean('list_try'),
             ])
             ->save();
         $file->move(dirname(Folder::here()->list($list)), basename(Folder::here()->list($list)));

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Looked;
 
 use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Seen\NameAnswer;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
@@ -14,6 +13,7 @@ use Burrow\BringUp\Told\Look;
 use Burrow\Household\DoorState;
 use Burrow\Judgement\Findings;
 use Burrow\Net\Ipv4;
+use Burrow\Net\NameAnswer;
 use Burrow\Net\Protocol;
 
 /** Names are looked up at the box itself: one that must be refused, one that must be answered, one of this house. */
@@ -106,6 +106,8 @@ final class AskNames extends Told
             $names = [...$names, ...array_slice(explode("\n", $at->filled($text)), 0, self::MOST)];
         }
 
-        return array_values(array_filter(array_map(trim(...), $names), fn (string $name): bool => $name !== ''));
+        return array_values(
+            array_filter(array_map(trim(...), $names), fn (string $name): bool => $name !== ''),
+        );
     }
 }

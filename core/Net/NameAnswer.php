@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Burrow\BringUp\Seen;
+namespace Burrow\Net;
 
 /** What a resolver said of a name's IPv4 address. */
 final readonly class NameAnswer
