@@ -492,25 +492,29 @@ final class DatabaseRecords implements Records
 
     public function copyings(): array
     {
-        $drills = DB::table('restore_drills')
-            ->orderBy('tried_at')
-            ->get(['backup_id', 'tried_at', 'worked', 'minutes'])
-            // The last one of each counts.
-            ->keyBy('backup_id');
+        // The last drill of each counts.
+        $last =
+            'SELECT id FROM restore_drills d WHERE d.backup_id = backups.id ORDER BY tried_at DESC, id DESC LIMIT 1';
         $rows = DB::table('backups')
             ->join('boxes', 'boxes.id', '=', 'backups.box_id')
             ->leftJoin('boxes AS targets', 'targets.id', '=', 'backups.target_box_id')
+            ->leftJoin('restore_drills AS drills', 'drills.id', '=', DB::raw("({$last})"))
             ->where('boxes.network_id', $this->network->id)
             ->where(self::here(...))
             ->orderBy('backups.id')
-            ->get(['backups.*', 'boxes.name AS box', 'targets.name AS target']);
+            ->get([
+                'backups.*',
+                'boxes.name AS box',
+                'targets.name AS target',
+                'drills.tried_at',
+                'drills.worked',
+                'drills.minutes',
+            ]);
 
         return array_values(
             $rows
-                ->map(function (stdClass $row) use ($drills): Copying {
-                    $drill = $drills[$row->id] ?? null;
-
-                    return new Copying(
+                ->map(
+                    fn (stdClass $row): Copying => new Copying(
                         (int) $row->id,
                         (string) $row->box,
                         (string) $row->name,
@@ -521,11 +525,11 @@ final class DatabaseRecords implements Records
                         $this->time($row->ran_at),
                         $this->time($row->failed_at),
                         (string) $row->failed_because,
-                        $this->time($drill?->tried_at),
-                        (bool) $drill?->worked,
-                        is_numeric($drill?->minutes) ? (int) $drill->minutes : null,
-                    );
-                })
+                        $this->time($row->tried_at),
+                        (bool) $row->worked,
+                        is_numeric($row->minutes) ? (int) $row->minutes : null,
+                    ),
+                )
                 ->all(),
         );
     }
