@@ -2,24 +2,34 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Upkeep\PushController;
+use App\Http\Controllers\Upkeep\ReportController;
 use App\Http\Controllers\Upkeep\UpkeepController;
 use Illuminate\Support\Facades\Route;
 
 // Looking.
 Route::middleware('auth')->group(function (): void {
     Route::get('/upkeep', [UpkeepController::class, 'index'])->name('upkeep');
+    Route::get('/upkeep/report-script', [ReportController::class, 'script'])->name('report.script');
 });
 
 // Looking, for keepers alone.
 Route::middleware(['auth', 'shown-to-keepers'])->group(function (): void {
+    Route::get('/boxes/{box}/report', [ReportController::class, 'show'])->name('box.report');
     Route::get('/upkeep/plan.ics', [UpkeepController::class, 'calendar'])->name('upkeep.calendar');
 });
 
 // Keeping.
 Route::middleware(['auth', 'keeper'])->group(function (): void {
+    Route::post('/boxes/{box}/report', [ReportController::class, 'take']);
+    Route::post('/boxes/{box}/report/token', [ReportController::class, 'token'])->name('box.report.token');
+    Route::post('/boxes/{box}/report/answer', [ReportController::class, 'answer'])->name('box.report.answer');
     Route::post('/upkeep/hours', [UpkeepController::class, 'hours'])->name('upkeep.hours');
     Route::post('/upkeep/hours/{rhythm}/away', [UpkeepController::class, 'noHours'])->name('upkeep.no-hours');
     Route::post('/boxes/{box}/updated', [UpkeepController::class, 'updated'])->name('box.updated');
     Route::post('/upkeep/doubts/{doubt}', [UpkeepController::class, 'answered'])->name('doubt.answered');
     Route::post('/upkeep/steps/{step}', [UpkeepController::class, 'again'])->name('step.again');
 });
+
+// What a box sends by itself comes without a session; its token is its login.
+Route::post('/report', PushController::class)->withoutMiddleware('web')->name('report.push');

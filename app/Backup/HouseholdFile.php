@@ -54,6 +54,7 @@ final readonly class HouseholdFile
         'outside_trials',
         'listings',
         'tellings',
+        'reports',
         'stores',
         'media',
         'fill_samples',

@@ -21,6 +21,8 @@ final class Fields
         'q' => 60,
         'fed' => 60,
         'fed_by' => 60,
+        'report' => 262_144,
+        'difference' => 220,
         'pair_folder' => 191,
         'proof_box' => 20,
         'proof_name' => 253,

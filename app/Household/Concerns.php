@@ -23,6 +23,7 @@ use Burrow\Reach\TravellersAway;
 use Burrow\Stores\Alike\AlikeConcern;
 use Burrow\Stores\Backup\BackupConcern;
 use Burrow\Stores\StoresConcern;
+use Burrow\Upkeep\Report\ReportConcern;
 use Burrow\Upkeep\SharedSwitches;
 use Burrow\Upkeep\Updates;
 use Burrow\Upkeep\Watch;
@@ -53,6 +54,7 @@ final class Concerns
             new KeysEnd(),
             new BoxesAsBuilt(),
             new Updates(),
+            new ReportConcern(),
             new SharedSwitches(),
             new RetiredConcern(),
         ];

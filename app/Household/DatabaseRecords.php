@@ -28,6 +28,7 @@ use Burrow\Household\Opening;
 use Burrow\Household\OutsideName;
 use Burrow\Household\PacketFilter;
 use Burrow\Household\Records;
+use Burrow\Household\Reported;
 use Burrow\Household\Resolvers;
 use Burrow\Household\RetiredBox;
 use Burrow\Household\Service;
@@ -368,6 +369,14 @@ final class DatabaseRecords implements Records
                 $at,
                 $told,
             ),
+        );
+    }
+
+    public function reports(): array
+    {
+        return $this->told(
+            'report',
+            fn (string $box, DateTimeImmutable $at, mixed $told): ?Reported => Told::report($box, $at, $told),
         );
     }
 

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Household;
 
+use Burrow\Household\BoxReport;
 use Burrow\Household\EngineGroup;
 use Burrow\Household\Heard;
 use Burrow\Household\PacketFilter;
+use Burrow\Household\Reported;
 use Burrow\Intake\Firewall\FirewallRule;
 use Burrow\Net\Address;
 use Burrow\Net\Port;
@@ -75,6 +77,26 @@ final class Told
 
         return is_string($told['group'] ?? null)
             ? new EngineGroup($box, $at, $told['group'], self::strings($told['accounts'] ?? null))
+            : null;
+    }
+
+    public static function report(string $box, DateTimeImmutable $at, mixed $kept): ?Reported
+    {
+        $told = self::list($kept);
+        $report = $told['report'] ?? null;
+
+        return is_array($report)
+            ? new Reported(
+                $box,
+                $at,
+                BoxReport::kept($report),
+                ($told['expected'] ?? false) === true,
+                self::strings($told['accounts'] ?? null),
+                self::strings($told['keys'] ?? null),
+                self::strings($told['mounts'] ?? null),
+                is_string($told['mac'] ?? null) ? $told['mac'] : null,
+                array_filter(is_array($told['answered'] ?? null) ? $told['answered'] : [], is_int(...)),
+            )
             : null;
     }
 

@@ -16,6 +16,8 @@ class Telling extends Model
 
     public const GROUPS = 'groups';
 
+    public const REPORT = 'report';
+
     /** More rules of one box are not kept. */
     private const MOST = 2000;
 
@@ -55,8 +57,17 @@ class Telling extends Model
         return null;
     }
 
+    /** @return array<mixed> what is kept of one kind; empty where nothing is */
+    public static function kept(Box $box, string $kind): array
+    {
+        $told = self::query()->where('box_id', $box->id)->where('kind', $kind)->value('told');
+        $kept = json_decode(is_string($told) ? $told : '', true, 16);
+
+        return is_array($kept) ? $kept : [];
+    }
+
     /** @param  array<string, mixed>  $told */
-    private static function put(Box $box, string $kind, array $told): void
+    public static function put(Box $box, string $kind, array $told): void
     {
         self::query()->updateOrCreate(
             ['box_id' => $box->id, 'kind' => $kind],

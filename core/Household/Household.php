@@ -46,6 +46,9 @@ final class Household
     /** @var list<Certificate>|null */
     private ?array $certificates = null;
 
+    /** @var array<string, Reported>|null */
+    private ?array $reports = null;
+
     /** @var list<NameCheck>|null */
     private ?array $nameChecks = null;
 
@@ -141,6 +144,19 @@ final class Household
     public function certificates(): array
     {
         return $this->certificates ??= $this->records->certificates();
+    }
+
+    /** The last report of a box; null when it never sent one. */
+    public function report(Box $box): ?Reported
+    {
+        if ($this->reports === null) {
+            $this->reports = [];
+            foreach ($this->records->reports() as $one) {
+                $this->reports[$one->box] = $one;
+            }
+        }
+
+        return $this->reports[$box->name] ?? null;
     }
 
     /** @return list<NameCheck> names that resolvers of the house are asked again and again */

@@ -49,6 +49,9 @@ interface Records
     /** @return list<Copying> what is copied of the boxes */
     public function copyings(): array;
 
+    /** @return list<Reported> the last report of each box that ever sent one */
+    public function reports(): array;
+
     /** @return list<NameCheck> names that resolvers of the house are asked again and again */
     public function nameChecks(): array;
 

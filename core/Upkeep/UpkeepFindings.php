@@ -7,7 +7,10 @@ namespace Burrow\Upkeep;
 use Burrow\Household\Box;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
+use Burrow\Judgement\Severity;
+use Burrow\Quantity\Duration;
 use Burrow\Text\Words;
+use Burrow\Upkeep\Report\Difference;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/upkeep.md lists them with their sources. */
 final class UpkeepFindings
@@ -32,6 +35,101 @@ final class UpkeepFindings
                 " not asked since {$boxes[0]->hearing->since?->format('D H:i')}.",
             'Boxes are asked every minute as long as the watching runs; what is shown of them is from then.',
             'Start it again: ./burrow up.',
+        );
+    }
+
+    /** @param  non-empty-list<Difference>  $open  the gravest first */
+    public static function drift(string $box, array $open): Finding
+    {
+        $more = count($open) - 1;
+        $found = $open[0]->found.($more > 0 ? " And {$more} more." : '');
+
+        return $open[0]->severity === Severity::Stop
+            ? Finding::stop('upkeep.drift', $found, '', $open[0]->right)
+            : Finding::warn(
+                'upkeep.drift',
+                $found,
+                "What {$box} told is not what is written down.",
+                'Answer it once, on the page of its report.',
+            );
+    }
+
+    public static function noReport(string $box, int $days): Finding
+    {
+        return Finding::warn(
+            'upkeep.no_report',
+            ucfirst($box)." sent its last report {$days} days ago.",
+            'It sends one each day; its timer, its network or its token stands in the way.',
+            "On {$box}: systemctl status burrow-report.timer, journalctl -u burrow-report.",
+        );
+    }
+
+    /** @param  int  $off  seconds, above zero where its clock is ahead */
+    public static function clockOff(string $box, int $off): Finding
+    {
+        return Finding::warn(
+            'upkeep.clock_off',
+            "The clock of {$box} is ".
+                (string) Duration::seconds(abs($off)).
+                ($off > 0 ? ' ahead.' : ' behind.'),
+            'Certificates and signatures count as not yet valid or over, and its log tells wrong times.',
+            'Let it ask a time server: timedatectl set-ntp true. A board without a battery starts in the past.',
+        );
+    }
+
+    public static function securityWaits(string $box, int $count): Finding
+    {
+        return Finding::warn(
+            'upkeep.security_waits',
+            $count === 1
+                ? "One update that mends a hole waits on {$box}."
+                : "{$count} updates that mend holes wait on {$box}.",
+            'What they mend is known to everybody now.',
+            'Bring it up to date, or let it do these by itself.',
+        );
+    }
+
+    /** @param  non-empty-list<string>  $units */
+    public static function unitsFailed(string $box, array $units): Finding
+    {
+        return Finding::warn(
+            'upkeep.units_failed',
+            implode(', ', array_slice($units, 0, 3)).
+                (count($units) > 3 ? ' and '.(count($units) - 3).' more' : '').
+                " failed on {$box}.",
+            '',
+            "Its own words: journalctl -u {$units[0]} -n 50.",
+        );
+    }
+
+    public static function undervoltage(string $box): Finding
+    {
+        return Finding::warn(
+            'upkeep.undervoltage',
+            ucfirst($box).' had too little voltage since it started.',
+            'The supply or its cable does not hold; cards get damaged by it.',
+            'Try the cable first, then a supply of the board’s class.',
+        );
+    }
+
+    public static function restartWaits(string $box): Finding
+    {
+        return Finding::note(
+            'upkeep.restart_waits',
+            ucfirst($box).' wants to be started again.',
+            'What was brought up to date runs as it was before until then.',
+            'In its window: sudo systemctl reboot.',
+        );
+    }
+
+    public static function noReportInText(): Finding
+    {
+        return Finding::stop(
+            'upkeep.no_report_in_text',
+            'No report stands in this text.',
+            'It begins with the line “#: made”.',
+            'Run the script on the box and paste all it prints.',
+            Place::field('report'),
         );
     }
 

@@ -73,7 +73,7 @@ function dweller(string $name, mixed ...$with): Box
  * @param  array{filters?: list<Burrow\Household\PacketFilter>, groups?: list<Burrow\Household\EngineGroup>, certificates?: list<Burrow\Household\Certificate>, name?: Burrow\Household\OutsideName,
  *     copyings?: list<Burrow\Household\Copying>, pairs?: list<Burrow\Household\FolderPair>,
  *     names?: list<Burrow\Household\NameCheck>, resolvers?: Burrow\Household\Resolvers,
- *     hours?: list<Burrow\Household\Hours>,
+ *     hours?: list<Burrow\Household\Hours>, reports?: list<Burrow\Household\Reported>,
  *     retired?: list<Burrow\Household\RetiredBox>}  $told
  */
 function household(
@@ -182,6 +182,11 @@ function household(
         public function certificates(): array
         {
             return $this->told['certificates'] ?? [];
+        }
+
+        public function reports(): array
+        {
+            return $this->told['reports'] ?? [];
         }
 
         public function nameChecks(): array

@@ -30,6 +30,7 @@ const HOUSEHOLD_TABLES = [
     'folder_pairs' => 'Folders that are kept alike with another machine, and whether they were.',
     'name_checks' => 'Names that filters are asked again and again, and what came of it.',
     'rollouts' => 'How a filter came to the house, with what its counter showed.',
+    'reports' => 'What boxes told of themselves, word for word; the last ones of each.',
     'media' => 'The register of cards and disks.',
     'fill_samples' => 'How full file systems were, and when.',
     'health_samples' => 'What drives said of themselves, and when.',

@@ -32,6 +32,7 @@ final class DemoCommand extends Command
         'openings',
         'listings',
         'tellings',
+        'reports',
         'certificates',
         'fill_samples',
         'health_samples',

@@ -31,7 +31,8 @@ use Illuminate\Support\Facades\Route;
 const METHODS = ['GET', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS'];
 
 /** What anybody may ask without a login. */
-const OPEN_TO_STRANGERS = ['login', 'up'];
+/** A box's report and those who fetch feeds and figures have a token of their own in place of a login. */
+const OPEN_TO_STRANGERS = ['login', 'up', 'report', 'feed/{token}.ics', 'metrics'];
 
 /** A value for every kind of thing that a route names; one that is there, so that a refusal is no mere 404. */
 function pathOf(OneRoute $route): string

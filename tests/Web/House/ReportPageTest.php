@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Box;
+use App\Models\FillSample;
+use App\Models\JournalEntry;
+use App\Models\Report;
+use App\Models\Service;
+use App\Models\Telling;
+
+// A box tells how it is: pasted, sent by itself, held against the record, answered once.
+
+beforeEach(function (): void {
+    $this->larder = Box::query()->where('name', 'larder')->firstOrFail();
+    $this->text = function (array $with = []): string {
+        $text = '';
+        foreach (
+            array_replace(
+                [
+                    'made' => now()->getTimestamp()."\nlarder",
+                    'release' => 'PRETTY_NAME="Debian GNU/Linux 12 (bookworm)"',
+                    'uptime' => '86400.1',
+                    'updates' => 'Listing...',
+                    'fill' => "Filesystem 1024-blocks Used Available Capacity Mounted on\n/dev/sda1 30000000 6000000 22000000 22% /srv/new",
+                    'listening' => "tcp LISTEN 0 50 0.0.0.0:445 0.0.0.0:*\ntcp LISTEN 0 5 *:8099 *:*",
+                    'accounts' => "root\nwarden\nkiosk",
+                    'end' => '',
+                ],
+                $with,
+            ) as $part => $said
+        ) {
+            $text .= "#: {$part}\n{$said}\n";
+        }
+
+        return $text;
+    };
+    $this->push = fn (string $token, string $body) => $this->call(
+        'POST',
+        '/report',
+        [],
+        [],
+        [],
+        [
+            'HTTP_AUTHORIZATION' => "Bearer {$token}",
+            'CONTENT_TYPE' => 'text/plain',
+            'HTTP_CONTENT_LENGTH' => strlen($body),
+        ],
+        $body,
+    );
+});
+
+test(
+    'a pasted report is read, held against the record, and each difference answered once',
+    function (): void {
+        $this->larder->update(['updated_system_at' => now()->subDays(40)]);
+        $page = "/boxes/{$this->larder->id}/report";
+        $this->asKeeper()
+            ->followingRedirects()
+            ->post($page, ['report' => ($this->text)()])
+            ->assertSee('It is read and held against the record.')
+            ->assertSee('larder listens at 8099/tcp, which is in no plan.')
+            ->assertSee('The account kiosk on larder may log in')
+            ->assertSee('none wait');
+        // That it is up to date is what it shows.
+        expect($this->larder->refresh()->updated_system_at->isToday())
+            ->toBeTrue()
+            ->and(
+                FillSample::query()
+                    ->where('box_id', $this->larder->id)
+                    ->where('mount', '/srv/new')
+                    ->latest('id')
+                    ->value('used_bytes'),
+            )
+            ->toBe(6_000_000 * 1024);
+        $this->get('/')->assertSee('which is in no plan');
+        $answer = fn (string $difference, string $how) => $this->followingRedirects()->post("{$page}/answer", [
+            'difference' => $difference,
+            'answer' => $how,
+        ]);
+        $answer('port 8099/tcp', 'record')->assertDontSee('listens at 8099/tcp, which');
+        expect(Service::query()->where('box_id', $this->larder->id)->where('port', 8099)->count())->toBe(1);
+        $answer('account kiosk', 'record')->assertDontSee('The account kiosk');
+        // Known from now on, in every report.
+        $this->travel(1)->hours();
+        $this->followingRedirects()
+            ->post($page, ['report' => ($this->text)(['accounts' => "root\nwarden\nkiosk\ndesk"])])
+            ->assertSee('The account desk')
+            ->assertDontSee('The account kiosk');
+        $answer('account desk', 'later')->assertSee('left alone for thirty days');
+        $this->get($page)->assertDontSee('The account desk');
+        $this->travel(31)->days();
+        $this->get($page)->assertSee('The account desk');
+        $answer('account nobody', 'record')->assertSee('This is no longer so.');
+        expect(JournalEntry::query()->where('kind', 'report')->count())->toBeGreaterThan(3);
+    },
+);
+
+test('a text that is none stays typed, and is told at its field', function (): void {
+    $this->asKeeper()
+        ->followingRedirects()
+        ->post("/boxes/{$this->larder->id}/report", ['report' => 'a <b>kettle'])
+        ->assertSee('No report stands in this text.')
+        ->assertSee('a &lt;b&gt;kettle', false);
+    expect(Report::query()->count())->toBe(0);
+});
+
+test('a box sends by itself with its token, and with no other', function (): void {
+    $this->asKeeper()
+        ->post("/boxes/{$this->larder->id}/report/token")
+        ->assertRedirect();
+    $token = session('token');
+    expect($token)->toMatch('/^[A-Za-z0-9_-]{43}$/');
+    // Of the token only its sum is kept.
+    expect($this->larder->refresh()->report_token)->toBe(hash('sha256', $token));
+    auth()->logout();
+    ($this->push)('', 'x')->assertStatus(401);
+    ($this->push)(str_repeat('a', 43), ($this->text)())->assertStatus(401);
+    ($this->push)($token, 'a kettle')->assertStatus(422);
+    ($this->push)($token, random_bytes(5_000_000))->assertStatus(413);
+    $first = ($this->text)();
+    ($this->push)($token, $first)->assertOk()->assertSee('held against the record');
+    ($this->push)($token, $first)->assertOk()->assertSee('was here already');
+    ($this->push)(
+        $token,
+        ($this->text)(['made' => now()->getTimestamp() - 7200 ."\nlarder", 'uptime' => '1.0']),
+    )
+        ->assertOk()
+        ->assertSee('made before the one that is here');
+    $told = Telling::kept($this->larder, Telling::REPORT);
+    expect($told['report']['uptimeSeconds'])
+        ->toBe(86_400)
+        ->and($told['expected'])
+        ->toBeTrue()
+        ->and(Report::query()->count())
+        ->toBe(2);
+    // A clock that is far off is told.
+    ($this->push)($token, ($this->text)(['made' => now()->getTimestamp() + 90_000 ."\nlarder"]))->assertOk();
+    $this->asKeeper()->get('/')->assertSee('The clock of larder is');
+    $this->post("/boxes/{$this->larder->id}/report/token", ['away' => '1']);
+    auth()->logout();
+    ($this->push)($token, ($this->text)(['uptime' => '9.0']))->assertStatus(401);
+});
+
+test('a box that sends too often waits; only the last reports are kept', function (): void {
+    $this->asKeeper()->post("/boxes/{$this->larder->id}/report/token");
+    $token = session('token');
+    auth()->logout();
+    $codes = [];
+    for ($i = 0; $i < 15; $i++) {
+        $codes[] = ($this->push)(
+            $token,
+            ($this->text)(['made' => now()->getTimestamp() + $i."\nlarder", 'uptime' => "{$i}.0"]),
+        )->getStatusCode();
+    }
+    expect(array_count_values($codes))
+        ->toBe([200 => 12, 429 => 3])
+        ->and(Report::query()->count())
+        ->toBeLessThanOrEqual(6);
+});
+
+test('a guest sees no report', function (): void {
+    $this->asGuest()
+        ->get("/boxes/{$this->larder->id}/report")
+        ->assertForbidden();
+});
