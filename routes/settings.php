@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\Settings\DeskController;
 use App\Http\Controllers\Settings\HouseholdFileController;
 use App\Http\Controllers\Settings\SettingsController;
+use App\Http\Controllers\Settings\TellingController;
 use Illuminate\Support\Facades\Route;
 
 // Looking.
@@ -15,11 +16,16 @@ Route::middleware('auth')->group(function (): void {
 
 // Looking, for keepers alone.
 Route::middleware(['auth', 'shown-to-keepers'])->group(function (): void {
+    Route::get('/settings/telling', [TellingController::class, 'index'])->name('telling');
     Route::get('/settings/household.json', HouseholdFileController::class)->name('household');
 });
 
 // Keeping.
 Route::middleware(['auth', 'keeper'])->group(function (): void {
+    Route::post('/settings/telling', [TellingController::class, 'update'])->name('telling.update');
+    Route::post('/settings/telling/now', [TellingController::class, 'now'])->name('telling.now');
+    Route::post('/settings/tokens', [TellingController::class, 'give'])->name('tokens.give');
+    Route::delete('/settings/tokens/{token}', [TellingController::class, 'away'])->name('tokens.away');
     Route::post('/settings/desks', [DeskController::class, 'store'])->name('desks.store');
     Route::delete('/settings/desks/{desk}', [DeskController::class, 'destroy'])->name('desks.drop');
     Route::post('/settings', [SettingsController::class, 'update'])->name('settings.update');

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Upkeep\FetchController;
 use App\Http\Controllers\Upkeep\PushController;
 use App\Http\Controllers\Upkeep\ReportController;
 use App\Http\Controllers\Upkeep\UpkeepController;
@@ -33,3 +34,10 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
 
 // What a box sends by itself comes without a session; its token is its login.
 Route::post('/report', PushController::class)->withoutMiddleware('web')->name('report.push');
+// So do calendars and programs that fetch.
+Route::get('/feed/{token}.ics', [FetchController::class, 'feed'])
+    ->withoutMiddleware('web')
+    ->name('feed');
+Route::get('/metrics', [FetchController::class, 'metrics'])
+    ->withoutMiddleware('web')
+    ->name('metrics');

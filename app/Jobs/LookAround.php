@@ -71,8 +71,14 @@ final class LookAround implements ShouldBeUnique, ShouldQueue
         $this->noteBoxes($alive, ['asked_at' => now(), 'answered_at' => now(), 'silent_since' => null]);
         $this->noteBoxes($silent, [
             'asked_at' => now(),
-            'silent_since' => DB::raw('coalesce(silent_since, '.DB::escape(now()->toDateTimeString()).')'),
+            'silent_since' => DB::raw(
+                'coalesce(silent_since, '.DB::escape(now()->toDateTimeString()).')',
+            ),
         ]);
+        // Whoever is to be told that one fell silent is told now, and not at the full hour.
+        if ($boxes->whereIn('id', $silent)->whereNull('silent_since')->isNotEmpty()) {
+            dispatch(new TellHouse());
+        }
         dispatch(new PagesAhead());
     }
 

@@ -32,6 +32,8 @@ class Network extends Model
         'list_before_at' => 'datetime',
         'list_now_at' => 'datetime',
         'name_asked_at' => 'datetime',
+        'told_at' => 'datetime',
+        'told_silent' => 'array',
         'name_wrong_since' => 'datetime',
     ];
 

@@ -122,6 +122,17 @@ final class UpkeepFindings
         );
     }
 
+    public static function telling(string $field, string $found, string $do): Finding
+    {
+        return Finding::stop(
+            'upkeep.telling',
+            $found,
+            'What the house says of itself stays in the house, unless its own mail server carries it on.',
+            $do,
+            Place::field($field),
+        );
+    }
+
     public static function noReportInText(): Finding
     {
         return Finding::stop(

@@ -38,6 +38,7 @@ final class DemoCommand extends Command
         'health_samples',
         'restore_drills',
         'folder_pairs',
+        'tokens',
         'name_checks',
         'rollouts',
         'backups',

@@ -40,6 +40,10 @@
     </section>
     @if (auth()->user()->isKeeper())
         <section class="sheet">
+            <h2>Telling</h2>
+            <p>By mail, by a hook, as a calendar, as figures for another program: <a href="{{ route('telling') }}">whom the house tells</a></p>
+        </section>
+        <section class="sheet">
             <h2>The household as a file</h2>
             <p>All that is in the record as one JSON, without its logins, under a schema that ships: <a href="{{ route('household') }}">fetch it</a>. Another copy takes it with <code>./burrow import FILE</code>, looks it over first and backs up what is there.
                 What brings this copy back as it was is <code>./burrow backup FILE</code> and <code>./burrow restore FILE</code>; one is made each night under <code>var/backup</code>.</p>

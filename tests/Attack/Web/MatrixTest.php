@@ -21,6 +21,7 @@ use App\Models\Rollout;
 use App\Models\Service;
 use App\Models\Sighting;
 use App\Models\StepDoubt;
+use App\Models\Token;
 use App\Models\WayIn;
 use Illuminate\Routing\Route as OneRoute;
 use Illuminate\Support\Facades\DB;
@@ -59,6 +60,7 @@ function pathOf(OneRoute $route): string
         'backup' => Backup::query()->firstOrFail()->id,
         'pair' => FolderPair::query()->firstOrFail()->id,
         'check' => NameCheck::query()->firstOrFail()->id,
+        'token' => Token::query()->firstOrFail()->id,
         'rollout' => Rollout::query()->firstOrFail()->id,
         'rhythm' => Rhythm::query()->firstOrFail()->id,
         'list' => FilterList::query()->firstOrFail()->id,
@@ -106,6 +108,7 @@ beforeEach(function (): void {
     StepDoubt::query()->create(['step' => 'x', 'title' => 'X', 'saw' => 'y']);
     FilterList::query()->create(['name' => 'a list']);
     FilterException::query()->create(['name' => 'a.test']);
+    Token::give(Token::FEED, 'desk');
     NameCheck::query()->create([
         'box_id' => Box::query()->firstOrFail()->id,
         'name' => 'a.test',

@@ -50,7 +50,7 @@ test('the schema that ships is that of the tables, and no table is left out', fu
         'name',
     );
     sort($all);
-    $held = [...HouseholdFile::TABLES, 'users', 'jobs', 'failed_jobs', 'migrations'];
+    $held = [...HouseholdFile::TABLES, 'users', 'tokens', 'jobs', 'failed_jobs', 'migrations'];
     sort($held);
     expect($all)->toBe($held);
 });

@@ -13,14 +13,12 @@ use App\Models\Network;
 use App\Models\Rhythm;
 use App\Models\RunStep;
 use App\Models\StepDoubt;
+use App\Upkeep\PlanFile;
 use App\Upkeep\UpkeepPage;
 use App\View\Pages;
 use Burrow\Household\Household;
 use Burrow\Judgement\Findings;
-use Burrow\Upkeep\Plan\Doing;
-use Burrow\Upkeep\Plan\HousePlan;
 use Burrow\Upkeep\TypedHours;
-use Burrow\Upkeep\Write\CalendarFile;
 use Closure;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -43,9 +41,7 @@ final class UpkeepController
     {
         $told = $request->user()?->isKeeper() === true;
         $through = $request->string('through')->value();
-        $page = $told
-            ? UpkeepPage::kept($kept, $through, Pages::at())
-            : null;
+        $page = $told ? UpkeepPage::kept($kept, $through, Pages::at()) : null;
 
         return view('upkeep.index', [
             'told' => $told,
@@ -84,29 +80,9 @@ final class UpkeepController
     /** The plan as a calendar file. */
     public function calendar(Request $request, Household $house): Response
     {
-        $plan = HousePlan::of($house, $request->string('through')->value() ?: null);
-        $events = array_map(
-            fn (Doing $one): array => [
-                'id' => "upkeep-{$one->box->name}-".gmdate('Ymd', $one->start),
-                'start' => $one->start,
-                'end' => $one->end(),
-                'title' => "{$one->box->name}: update".($one->box->restart > 0 ? ' and restart' : ''),
-                'text' => 'Look afterwards whether it does its work again.',
-            ],
-            $plan->doings ?? [],
-        );
-        $writer = new CalendarFile();
-        $file = $writer->write(
-            (string) json_encode([
-                'name' => 'Upkeep',
-                'made' => $house->now->getTimestamp(),
-                'events' => $events,
-            ]),
-            (string) file_get_contents(base_path($writer->schema())),
-            'the plan',
-        );
+        $text = PlanFile::text($house, $request->string('through')->value() ?: null);
 
-        return response((string) $file->text, 200, [
+        return response($text, 200, [
             'Content-Type' => 'text/calendar; charset=utf-8',
             'Content-Disposition' => 'attachment; filename="upkeep.ics"',
         ]);

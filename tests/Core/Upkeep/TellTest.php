@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Household\HearingState;
+use Burrow\Judgement\Findings;
+use Burrow\Net\AddressRange;
+use Burrow\Net\Ipv4;
+use Burrow\Net\LocalNetwork;
+use Burrow\Net\Prefix;
+use Burrow\Upkeep\Tell\Message;
+use Burrow\Upkeep\Tell\Metrics;
+use Burrow\Upkeep\Tell\TypedTelling;
+use Burrow\Upkeep\UpkeepFindings;
+
+// What the house tells, and to whom.
+
+test('one message a day, and one when a box falls silent', function (
+    bool $wants,
+    array $silent,
+    ?int $hoursAgo,
+    array $told,
+    ?string $subject,
+): void {
+    $boxes = array_map(
+        fn (string $name) => in_array($name, $silent, true)
+            ? dweller($name, hearing: heard('2026-11-25 12:00'))
+            : dweller($name),
+        ['larder', 'sieve'],
+    );
+    $house = household($boxes);
+    foreach ($silent as $name) {
+        expect(collectBox($house->boxes(), $name)->is(HearingState::Silent))->toBeTrue();
+    }
+    $findings = $wants
+        ? Findings::of(UpkeepFindings::undervoltage('larder'), UpkeepFindings::restartWaits('sieve'))
+        : Findings::of(UpkeepFindings::restartWaits('sieve'));
+    $last = $hoursAgo === null ? null : $house->now->getTimestamp() - 3600 * $hoursAgo;
+    expect(Message::due($house, $findings, $last, $told)?->subject)->toBe($subject);
+})->with([
+    'never told, and something wants somebody' => [true, [], null, [], 'one thing needs you'],
+    'told this morning' => [true, [], 5, [], null],
+    'told yesterday' => [true, [], 24, [], 'one thing needs you'],
+    'told yesterday, and nothing wants anybody' => [false, [], 24, [], null],
+    'told this morning, and one fell silent' => [false, ['larder'], 5, [], 'larder fell silent'],
+    'the same one, told as silent already' => [false, ['larder'], 5, ['larder'], null],
+    'another one beside it' => [false, ['larder', 'sieve'], 5, ['larder'], 'sieve fell silent'],
+]);
+
+function collectBox(array $boxes, string $name): Burrow\Household\Box
+{
+    return array_values(array_filter($boxes, fn ($box): bool => $box->name === $name))[0];
+}
+
+test('a message is plain text, and says where the rest stands', function (): void {
+    $findings = array_map(fn (int $i) => UpkeepFindings::undervoltage("box{$i}"), range(1, 25));
+    $message = Message::due(household([dweller('larder')]), Findings::of(...$findings), null, []);
+    expect($message->text('http://here/'))
+        ->toContain("25 things need you.\n")
+        ->toContain('- Box1 had too little voltage')
+        ->toContain("And 5 more.\n")
+        ->toContain("http://here/\n");
+});
+
+test('only the house and this machine are told', function (array $typed, array $fields): void {
+    $house = new LocalNetwork(
+        Prefix::parse('172.22.8.0/24'),
+        Ipv4::parse('172.22.8.1'),
+        AddressRange::between(Ipv4::parse('172.22.8.100'), Ipv4::parse('172.22.8.199')),
+        'thistledown.home.arpa',
+    );
+    expect(
+        array_map(fn ($one) => (string) $one->place, TypedTelling::of($typed, $house)->findings->list),
+    )->toBe($fields);
+})->with([
+    'nobody' => [[], []],
+    'by mail through this machine' => [['mail_to' => 'warden@example.org'], []],
+    'through a server of the house' => [
+        ['mail_to' => 'warden@example.org', 'mail_server' => '172.22.8.5:587'],
+        [],
+    ],
+    'through a server elsewhere' => [
+        ['mail_to' => 'warden@example.org', 'mail_server' => '203.0.113.5:25'],
+        ['mail_server'],
+    ],
+    'no address of mail' => [['mail_to' => "warden\n@example.org"], ['mail_to']],
+    'a line more in the header' => [['mail_to' => "a@example.org\r\nBcc: b@example.org"], ['mail_to']],
+    'a hook of the house' => [['hook' => 'http://172.22.8.13:8123/api/hook?x=1'], []],
+    'a hook elsewhere' => [['hook' => 'http://203.0.113.9/'], ['hook']],
+    'a hook by name' => [['hook' => 'http://dewpoint/'], ['hook']],
+    'another kind of address' => [['hook' => 'file:///etc/passwd'], ['hook']],
+    'somebody else behind an at' => [['hook' => 'http://172.22.8.13@203.0.113.9/'], ['hook']],
+    'a port that is none' => [['hook' => 'http://172.22.8.13:70000/'], ['hook']],
+]);
+
+test('the same labels twice are one sample, and what is not known is none', function (): void {
+    $text = (string) (new Metrics())
+        ->add('a', 'x', ['box' => "la\"r\nder\\"], 1)
+        ->add('a', 'x', ['box' => "la\"r\nder\\"], 2)
+        ->add('b', 'y', [], null)
+        ->add('c', 'z', [], NAN);
+    expect($text)->toBe("# TYPE a gauge\n# HELP a x\na{box=\"la\\\"r\\nder\\\\\"} 1\n# EOF\n");
+});
