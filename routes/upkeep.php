@@ -24,6 +24,7 @@ Route::middleware(['auth', 'shown-to-keepers'])->group(function (): void {
 Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/boxes/{box}/report', [ReportController::class, 'take']);
     Route::post('/boxes/{box}/report/token', [ReportController::class, 'token'])->name('box.report.token');
+    Route::post('/boxes/{box}/report/fetch', [ReportController::class, 'fetch'])->name('box.report.fetch');
     Route::post('/boxes/{box}/report/answer', [ReportController::class, 'answer'])->name('box.report.answer');
     Route::post('/upkeep/hours', [UpkeepController::class, 'hours'])->name('upkeep.hours');
     Route::post('/upkeep/hours/{rhythm}/away', [UpkeepController::class, 'noHours'])->name('upkeep.no-hours');

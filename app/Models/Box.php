@@ -37,6 +37,8 @@ class Box extends Model
         'silent_since' => 'datetime',
         'in_service_at' => 'datetime',
         'updated_system_at' => 'datetime',
+        'report_token_at' => 'datetime',
+        'fetched_at' => 'datetime',
         'retired_at' => 'datetime',
         'wipe_on' => 'date',
         'wiped_at' => 'datetime',

@@ -150,7 +150,7 @@ final readonly class TakeReport
         );
 
         return [
-            'expected' => $box->report_token !== null,
+            'expected' => $box->report_token !== null || $box->fetched_at !== null,
             'accounts' => array_values(
                 array_unique(array_filter([(string) $box->user, ...$texts('accounts')])),
             ),

@@ -28,6 +28,8 @@ return new class extends Migration
             Schema::table('boxes', function (Blueprint $table): void {
                 $table->string('report_token', 64)->nullable()->unique();
                 $table->timestamp('report_token_at')->nullable();
+                $table->timestamp('fetched_at')->nullable();
+                $table->string('fetch_wrong', 200)->nullable();
             });
         }
     }
@@ -36,7 +38,12 @@ return new class extends Migration
     {
         Schema::table(
             'boxes',
-            fn (Blueprint $table) => $table->dropColumn(['report_token', 'report_token_at']),
+            fn (Blueprint $table) => $table->dropColumn([
+                'report_token',
+                'report_token_at',
+                'fetched_at',
+                'fetch_wrong',
+            ]),
         );
         Schema::dropIfExists('reports');
     }

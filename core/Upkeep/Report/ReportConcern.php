@@ -32,7 +32,13 @@ final readonly class ReportConcern implements Concern
                 continue;
             }
             $found = [...$found, ...self::of($told->box, $told->at->getTimestamp(), $told, $house)];
-            $open = Drift::of($house, $box, $told);
+            // What listens is held against the record by the floor of ports, and told there.
+            $open = array_values(
+                array_filter(
+                    Drift::of($house, $box, $told),
+                    fn (Difference $one): bool => preg_match('/^(?:port|gone) /', $one->key) !== 1,
+                ),
+            );
             $open === [] || ($found[] = UpkeepFindings::drift($box->name, $open));
         }
 

@@ -7,7 +7,7 @@
         @csrf
         <x-field name="mail_to" label="By mail to" :value="$typed['mail_to']" :findings="$findings" code autocomplete="off" />
         <x-field name="mail_server" label="Mail server of the house" :value="$typed['mail_server']" :findings="$findings" code autocomplete="off" placeholder="127.0.0.1:25" hint="Its address and port. Without a login: one that takes mail from the house." />
-        <x-field name="hook" label="By a hook" :value="$typed['hook']" :findings="$findings" code autocomplete="off" placeholder="http://172.22.8.13:8123/hook" hint="It is sent what needs somebody, as JSON, to an address of the house." />
+        <x-field name="hook" label="By a hook" :value="$typed['hook']" :findings="$findings" code autocomplete="off" placeholder="http://172.22.8.13:8082/hook" hint="It is sent what needs somebody, as JSON, to an address of the house." />
         <div class="row"><button class="act">Keep</button></div>
     </form>
     <form class="sheet row" method="post" action="{{ route('telling.now') }}">@csrf<button class="ghost">Tell now what there is</button> <span class="soft">@if ($network->told_at === null)Nothing was told yet.@else Told @ago($network->told_at).@endif</span></form>

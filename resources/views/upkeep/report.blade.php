@@ -91,4 +91,19 @@
             <p class="hint">It wants curl, and the way to this page open from {{ $box->called() }}: by the name under which this application is reached in the house.</p>
         </details>
     </section>
+    <section class="sheet" id="fetched" aria-labelledby="fetched-title">
+        <h2 id="fetched-title">Or fetched, every day</h2>
+        <p>With a key of this application that may run the script there and nothing else; what it opens is written in its line. Before anything is sent the box has to show the host key that is known{{ $box->host_key === null ? ', and none is known yet' : '' }}.</p>
+        <x-command id="report-key" :text="'echo ' . Burrow\Text\ShellWord::quoted($key) . ' >> ~/.ssh/authorized_keys'"><x-slot:where>on {{ $box->called() }}, as {{ $box->user ?: 'root' }}</x-slot:where></x-command>
+        @if ($box->fetch_wrong !== null)
+            <p>@mark('warn') <strong>{{ $box->fetch_wrong }}</strong></p>
+        @endif
+        <form method="post" action="{{ route('box.report.fetch', $box) }}" class="row">
+            @csrf
+            <button class="ghost">{{ $box->fetched_at === null ? 'Fetch it now, and every day' : 'Fetch it now' }}</button>
+            @if ($box->fetched_at !== null)
+                <button class="ghost" name="away" value="1">Fetch it no more</button> <span class="soft">Fetched @ago($box->fetched_at).</span>
+            @endif
+        </form>
+    </section>
 </x-page>

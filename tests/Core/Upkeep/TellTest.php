@@ -85,7 +85,7 @@ test('only the house and this machine are told', function (array $typed, array $
     ],
     'no address of mail' => [['mail_to' => "warden\n@example.org"], ['mail_to']],
     'a line more in the header' => [['mail_to' => "a@example.org\r\nBcc: b@example.org"], ['mail_to']],
-    'a hook of the house' => [['hook' => 'http://172.22.8.13:8123/api/hook?x=1'], []],
+    'a hook of the house' => [['hook' => 'http://172.22.8.13:8082/api/hook?x=1'], []],
     'a hook elsewhere' => [['hook' => 'http://203.0.113.9/'], ['hook']],
     'a hook by name' => [['hook' => 'http://dewpoint/'], ['hook']],
     'another kind of address' => [['hook' => 'file:///etc/passwd'], ['hook']],

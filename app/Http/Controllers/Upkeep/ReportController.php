@@ -10,6 +10,9 @@ use App\Models\Network;
 use App\Models\Report;
 use App\Models\Service;
 use App\Models\Telling;
+use App\Probe\NotFetched;
+use App\Upkeep\FetchReport;
+use App\Upkeep\ReportKey;
 use App\Upkeep\Taken;
 use App\Upkeep\TakeReport;
 use Burrow\BringUp\Playbook\HouseWords;
@@ -63,6 +66,7 @@ final class ReportController
                 $request->root().'/report',
             ),
             'timer' => ReportUnits::timer(),
+            'key' => ReportUnits::authorizedKey(ReportKey::public()),
         ]);
     }
 
@@ -107,6 +111,33 @@ final class ReportController
         JournalEntry::write($box, 'report', "{$box->called()} has a token to send its reports with.");
 
         return $back->with('token', $token);
+    }
+
+    /** Fetches it now by remote login, and each day from now on; or no longer. */
+    public function fetch(Request $request, Box $box, FetchReport $fetch): RedirectResponse
+    {
+        $back = redirect()->to(route('box.report', $box).'#fetched');
+        if ($request->boolean('away')) {
+            $box->update(['fetched_at' => null, 'fetch_wrong' => null]);
+            JournalEntry::write($box, 'report', "Reports of {$box->called()} are fetched no more.");
+
+            return $back->with('told', 'It is fetched no more; take the key off the box as well.');
+        }
+        try {
+            $taken = $fetch->fetch($box);
+            $box->update(['fetched_at' => now(), 'fetch_wrong' => null]);
+            JournalEntry::write(
+                $box,
+                'report',
+                "The report of {$box->called()} was fetched, and is each day from now on.",
+            );
+
+            return $back->with('told', 'Fetched. '.$taken->words());
+        } catch (NotFetched $why) {
+            $box->update(['fetch_wrong' => mb_substr($why->getMessage(), 0, 200)]);
+
+            return $back->with('told', 'It was not fetched.');
+        }
     }
 
     /** A difference is answered: it is so, it is put right, or it is left alone until later. */

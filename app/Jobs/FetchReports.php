@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Models\Box;
+use App\Probe\NotFetched;
+use App\Upkeep\FetchReport;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldBeUnique;
+use Illuminate\Contracts\Queue\ShouldQueue;
+
+/** Fetches reports of boxes that are to be fetched from, once a day each; some at a time, so that no round is long. */
+final class FetchReports implements ShouldBeUnique, ShouldQueue
+{
+    use Queueable;
+
+    /** Seconds of one round, below what the worker gives a job. */
+    private const BUDGET = 20.0;
+
+    public int $uniqueFor = 120;
+
+    public int $tries = 1;
+
+    public function handle(FetchReport $fetch): void
+    {
+        $until = microtime(true) + self::BUDGET;
+        $boxes = Box::query()
+            ->standing()
+            ->whereNotNull('fetched_at')
+            ->where('fetched_at', '<', now()->subDay())
+            ->orderBy('fetched_at')
+            ->limit(20)
+            ->get();
+        foreach ($boxes as $box) {
+            if (microtime(true) > $until) {
+                return;
+            }
+            try {
+                $fetch->fetch($box->load('network'));
+                $box->update(['fetched_at' => now(), 'fetch_wrong' => null]);
+            } catch (NotFetched $why) {
+                // It is tried again tomorrow, and its page says why it was not fetched today.
+                $box->update(['fetched_at' => now(), 'fetch_wrong' => mb_substr($why->getMessage(), 0, 200)]);
+            }
+        }
+    }
+}
