@@ -5,6 +5,8 @@ declare(strict_types=1);
 return [
     // Where the bench listens for the application, and how far it raises every port.
     'bench_socket' => env('BENCH_SOCKET', ''),
+    // A folder of this copy's own that lies in memory: what changes at every step wears no card.
+    'memory_folder' => env('BURROW_MEMORY', ''),
     'bench_offset' => (int) env('BENCH_OFFSET', 20000),
 
     // How long a TCP probe waits for an answer, in seconds. On a home network anything alive answers within a tenth.

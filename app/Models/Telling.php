@@ -69,12 +69,15 @@ class Telling extends Model
     /** @param  array<string, mixed>  $told */
     public static function put(Box $box, string $kind, array $told): void
     {
-        self::query()->updateOrCreate(
-            ['box_id' => $box->id, 'kind' => $kind],
+        self::query()->upsert(
             [
+                'box_id' => $box->id,
+                'kind' => $kind,
                 'told' => json_encode($told, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
                 'taken_at' => now(),
             ],
+            ['box_id', 'kind'],
+            ['told', 'taken_at'],
         );
     }
 }

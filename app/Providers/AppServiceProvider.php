@@ -37,10 +37,13 @@ class AppServiceProvider extends ServiceProvider
             Household::class,
             fn (): Household => $this->app->make(HouseholdLoader::class)->load(),
         );
-        $this->app->singleton(
-            RecordStamp::class,
-            fn (): RecordStamp => new RecordStamp(storage_path('framework')),
-        );
+        $this->app->singleton(RecordStamp::class, function (): RecordStamp {
+            $memory = config()->string('burrow.memory_folder');
+
+            return new RecordStamp(
+                $memory !== '' && is_writable($memory) ? $memory : storage_path('framework'),
+            );
+        });
         $this->app->singleton(Intake::class, fn (): Intake => Intake::standard());
         $this->app->singleton(
             BenchClient::class,

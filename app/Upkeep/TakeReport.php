@@ -49,7 +49,11 @@ final readonly class TakeReport
             ->whereKey($box->id)
             ->lockForUpdate()
             ->first(['id']);
-        $latest = Report::query()->where('box_id', $box->id)->max('made_at');
+        $held = DB::table('reports')
+            ->where('box_id', $box->id)
+            ->selectRaw('MAX(made_at) AS latest, COUNT(*) AS held')
+            ->first();
+        $latest = $held?->latest;
         $made = $report->madeAt === null ? null : now()->setTimestamp(min($report->madeAt, 2_147_483_647));
         Report::query()->create([
             'box_id' => $box->id,
@@ -59,13 +63,13 @@ final readonly class TakeReport
             'sum' => hash('sha256', $text),
             'text' => $text,
         ]);
-        $old = Report::query()
-            ->where('box_id', $box->id)
-            ->orderByDesc('id')
-            ->skip(self::KEPT)
-            ->take(100)
-            ->pluck('id');
-        $old->isEmpty() || Report::query()->whereKey($old)->delete();
+        if ((int) $held?->held >= 2 * self::KEPT) {
+            Report::query()
+                ->where('box_id', $box->id)
+                ->orderBy('id')
+                ->limit((int) $held?->held + 1 - self::KEPT)
+                ->delete();
+        }
         if (is_string($latest) && $made !== null && $made->toDateTimeString() < $latest) {
             return Taken::Older;
         }
@@ -79,22 +83,11 @@ final readonly class TakeReport
         $kept = Telling::kept($box, Telling::REPORT);
         $before = BoxReport::kept(is_array($kept['report'] ?? null) ? $kept['report'] : []);
         Telling::put($box, Telling::REPORT, ['report' => $report] + self::recorded($box, $kept));
-        foreach ($report->fills ?? [] as [$mount, $bytes, $used]) {
-            $last = FillSample::query()->where('box_id', $box->id)->where('mount', $mount)->max('taken_at');
-            if (! is_string($last) || $last < now()->subSeconds(self::SAMPLE)->toDateTimeString()) {
-                FillSample::query()->create([
-                    'box_id' => $box->id,
-                    'mount' => mb_substr($mount, 0, 190),
-                    'bytes' => max(1, $bytes),
-                    'used_bytes' => $used,
-                    'taken_at' => now(),
-                ]);
-            }
-        }
+        $this->fills($box, $report);
         if ($report->listening !== null) {
-            Listing::query()->updateOrCreate(
-                ['box_id' => $box->id],
+            Listing::query()->upsert(
                 [
+                    'box_id' => $box->id,
                     'tool' => 'listening',
                     'heard' => json_encode(
                         $report->listening,
@@ -102,13 +95,44 @@ final readonly class TakeReport
                     ),
                     'taken_at' => now(),
                 ],
+                ['box_id'],
+                ['tool', 'heard', 'taken_at'],
             );
         }
         // That it is up to date is what it shows, not a click.
-        if ($report->pending === []) {
+        if (
+            $report->pending === [] &&
+            ($box->updated_system_at === null || $box->updated_system_at->lt(now()->subHour()))
+        ) {
             $box->update(['updated_system_at' => now()]);
         }
         $this->tell($box, $before, $report, ($kept['report'] ?? null) === null);
+    }
+
+    private function fills(Box $box, BoxReport $report): void
+    {
+        if (($report->fills ?? []) === []) {
+            return;
+        }
+        $fresh = FillSample::query()
+            ->where('box_id', $box->id)
+            ->where('taken_at', '>', now()->subSeconds(self::SAMPLE))
+            ->distinct()
+            ->pluck('mount')
+            ->all();
+        $rows = [];
+        foreach ($report->fills ?? [] as [$mount, $bytes, $used]) {
+            $mount = mb_substr($mount, 0, 190);
+            in_array($mount, $fresh, true) ||
+                ($rows[$mount] = [
+                    'box_id' => $box->id,
+                    'mount' => $mount,
+                    'bytes' => max(1, $bytes),
+                    'used_bytes' => $used,
+                    'taken_at' => now(),
+                ]);
+        }
+        $rows === [] || FillSample::query()->insert(array_values($rows));
     }
 
     private function tell(Box $box, BoxReport $before, BoxReport $now, bool $first): void
