@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Catalogue\Catalogue;
-use App\Household\DatabaseRecords;
+use App\Household\Rows\BoxRows;
 use App\Models\Box;
 use App\Models\BoxJob;
 use Burrow\Household\HeldJob;
@@ -25,7 +25,7 @@ final class BoxPlan
 
         return PlanOfBox::of(
             array_values(array_filter($held->all())),
-            DatabaseRecords::parts($box->getAttributes()),
+            BoxRows::parts($box->getAttributes()),
             $catalogue->shelf(),
         );
     }

@@ -49,7 +49,8 @@ test('nothing but the login opens to a stranger', function (): void {
     foreach (Route::getRoutes()->getRoutes() as $route) {
         if (
             array_intersect($route->methods(), ['POST', 'DELETE']) !== [] &&
-            ! in_array($route->uri(), ['login', 'theme'], true)
+            // A box's report has a token of its own in place of a login; ReportPageTest holds it to that.
+            ! in_array($route->uri(), ['login', 'theme', 'report'], true)
         ) {
             expect($route->gatherMiddleware())->toContain('auth');
         }
