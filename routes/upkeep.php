@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Upkeep\CareController;
 use App\Http\Controllers\Upkeep\FetchController;
 use App\Http\Controllers\Upkeep\PushController;
 use App\Http\Controllers\Upkeep\ReportController;
@@ -26,6 +27,9 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/boxes/{box}/report/token', [ReportController::class, 'token'])->name('box.report.token');
     Route::post('/boxes/{box}/report/fetch', [ReportController::class, 'fetch'])->name('box.report.fetch');
     Route::post('/boxes/{box}/report/answer', [ReportController::class, 'answer'])->name('box.report.answer');
+    Route::post('/upkeep/care', [CareController::class, 'store'])->name('care.add');
+    Route::post('/upkeep/care/done', [CareController::class, 'done'])->name('care.done');
+    Route::post('/upkeep/care/away', [CareController::class, 'away'])->name('care.away');
     Route::post('/upkeep/hours', [UpkeepController::class, 'hours'])->name('upkeep.hours');
     Route::post('/upkeep/hours/{rhythm}/away', [UpkeepController::class, 'noHours'])->name('upkeep.no-hours');
     Route::post('/boxes/{box}/updated', [UpkeepController::class, 'updated'])->name('box.updated');

@@ -23,6 +23,7 @@ use Burrow\Reach\TravellersAway;
 use Burrow\Stores\Alike\AlikeConcern;
 use Burrow\Stores\Backup\BackupConcern;
 use Burrow\Stores\StoresConcern;
+use Burrow\Upkeep\Care\CareConcern;
 use Burrow\Upkeep\Report\ReportConcern;
 use Burrow\Upkeep\SharedSwitches;
 use Burrow\Upkeep\Updates;
@@ -55,6 +56,7 @@ final class Concerns
             new BoxesAsBuilt(),
             new Updates(),
             new ReportConcern(),
+            new CareConcern(),
             new SharedSwitches(),
             new RetiredConcern(),
         ];

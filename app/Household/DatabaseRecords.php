@@ -143,6 +143,16 @@ final class DatabaseRecords implements Records
         return $this->name->resolvers();
     }
 
+    public function cares(): array
+    {
+        return $this->hour->cares();
+    }
+
+    public function releases(): array
+    {
+        return $this->hour->releases();
+    }
+
     public function hours(): array
     {
         return $this->hour->hours();

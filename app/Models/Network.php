@@ -22,6 +22,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 class Network extends Model
 {
+    /** Things that the household does by itself and are written down. */
+    public const MOST_CARES = 200;
+
     protected $guarded = [];
 
     protected $casts = [
@@ -41,6 +44,31 @@ class Network extends Model
     public function boxes(): HasMany
     {
         return $this->hasMany(Box::class);
+    }
+
+    /**
+     * What the household does by itself, as rows; what is damaged is left out.
+     *
+     * @return list<array{id: int, box: string, what: string, every: int, done: string}>
+     */
+    public function cares(): array
+    {
+        $text = $this->getAttributes()['cares'] ?? null;
+        $kept = json_decode(is_string($text) ? $text : '', true);
+        $cares = [];
+        foreach (is_array($kept) ? $kept : [] as $one) {
+            if (is_array($one) && is_int($one['id'] ?? null) && is_string($one['what'] ?? null)) {
+                $cares[] = [
+                    'id' => $one['id'],
+                    'box' => is_string($one['box'] ?? null) ? $one['box'] : '',
+                    'what' => $one['what'],
+                    'every' => is_int($one['every'] ?? null) ? $one['every'] : 30,
+                    'done' => is_string($one['done'] ?? null) ? $one['done'] : '',
+                ];
+            }
+        }
+
+        return $cares;
     }
 
     /** The one network of this copy. */

@@ -9,6 +9,8 @@ use App\View\Pages;
 use Burrow\Household\Hours;
 use Burrow\Household\Household;
 use Burrow\Upkeep\Calendar;
+use Burrow\Upkeep\Care\CareCalendar;
+use Burrow\Upkeep\Care\CareDue;
 use Burrow\Upkeep\Draw\WeekPicture;
 use Burrow\Upkeep\Due;
 use Burrow\Upkeep\Plan\HousePlan;
@@ -17,13 +19,17 @@ use Burrow\Upkeep\Plan\UpkeepPlan;
 /** What the page of upkeep shows: what is due, and when in the coming week it would be done. */
 final readonly class UpkeepPage
 {
+    private const CARES = 60;
+
     /**
+     * @param  list<CareDue>  $cares  what is due beside updates, the soonest first
      * @param  array<int, Due>  $dues  those of one page, by the box's id
      * @param  int  $of  dues of all pages
      * @param  array<string, string>  $because  by box: why it comes when it does
      * @param  list<Hours>  $hours
      */
     private function __construct(
+        public array $cares,
         public array $dues,
         public int $of,
         public int $late,
@@ -50,6 +56,7 @@ final readonly class UpkeepPage
         $plan = HousePlan::of($house, $through);
 
         return new self(
+            array_slice(CareCalendar::of($house), 0, self::CARES),
             array_slice($dues, ($page - 1) * Pages::SHEETS, Pages::SHEETS, true),
             count($dues),
             count(array_filter($dues, fn (Due $due): bool => $due->isOverdue())),

@@ -46,6 +46,9 @@ final class Household
     /** @var list<Certificate>|null */
     private ?array $certificates = null;
 
+    /** @var array<string, DateTimeImmutable>|null */
+    private ?array $releases = null;
+
     /** @var array<string, Reported>|null */
     private ?array $reports = null;
 
@@ -144,6 +147,20 @@ final class Household
     public function certificates(): array
     {
         return $this->certificates ??= $this->records->certificates();
+    }
+
+    /** @return list<Care> what the household does by itself, again and again */
+    public function cares(): array
+    {
+        return $this->records->cares();
+    }
+
+    /** Until when a release gets updates that mend holes; null where that is not known. */
+    public function supportEnds(string $codename): ?DateTimeImmutable
+    {
+        $this->releases ??= $this->records->releases();
+
+        return $this->releases[strtolower($codename)] ?? null;
     }
 
     /** The last report of a box; null when it never sent one. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Burrow\Household;
 
+use DateTimeImmutable;
+
 /** Where the picture of the house comes from, part by part. */
 interface Records
 {
@@ -48,6 +50,12 @@ interface Records
 
     /** @return list<Copying> what is copied of the boxes */
     public function copyings(): array;
+
+    /** @return list<Care> what the household does by itself, again and again */
+    public function cares(): array;
+
+    /** @return array<string, DateTimeImmutable> until when releases get updates, by codename */
+    public function releases(): array;
 
     /** @return list<Reported> the last report of each box that ever sent one */
     public function reports(): array;

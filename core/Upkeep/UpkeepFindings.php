@@ -10,6 +10,7 @@ use Burrow\Judgement\Place;
 use Burrow\Judgement\Severity;
 use Burrow\Quantity\Duration;
 use Burrow\Text\Words;
+use Burrow\Upkeep\Care\CareDue;
 use Burrow\Upkeep\Report\Difference;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/upkeep.md lists them with their sources. */
@@ -120,6 +121,43 @@ final class UpkeepFindings
             'What was brought up to date runs as it was before until then.',
             'In its window: sudo systemctl reboot.',
         );
+    }
+
+    public static function careLate(CareDue $due): Finding
+    {
+        $late = -$due->daysLeft;
+
+        return Finding::note(
+            'upkeep.care_late',
+            ucfirst($due->what).
+                ($due->box === null ? '' : " ({$due->box})").
+                ': due '.
+                ($late === 1 ? 'yesterday.' : "{$late} days ago."),
+            ucfirst($due->evidence).'.',
+            'Do it, and say so on the page of upkeep.',
+        );
+    }
+
+    public static function supportEnds(CareDue $due): Finding
+    {
+        return $due->daysLeft < 0
+            ? Finding::warn(
+                'upkeep.support_ended',
+                "{$due->box} runs a release that gets no more updates since {$due->date->format('Y-m-d')}.",
+                'What is found from now on stays open.',
+                'Set it up anew on a current release, beside the old one.',
+            )
+            : Finding::note(
+                'upkeep.support_ends',
+                "The release of {$due->box} gets updates until {$due->date->format('Y-m-d')}.",
+                'A move takes an evening, and is better planned than hurried.',
+                'Plan it on a current release, with a card of its own.',
+            );
+    }
+
+    public static function careWants(string $field, string $found): Finding
+    {
+        return Finding::stop('upkeep.care_wants', $found, '', '', Place::field($field));
     }
 
     public static function telling(string $field, string $found, string $do): Finding

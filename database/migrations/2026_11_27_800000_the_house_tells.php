@@ -7,7 +7,8 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-// Who may fetch the calendar or the figures without a login, and whom the house tells. Of a token only its sum is kept.
+// Who may fetch the calendar or the figures without a login, whom the house tells, and what it does again and again.
+// Of a token only its sum is kept.
 return new class extends Migration
 {
     public function up(): void
@@ -30,6 +31,7 @@ return new class extends Migration
                 $table->timestamp('told_at')->nullable();
                 $table->text('told_silent')->nullable();
                 $table->string('told_wrong', 200)->nullable();
+                $table->text('cares')->nullable();
             });
         }
     }
@@ -45,6 +47,7 @@ return new class extends Migration
                 'told_at',
                 'told_silent',
                 'told_wrong',
+                'cares',
             ]),
         );
         Schema::dropIfExists('tokens');

@@ -74,6 +74,7 @@ function dweller(string $name, mixed ...$with): Box
  *     copyings?: list<Burrow\Household\Copying>, pairs?: list<Burrow\Household\FolderPair>,
  *     names?: list<Burrow\Household\NameCheck>, resolvers?: Burrow\Household\Resolvers,
  *     hours?: list<Burrow\Household\Hours>, reports?: list<Burrow\Household\Reported>,
+ *     cares?: list<Burrow\Household\Care>, releases?: array<string, DateTimeImmutable>,
  *     retired?: list<Burrow\Household\RetiredBox>}  $told
  */
 function household(
@@ -182,6 +183,16 @@ function household(
         public function certificates(): array
         {
             return $this->told['certificates'] ?? [];
+        }
+
+        public function cares(): array
+        {
+            return $this->told['cares'] ?? [];
+        }
+
+        public function releases(): array
+        {
+            return $this->told['releases'] ?? [];
         }
 
         public function reports(): array

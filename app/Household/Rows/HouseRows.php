@@ -8,6 +8,7 @@ use App\Models\Network;
 use Burrow\Household\Stage;
 use Burrow\Net\Address;
 use DateTimeImmutable;
+use DateTimeZone;
 use Illuminate\Database\Query\Builder;
 
 /** Rows of one part of the house: of its network, without models, and without what cannot be so. */
@@ -26,6 +27,11 @@ abstract class HouseRows
     protected function time(mixed $kept): ?DateTimeImmutable
     {
         return $this->moments->time($kept);
+    }
+
+    protected function zone(): DateTimeZone
+    {
+        return $this->moments->zone;
     }
 
     protected function day(mixed $kept): ?DateTimeImmutable

@@ -13,7 +13,7 @@ final class Moments
     /** @var array<string, ?DateTimeImmutable> */
     private array $times = [];
 
-    public function __construct(private readonly DateTimeZone $zone)
+    public function __construct(public readonly DateTimeZone $zone)
     {
     }
 

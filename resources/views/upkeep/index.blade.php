@@ -53,6 +53,31 @@
         </div>
     @endif
     @if ($told)
+        <section class="sheet below scroll" id="care" tabindex="0" aria-labelledby="care-title">
+            <h2 id="care-title">Due beside updates</h2>
+            @if ($page->cares === [])
+                <p class="soft">Nothing has its day. A fan’s filter, a battery, a look at the rack: write it down, and it comes back by itself.</p>
+            @else
+                <x-list :heads="['When', 'What', 'Box', 'From', '']">
+                    @foreach ($page->cares as $one)
+                        <tr><td class="whole">@if ($one->daysLeft < 0)@mark('warn')@endif {{ $one->daysLeft < 0 ? -$one->daysLeft . ($one->daysLeft === -1 ? ' day late' : ' days late') : ($one->daysLeft === 0 ? 'today' : $one->date->format('j M Y')) }}</td><td>{{ ucfirst($one->what) }}</td><td>{{ $one->box }}</td><td class="soft">{{ $one->evidence }}</td>
+                            <td class="whole">@if ($one->id > 0)<form class="inline" method="post" action="{{ route('care.done') }}">@csrf<button class="ghost small" name="care" value="{{ $one->id }}" aria-label="Done today: {{ $one->what }}">Done today</button></form> <form class="inline" method="post" action="{{ route('care.away') }}">@csrf<button class="link" name="care" value="{{ $one->id }}" aria-label="Take it out: {{ $one->what }}">Take it out</button></form>@endif</td></tr>
+                    @endforeach
+                </x-list>
+            @endif
+            @php($c = fn(string $field): string => is_string(old($field)) ? old($field) : '')
+            <details class="more" @if ($careJudged->blocks()) open @endif>
+                <summary>Write something down that comes back</summary>
+                <form method="post" action="{{ route('care.add') }}" class="port-form">
+                    @csrf
+                    <x-field name="care_what" label="What is done" :value="$c('care_what')" :findings="$careJudged" autocomplete="off" placeholder="clean the fan’s filter" />
+                    <x-choice name="care_box" label="Box" :options="['' => 'of none'] + array_combine($names, $names)" :chosen="$c('care_box')" :findings="$careJudged" />
+                    <x-field name="care_every" label="Every … days" :value="$c('care_every')" :findings="$careJudged" code inputmode="numeric" autocomplete="off" />
+                    <x-field name="care_done" label="Done last on" :value="$c('care_done')" :findings="$careJudged" code autocomplete="off" placeholder="2026-11-01" />
+                    <div class="row"><button class="act">Write it down</button></div>
+                </form>
+            </details>
+        </section>
         <section class="sheet below" id="hours" aria-labelledby="hours-title">
             <h2 id="hours-title">The rhythm of the house</h2>
             @if ($page->hours !== [])

@@ -18,6 +18,7 @@ use App\Upkeep\UpkeepPage;
 use App\View\Pages;
 use Burrow\Household\Household;
 use Burrow\Judgement\Findings;
+use Burrow\Upkeep\Care\TypedCare;
 use Burrow\Upkeep\TypedHours;
 use Closure;
 use Illuminate\Contracts\View\View;
@@ -65,6 +66,15 @@ final class UpkeepController
             'judged' => old('hours_what') === null
                     ? Findings::of()
                     : $this->typed(app(Household::class), fn (string $field): mixed => old($field))->findings,
+            'careJudged' => old('care_what') === null
+                    ? Findings::of()
+                    : TypedCare::of(
+                        app(Household::class),
+                        array_map(
+                            fn (mixed $one): string => is_string($one) ? $one : '',
+                            array_combine(TypedCare::FIELDS, array_map(old(...), TypedCare::FIELDS)),
+                        ),
+                    )->findings,
             'again' => $told ? $this->dated() : [],
             'doubts' => $told
                 ? StepDoubt::query()
