@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Boxes\BoxController;
+use App\Http\Controllers\Boxes\PaperController;
 use App\Http\Controllers\Move\RebuildController;
 use App\Http\Controllers\Move\RetireController;
 use Illuminate\Support\Facades\Route;
@@ -12,6 +13,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/boxes', [BoxController::class, 'index'])->name('boxes');
     Route::get('/boxes/copy-test', [BoxController::class, 'copyTest'])->name('box.copy-test');
     Route::get('/boxes/{box}', [BoxController::class, 'show'])->name('box');
+    Route::get('/boxes/{box}/paper', PaperController::class)->name('box.paper');
 });
 
 // Looking, for keepers alone.

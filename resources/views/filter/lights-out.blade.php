@@ -1,5 +1,5 @@
 <x-page title="When the house has no names" place="addresses">
-    <x-slot:say><b>For somebody who does not know the house.</b> Every address here is a number, because names are what is missing. Print it and lay it beside the router.</x-slot:say>
+    <x-slot:say><b>For somebody who does not know the house.</b> Every address here is a number, because names are what is missing. <span class="unprinted">Print it and lay it beside the router.</span></x-slot:say>
     @if ($sheet === null)
         <x-empty title="No filter yet" href="/plan?job=dns-filter" link="Plan one">Without a box that answers names there is nothing to go back from.</x-empty>
     @else

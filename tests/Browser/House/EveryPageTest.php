@@ -44,6 +44,7 @@ const PAGES = [
     '/stores/arrays?disks=4%204%208&level=parity',
     '/stores/rest',
     '/stores/rights',
+    '/boxes/2/paper',
     '/boxes/2/report',
     '/settings/telling',
     '/boxes/2/lost',
