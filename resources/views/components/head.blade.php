@@ -4,6 +4,6 @@
 <title>{{ $title }} · Keen Burrow</title>
 <link rel="icon" href="/favicon.svg" type="image/svg+xml">
 <link rel="stylesheet" href="/lib/bulma.min.css">
-@foreach (['fonts', 'tokens', 'burrow', 'ground', 'addresses', 'plan', 'card', 'bringup', 'diagnosis', 'ports', 'stores', 'upkeep', 'paper'] as $stage)
+@foreach (['fonts', 'tokens', 'burrow', 'ground', 'addresses', 'plan', 'card', 'bringup', 'diagnosis', 'ports', 'stores', 'upkeep', 'journal', 'paper'] as $stage)
     <link rel="stylesheet" href="/css/{{ $stage }}.css">
 @endforeach
