@@ -78,6 +78,9 @@ final readonly class FilterConcern implements Concern
         if (count($filters) === 1 && $handed === $own) {
             $found[] = FilterFindings::oneFilter($filters[0]->name);
         }
+        foreach ($filters as $box) {
+            $box->keepsAddress || ($found[] = FilterFindings::mayMove($box->name));
+        }
         // The router sends its own questions to the filter, and the filter sends its to the router.
         foreach ($filters as $box) {
             $asks = $house->resolvers()->asks[$box->name] ?? [];

@@ -66,6 +66,28 @@ final class FilterFindings
         );
     }
 
+    public static function mayMove(string $name): Finding
+    {
+        return Finding::warn(
+            'filter.may_move',
+            "The address of {$name} is neither on its card nor reserved for it.",
+            'Clients ask an address, not a name: when it gets another one, the house has no names.',
+            'Reserve it in the router, or change its address as a run of its own.',
+        );
+    }
+
+    public static function listChanged(string $list, int $before, int $now): Finding
+    {
+        return Finding::warn(
+            'filter.list_changed',
+            "{$list} holds {$now} names, and held {$before} before.",
+            $now < $before
+                ? 'A page in its place, a download that broke off, or somebody who gave it up: what it refused gets through.'
+                : 'Somebody widened what it is for: something that is used may be on it now.',
+            'Look into the file before it goes to the filter.',
+        );
+    }
+
     public static function loop(string $name): Finding
     {
         return Finding::stop(

@@ -18,6 +18,7 @@ final readonly class Box
      * @param  int  $unfinishedJobs  of all its jobs, those whose playbook was not played to its end
      * @param  int  $passedOver  steps of its runs that were passed over
      * @param  ?DateTimeImmutable  $updated  when its system was last brought up to date, in the network's zone
+     * @param  bool  $keepsAddress  its address is written on its card, or reserved for it in the router
      * @param  string  $fedBy  the supply, strip or switch it hangs on, in the household's words; empty when nobody said
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class Box
         public ?DateTimeImmutable $updated = null,
         public string $fedBy = '',
         public BoxParts $parts = new BoxParts(),
+        public bool $keepsAddress = true,
     ) {
     }
 

@@ -191,6 +191,7 @@ final class BoxRows extends HouseRows
             updated: $this->time($row->updated_system_at),
             fedBy: (string) $row->fed_by,
             parts: self::parts((array) $row),
+            keepsAddress: (bool) $row->fixed_address || $row->pinned_at !== null,
         );
     }
 

@@ -179,6 +179,11 @@ test('what the front page says of filters', function (array $told, array $expect
     ],
 ]);
 
+test('a filter that may get another address is told', function (): void {
+    $sieve = dweller('sieve', address: Ipv4::parse('172.22.8.10'), job: 'dns-filter', keepsAddress: false);
+    expect(saidOf((new FilterConcern())->findings(household([$sieve]))))->toBe(['filter.may_move' => 'warn']);
+});
+
 test('a counter that does not rise is told', function (array $before, array $after, string $code): void {
     $one = new Counter('2026-11-20T12:00:00Z', 'before', ...$before);
     $two = new Counter('2026-11-20T13:00:00Z', 'first', ...$after);

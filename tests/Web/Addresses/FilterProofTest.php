@@ -183,3 +183,19 @@ test('the sheet for the dark is for whoever is at home', function (): void {
         ->assertSee('http://172.22.8.1')
         ->assertSee('sieve (172.22.8.10)');
 });
+
+test('a list that shrank by more than half is told', function (): void {
+    $this->asKeeper();
+    $bring = fn (int $names) => $this->post('/filter/lists', [
+        'list_name' => 'house',
+        'list_file' => Illuminate\Http\UploadedFile::fake()->createWithContent(
+            'a',
+            implode("\n", array_map(fn (int $i): string => "n{$i}.example", range(1, $names)))."\n",
+        ),
+    ]);
+    $bring(100);
+    $bring(60);
+    $this->get('/filter')->assertDontSee('and held 100 before');
+    $bring(20);
+    $this->get('/filter')->assertSee('house holds 20 names, and held 60 before.');
+});

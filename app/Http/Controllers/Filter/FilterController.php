@@ -93,6 +93,15 @@ final class FilterController
                 ? FilterFindings::logWears($bytes / $days)
                 : null,
         ];
+        foreach (FilterList::query()->whereNotNull('names_before')->orderBy('id')->get() as $list) {
+            if (abs($list->names - $list->names_before) * 2 > $list->names_before) {
+                $found[] = FilterFindings::listChanged(
+                    (string) $list->name,
+                    (int) $list->names_before,
+                    (int) $list->names,
+                );
+            }
+        }
         $asked = array_column(is_array($result['clients'] ?? null) ? $result['clients'] : [], 'client');
         // With the router in between it alone asks, and nobody is told apart.
         if (count($asked) > 1) {
