@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Boxes\BoxController;
+use App\Http\Controllers\Boxes\LabelsController;
 use App\Http\Controllers\Boxes\PaperController;
 use App\Http\Controllers\Move\RebuildController;
 use App\Http\Controllers\Move\RetireController;
@@ -11,6 +12,7 @@ use Illuminate\Support\Facades\Route;
 // Looking.
 Route::middleware('auth')->group(function (): void {
     Route::get('/boxes', [BoxController::class, 'index'])->name('boxes');
+    Route::get('/boxes/labels', LabelsController::class)->name('labels');
     Route::get('/boxes/copy-test', [BoxController::class, 'copyTest'])->name('box.copy-test');
     Route::get('/boxes/{box}', [BoxController::class, 'show'])->name('box');
     Route::get('/boxes/{box}/paper', PaperController::class)->name('box.paper');

@@ -26,6 +26,7 @@ final class Fields
         'care_done' => 10,
         'words' => 80,
         'of' => 63,
+        'skip' => 3,
         'day_from' => 10,
         'day_to' => 10,
         'since' => 10,

@@ -59,4 +59,5 @@
     @endif
     <p class="row"><a href="{{ route('lint') }}">Look over a card's files</a> <a href="{{ route('target') }}">Which disk an image goes on</a> <a
             href="{{ route('media') }}">Register of cards and disks</a></p>
+    <p class="row"><a class="ghost" href="{{ route('labels') }}">Labels for boxes, supplies and cards</a></p>
 </x-page>

@@ -45,6 +45,7 @@ const PAGES = [
     '/stores/rest',
     '/stores/rights',
     '/boxes/2/paper',
+    '/boxes/labels',
     '/journal/compare',
     '/boxes/2/report',
     '/settings/telling',

@@ -42,3 +42,27 @@ test(
         );
     },
 );
+
+test('a sheet of labels is a sheet, with each name on it', function (): void {
+    $chrome = (new Chrome(base()))->login()->go('/boxes/labels?size=middle');
+    $folder = scratch();
+    $printed = (new ChromeDevToolsDriver($chrome->driver))->execute('Page.printToPDF', [
+        'paperWidth' => 8.27,
+        'paperHeight' => 11.69,
+        'marginTop' => 0,
+        'marginBottom' => 0,
+        'marginLeft' => 0,
+        'marginRight' => 0,
+    ]);
+    file_put_contents("{$folder}/labels.pdf", base64_decode($printed['data']));
+    $text = run("pdftotext {$folder}/labels.pdf -")['out'];
+    foreach (['sieve', 'larder', 'power of lantern', 'LARDER-1'] as $name) {
+        expect($text)->toContain($name);
+    }
+    expect($text)->not->toContain('Print them');
+    // Where a name lies on the paper is where the sheet has its label: third column, first row.
+    $boxes = run("pdftotext -bbox {$folder}/labels.pdf -")['out'];
+    expect(preg_match('/<word xMin="([\d.]+)" yMin="([\d.]+)"[^>]*>culvert</', $boxes, $at))->toBe(1);
+    $millimetres = array_map(fn (string $points): float => ((float) $points * 25.4) / 72, array_slice($at, 1));
+    expect($millimetres[0])->toBeBetween(142, 148)->and($millimetres[1])->toBeBetween(4.5, 40.5);
+});
