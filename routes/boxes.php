@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\Boxes\BoxController;
 use App\Http\Controllers\Boxes\LabelsController;
 use App\Http\Controllers\Boxes\PaperController;
+use App\Http\Controllers\Move\PartsController;
 use App\Http\Controllers\Move\RebuildController;
 use App\Http\Controllers\Move\RetireController;
 use Illuminate\Support\Facades\Route;
@@ -21,6 +22,7 @@ Route::middleware('auth')->group(function (): void {
 // Looking, for keepers alone.
 Route::middleware(['auth', 'shown-to-keepers'])->group(function (): void {
     Route::get('/boxes/{box}/lost', RebuildController::class)->name('box.lost');
+    Route::get('/boxes/{box}/parts', [PartsController::class, 'show'])->name('box.parts');
     Route::get('/boxes/{box}/retire', [RetireController::class, 'show'])->name('box.retire');
 });
 
@@ -28,6 +30,7 @@ Route::middleware(['auth', 'shown-to-keepers'])->group(function (): void {
 Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/boxes/{box}/fed', [BoxController::class, 'fed'])->name('box.fed');
     Route::post('/boxes/{box}/measured', [BoxController::class, 'measured'])->name('box.measured');
+    Route::post('/boxes/{box}/parts', [PartsController::class, 'keep'])->name('box.parts.keep');
     Route::post('/boxes/{box}/retire', [RetireController::class, 'retire']);
     Route::post('/boxes/{box}/take-back', [RetireController::class, 'takeBack'])->name('box.take-back');
     Route::post('/boxes/{box}/wiped', [RetireController::class, 'wiped'])->name('box.wiped');

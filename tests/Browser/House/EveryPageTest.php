@@ -45,6 +45,7 @@ const PAGES = [
     '/stores/rest',
     '/stores/rights',
     '/boxes/2/paper',
+    '/boxes/2/parts?board=flint',
     '/boxes/labels',
     '/journal/compare',
     '/boxes/2/report',
