@@ -26,7 +26,7 @@ use Burrow\Net\Prefix;
 // A filter proved, rolled out, and asked further.
 
 /** @return array<string, string> severities by code */
-function saidOf(iterable $findings): array
+function saidOfNames(iterable $findings): array
 {
     $by = [];
     foreach ($findings as $finding) {
@@ -113,7 +113,7 @@ test('what a client says is believed, and whom it asked is looked at', function 
 
 test('what the front page says of filters', function (array $told, array $expected): void {
     $sieve = dweller('sieve', address: Ipv4::parse('172.22.8.10'), job: 'dns-filter');
-    expect(saidOf((new FilterConcern())->findings(household([$sieve], told: $told))))->toBe($expected);
+    expect(saidOfNames((new FilterConcern())->findings(household([$sieve], told: $told))))->toBe($expected);
 })->with([
     'nothing known' => [[], []],
     'the filter alone is handed out' => [
@@ -181,7 +181,7 @@ test('what the front page says of filters', function (array $told, array $expect
 
 test('a filter that may get another address is told', function (): void {
     $sieve = dweller('sieve', address: Ipv4::parse('172.22.8.10'), job: 'dns-filter', keepsAddress: false);
-    expect(saidOf((new FilterConcern())->findings(household([$sieve]))))->toBe(['filter.may_move' => 'warn']);
+    expect(saidOfNames((new FilterConcern())->findings(household([$sieve]))))->toBe(['filter.may_move' => 'warn']);
 });
 
 test('a counter that does not rise is told', function (array $before, array $after, string $code): void {
