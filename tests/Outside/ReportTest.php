@@ -7,6 +7,7 @@ use Burrow\Intake\Intake;
 use Burrow\Upkeep\Report\ReportReader;
 use Burrow\Upkeep\Report\ReportScript;
 use Burrow\Upkeep\Report\ReportUnits;
+use Tests\Support\SshServer;
 
 // The report of this very machine, under each shell, against what other programs say of it.
 
@@ -143,76 +144,28 @@ test('a real server of remote login gives the report to the key, and nothing els
     chmod($folder, 0755);
     file_put_contents("{$folder}/burrow-report", ReportScript::text());
     chmod("{$folder}/burrow-report", 0755);
-    run(
-        "ssh-keygen -q -t ed25519 -N '' -f {$folder}/key && ssh-keygen -q -t ed25519 -N '' -f {$folder}/host",
+    run("ssh-keygen -q -t ed25519 -N '' -f {$folder}/key");
+    $server = new SshServer('127.0.0.1', $folder);
+    $server->authorize(
+        str_replace(
+            ReportUnits::SCRIPT,
+            "{$folder}/burrow-report",
+            ReportUnits::authorizedKey((string) file_get_contents("{$folder}/key.pub")),
+        ),
     );
-    $line = str_replace(
-        ReportUnits::SCRIPT,
-        "{$folder}/burrow-report",
-        ReportUnits::authorizedKey((string) file_get_contents("{$folder}/key.pub")),
-    );
-    file_put_contents("{$folder}/keys", $line."\n");
-    $socket = stream_socket_server('tcp://127.0.0.1:0');
-    $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
-    fclose($socket);
-    is_dir('/run/sshd') || mkdir('/run/sshd', 0755);
     $who = trim(run('id -un')['out']);
-    $server = proc_open(
-        [
-            '/usr/sbin/sshd',
-            '-D',
-            '-e',
-            '-f',
-            '/dev/null',
-            '-p',
-            (string) $port,
-            '-h',
-            "{$folder}/host",
-            '-o',
-            "AuthorizedKeysFile={$folder}/keys",
-            '-o',
-            'ListenAddress=127.0.0.1',
-            '-o',
-            'StrictModes=no',
-            '-o',
-            'PidFile=none',
-            '-o',
-            'UsePAM=no',
-            '-o',
-            'PermitRootLogin=yes',
-        ],
-        [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', "{$folder}/log", 'w']],
-        $pipes,
+    $ssh = "ssh -p {$server->port} -i {$folder}/key -o IdentitiesOnly=yes -o StrictHostKeyChecking=no -o UserKnownHostsFile=/dev/null -o LogLevel=ERROR {$who}@127.0.0.1";
+    $asked = run("{$ssh} 'echo mine; id'");
+    $read = (new ReportReader(Intake::standard()))->read($asked['out']);
+    // Nothing is led through it to another port either.
+    $beside = $server->port + 1;
+    $led = run(
+        "{$ssh} -N -L 127.0.0.1:{$beside}:127.0.0.1:{$server->port} & p=\$!; sleep 1; head -c 3 < /dev/tcp/127.0.0.1/{$beside}; kill \$p",
     );
-    try {
-        $ssh = "ssh -p {$port} -i {$folder}/key -o IdentitiesOnly=yes -o StrictHostKeyChecking=no -o UserKnownHostsFile=/dev/null -o LogLevel=ERROR {$who}@127.0.0.1";
-        for (
-            $wait = 0;
-            $wait < 50 && ! str_contains((string) file_get_contents("{$folder}/log"), 'listening');
-            $wait++
-        ) {
-            usleep(100_000);
-        }
-        $asked = run("{$ssh} 'echo mine; id'");
-        $read = (new ReportReader(Intake::standard()))->read($asked['out']);
-        expect($read?->host)
-            ->toBe(trim(run('uname -n')['out']))
-            ->and($asked['out'])
-            ->not->toContain('mine')
-            ->and(
-                run(
-                    "{$ssh} -N -L 127.0.0.1:".
-                        ($port + 1).
-                        ":127.0.0.1:{$port} & p=$!; sleep 1; (echo > /dev/tcp/127.0.0.1/".
-                        ($port + 1).
-                        ') 2>/dev/null && head -c 3 < /dev/tcp/127.0.0.1/'.
-                        ($port + 1).
-                        '; kill $p',
-                )['out'],
-            )
-            ->not->toContain('SSH');
-    } finally {
-        proc_terminate($server);
-        proc_close($server);
-    }
+    expect($read?->host)
+        ->toBe(trim(run('uname -n')['out']))
+        ->and($asked['out'])
+        ->not->toContain('mine')
+        ->and($led['out'])
+        ->not->toContain('SSH');
 });

@@ -12,6 +12,7 @@ use App\Models\Telling;
 use App\Upkeep\ReportKey;
 use Burrow\Upkeep\Report\ReportScript;
 use Burrow\Upkeep\Report\ReportUnits;
+use Tests\Support\SshServer;
 
 // A box tells how it is: pasted, sent by itself, held against the record, answered once.
 
@@ -170,93 +171,47 @@ test('a guest sees no report', function (): void {
 });
 
 test(
-    'a report is fetched through a real server of remote login, from the right box alone',
+    'a report is fetched from the right box alone, through a real server of remote login',
     function (): void {
         $folder = scratch();
         chmod($folder, 0755);
         file_put_contents("{$folder}/burrow-report", ReportScript::text());
         chmod("{$folder}/burrow-report", 0755);
-        run("ssh-keygen -q -t ed25519 -N '' -f {$folder}/host");
-        $line = str_replace(
-            ReportUnits::SCRIPT,
-            "{$folder}/burrow-report",
-            ReportUnits::authorizedKey(ReportKey::public()),
+        $server = new SshServer('127.22.8.11', $folder);
+        $server->authorize(
+            str_replace(
+                ReportUnits::SCRIPT,
+                "{$folder}/burrow-report",
+                ReportUnits::authorizedKey(ReportKey::public()),
+            ),
         );
-        file_put_contents("{$folder}/keys", "{$line}\n");
-        $socket = stream_socket_server('tcp://127.22.8.11:0');
-        $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
-        fclose($socket);
         // The box stands on the bench at this server: port 22, raised as all others are.
-        config(['burrow.bench_offset' => $port - 22]);
-        is_dir('/run/sshd') || mkdir('/run/sshd', 0755);
-        $options = [
-            'ListenAddress=127.22.8.11',
-            'StrictModes=no',
-            'PidFile=none',
-            'UsePAM=no',
-            'PermitRootLogin=yes',
-        ];
-        $server = proc_open(
-            [
-                '/usr/sbin/sshd',
-                '-D',
-                '-e',
-                '-f',
-                '/dev/null',
-                '-p',
-                (string) $port,
-                '-h',
-                "{$folder}/host",
-                '-o',
-                "AuthorizedKeysFile={$folder}/keys",
-                ...array_merge(...array_map(fn (string $one): array => ['-o', $one], $options)),
-            ],
-            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', "{$folder}/log", 'w']],
-            $pipes,
-        );
-        try {
-            for (
-                $wait = 0;
-                $wait < 50 && ! str_contains((string) file_get_contents("{$folder}/log"), 'listening');
-                $wait++
-            ) {
-                usleep(100_000);
-            }
-            $this->larder->update([
-                'user' => trim(run('id -un')['out']),
-                'on_bench' => true,
-                'host_key' => null,
-            ]);
-            $fetch = fn () => $this->asKeeper()
-                ->followingRedirects()
-                ->post("/boxes/{$this->larder->id}/report/fetch");
-            $fetch()->assertSee('Its host key is not known yet');
-            $this->larder->refresh()->update(['host_key' => 'SHA256:'.str_repeat('A', 43)]);
-            $fetch()
-                ->assertSee('It shows another host key than the record knows')
-                ->assertSee('Nothing was sent.');
-            expect(Report::query()->count())
-                ->toBe(0)
-                ->and((string) file_get_contents("{$folder}/log"))
-                ->not->toContain('Accepted');
-            $this->larder
-                ->refresh()
-                ->update(['host_key' => explode(' ', run("ssh-keygen -lf {$folder}/host.pub")['out'])[1]]);
-            $fetch()
-                ->assertSee('Fetched. It is read and held against the record.')
-                ->assertSee('It came fetched.');
-            expect(Report::query()->sole()->came)
-                ->toBe('pulled')
-                ->and(Telling::kept($this->larder, Telling::REPORT)['report']['host'])
-                ->toBe(trim(run('uname -n')['out']));
-            // A day later it is fetched by itself; a key that is gone from the box is said.
-            file_put_contents("{$folder}/keys", '');
-            $this->travel(25)->hours();
-            dispatch_sync(new FetchReports());
-            expect($this->larder->refresh()->fetch_wrong)->toContain('with this key');
-        } finally {
-            proc_terminate($server);
-            proc_close($server);
-        }
+        config(['burrow.bench_offset' => $server->port - 22]);
+        $this->larder->update(['user' => trim(run('id -un')['out']), 'on_bench' => true, 'host_key' => null]);
+        $fetch = fn () => $this->asKeeper()
+            ->followingRedirects()
+            ->post("/boxes/{$this->larder->id}/report/fetch");
+        $fetch()->assertSee('Its host key is not known yet');
+        $this->larder->refresh()->update(['host_key' => 'SHA256:'.str_repeat('A', 43)]);
+        $fetch()
+            ->assertSee('It shows another host key than the record knows')
+            ->assertSee('Nothing was sent.');
+        expect(Report::query()->count())
+            ->toBe(0)
+            ->and($server->log())
+            ->not->toContain('Accepted');
+        $this->larder->refresh()->update(['host_key' => $server->hostKey()]);
+        $fetch()
+            ->assertSee('Fetched. It is read and held against the record.')
+            ->assertSee('It came fetched.');
+        expect(Report::query()->sole()->came)
+            ->toBe('pulled')
+            ->and(Telling::kept($this->larder, Telling::REPORT)['report']['host'])
+            ->toBe(trim(run('uname -n')['out']));
+        // A day later it is fetched by itself; a key that is gone from the box is said.
+        $server->authorize('');
+        $this->travel(25)->hours();
+        dispatch_sync(new FetchReports());
+        expect($this->larder->refresh()->fetch_wrong)->toContain('with this key');
     },
 );
