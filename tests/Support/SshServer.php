@@ -6,7 +6,7 @@ namespace Tests\Support;
 
 use RuntimeException;
 
-/** A real server of remote login on an address of loopback, with a host key of its own, as long as somebody holds it. */
+/** A real server of remote login on an address of loopback, with a host key of its own, while somebody holds it. */
 final class SshServer
 {
     private const OPTIONS = ['StrictModes=no', 'PidFile=none', 'UsePAM=no', 'PermitRootLogin=yes'];
