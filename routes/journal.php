@@ -10,9 +10,7 @@ use Illuminate\Support\Facades\Route;
 Route::middleware('auth')->group(function (): void {
     Route::get('/journal', [JournalController::class, 'index'])->name('journal');
     Route::get('/journal/compare', CompareController::class)->name('journal.compare');
-    Route::get('/journal/file.{kind}', [JournalController::class, 'file'])
-        ->whereIn('kind', ['csv', 'json'])
-        ->name('journal.file');
+    Route::get('/journal/file.{kind}', [JournalController::class, 'file'])->name('journal.file');
 });
 
 // Keeping.

@@ -70,6 +70,7 @@ final class JournalController
     /** All that was looked for, as a table or for programs. */
     public function file(Request $request, string $kind): StreamedResponse
     {
+        abort_unless(in_array($kind, ['csv', 'json'], true), 404);
         $query = JournalSearch::of($request)->query()->limit(self::MOST);
         $csv = $kind === 'csv';
 
