@@ -7,6 +7,7 @@ namespace App\Journal;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
+use App\Models\User;
 use DateTimeImmutable;
 use DateTimeZone;
 use Illuminate\Database\Eloquent\Builder;
@@ -23,6 +24,7 @@ final readonly class JournalSearch
         public string $kind,
         public string $from,
         public string $to,
+        private ?User $user,
     ) {
     }
 
@@ -43,13 +45,18 @@ final readonly class JournalSearch
             $said('kind', 40),
             $day('day_from'),
             $day('day_to'),
+            $request->user(),
         );
     }
 
     /** @return Builder<JournalEntry> the newest first */
     public function query(): Builder
     {
-        $query = JournalEntry::query()->with('box')->orderByDesc('at')->orderByDesc('id');
+        $query = JournalEntry::query()
+            ->shownTo($this->user)
+            ->with('box')
+            ->orderByDesc('at')
+            ->orderByDesc('id');
         if ($this->words !== '') {
             $query->where('text', 'like', '%'.addcslashes($this->words, '%_\\').'%');
         }

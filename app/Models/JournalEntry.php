@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /** What happened, when and by whom. Written once, never changed. */
 class JournalEntry extends Model
 {
+    private const FOR_KEEPERS = ['report', 'telling'];
+
     public $timestamps = false;
 
     protected $guarded = [];
@@ -22,6 +25,16 @@ class JournalEntry extends Model
     public function box(): BelongsTo
     {
         return $this->belongsTo(Box::class);
+    }
+
+    /**
+     * A guest is not shown what reports found open, and who fetches what.
+     *
+     * @param  Builder<$this>  $query
+     */
+    public function scopeShownTo(Builder $query, ?User $user): void
+    {
+        $user?->isKeeper() === true || $query->whereNotIn('kind', self::FOR_KEEPERS);
     }
 
     public static function write(Network|Box $about, string $kind, string $text, ?string $by = null): self

@@ -105,3 +105,17 @@ test('two boxes, and one before and since a day, are compared', function (): voi
         'Two boxes, or one before and after a day.',
     );
 });
+
+test('what reports found open, and who fetches what, is for keepers', function (): void {
+    JournalEntry::write($this->larder, 'report', 'a key that nobody knows');
+    $this->asKeeper()->get('/journal')->assertSee('a key that nobody knows');
+    $this->get("/boxes/{$this->larder->id}")->assertSee('a key that nobody knows');
+});
+
+test('a guest is shown neither, on no page and in no file', function (): void {
+    JournalEntry::write($this->larder, 'report', 'a key that nobody knows');
+    $this->asGuest()->get('/journal')->assertDontSee('a key that nobody knows');
+    $this->get('/journal?kind=report')->assertSee('Nothing of the kind');
+    $this->get("/boxes/{$this->larder->id}")->assertDontSee('a key that nobody knows');
+    expect($this->get('/journal/file.json')->streamedContent())->not->toContain('a key that nobody knows');
+});

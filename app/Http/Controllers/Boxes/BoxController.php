@@ -101,7 +101,13 @@ final class BoxController
                     : Box::query()->whereKeyNot($box->id)->where('host_key', $box->host_key)->first(),
             'proposed' => $box->stage->stands() ? Books::addresses($box->network)->propose() : null,
             'decisions' => $box->decisions()->get(),
-            'entries' => $box->journal()->orderByDesc('at')->orderByDesc('id')->limit(12)->get(),
+            'entries' => $box
+                ->journal()
+                ->shownTo($request->user())
+                ->orderByDesc('at')
+                ->orderByDesc('id')
+                ->limit(12)
+                ->get(),
         ]);
     }
 

@@ -30,7 +30,13 @@ final class JournalController
         return view('journal.index', [
             'search' => $search,
             'entries' => $search->query()->paginate(60)->appends($search->fields()),
-            'kinds' => JournalEntry::query()->distinct()->orderBy('kind')->limit(60)->pluck('kind')->all(),
+            'kinds' => JournalEntry::query()
+                ->shownTo($request->user())
+                ->distinct()
+                ->orderBy('kind')
+                ->limit(60)
+                ->pluck('kind')
+                ->all(),
             'names' => Box::query()
                 ->whereNotNull('name')
                 ->orderBy('name')
