@@ -21,6 +21,9 @@ final readonly class AskedAgain
     /** Seconds that one round of questions may take; what was not reached is asked in the next. */
     private const BUDGET = 20.0;
 
+    /** The same while somebody waits for the page. */
+    public const WAITED = 5.0;
+
     public function __construct(private NameProbe $names)
     {
     }
@@ -29,9 +32,9 @@ final readonly class AskedAgain
      * @param  Collection<int, NameCheck>  $checks  with their boxes, longest not asked first
      * @return int how many were asked
      */
-    public function ask(Collection $checks): int
+    public function ask(Collection $checks, float $seconds = self::BUDGET): int
     {
-        $until = microtime(true) + self::BUDGET;
+        $until = microtime(true) + $seconds;
         $asked = 0;
         foreach ($checks as $check) {
             $expected = NameExpected::tryFrom((string) $check->expected);

@@ -10,6 +10,7 @@ use App\Upkeep\FetchReport;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldBeUnique;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Database\Eloquent\Builder;
 
 /** Fetches reports of boxes that are to be fetched from, once a day each; some at a time, so that no round is long. */
 final class FetchReports implements ShouldBeUnique, ShouldQueue
@@ -23,13 +24,26 @@ final class FetchReports implements ShouldBeUnique, ShouldQueue
 
     public int $tries = 1;
 
+    /** @param  ?int  $box  the one that somebody asked for, due or not; else all that are due */
+    public function __construct(private readonly ?int $box = null)
+    {
+    }
+
+    public function uniqueId(): string
+    {
+        return (string) $this->box;
+    }
+
     public function handle(FetchReport $fetch): void
     {
         $until = microtime(true) + self::BUDGET;
         $boxes = Box::query()
             ->standing()
-            ->whereNotNull('fetched_at')
-            ->where('fetched_at', '<', now()->subDay())
+            ->when(
+                $this->box === null,
+                fn (Builder $due) => $due->where('fetched_at', '<', now()->subDay()),
+                fn (Builder $one) => $one->whereKey($this->box),
+            )
             ->orderBy('fetched_at')
             ->limit(20)
             ->get();
@@ -42,7 +56,11 @@ final class FetchReports implements ShouldBeUnique, ShouldQueue
                 $box->update(['fetched_at' => now(), 'fetch_wrong' => null]);
             } catch (NotFetched $why) {
                 // It is tried again tomorrow, and its page says why it was not fetched today.
-                $box->update(['fetched_at' => now(), 'fetch_wrong' => mb_substr($why->getMessage(), 0, 200)]);
+                $box->update(
+                    ['fetch_wrong' => mb_substr($why->getMessage(), 0, 200)] +
+                        // One that was never fetched is not fetched every day before it went well once.
+                        ($box->fetched_at === null ? [] : ['fetched_at' => now()]),
+                );
             }
         }
     }

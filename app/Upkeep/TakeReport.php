@@ -101,7 +101,7 @@ final readonly class TakeReport
         }
         // That it is up to date is what it shows, not a click.
         if (
-            $report->pending === [] &&
+            $report->isUpToDate() &&
             ($box->updated_system_at === null || $box->updated_system_at->lt(now()->subHour()))
         ) {
             $box->update(['updated_system_at' => now()]);
@@ -147,7 +147,7 @@ final readonly class TakeReport
             $now->uptimeSeconds < $before->uptimeSeconds
                 ? 'was started again'
                 : null,
-            $before->pending !== null && $before->pending !== [] && $now->pending === []
+            $before->pending !== null && $before->pending !== [] && $now->isUpToDate()
                 ? 'is up to date'
                 : null,
         ]);

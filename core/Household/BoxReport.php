@@ -19,6 +19,7 @@ final readonly class BoxReport implements JsonSerializable
      * @param  ?string  $codename  "bookworm"
      * @param  ?bool  $synchronised  its clock
      * @param  ?bool  $restart  it wants to be started again
+     * @param  ?int  $listsAt  when its lists of packages were fetched last, in Unix seconds by its own clock
      * @param  ?list<string>  $pending  packages that could be upgraded
      * @param  ?list<string>  $security  those of them that mend something
      * @param  ?list<string>  $failed  units that failed
@@ -56,6 +57,7 @@ final readonly class BoxReport implements JsonSerializable
         public ?float $celsius = null,
         public ?bool $undervoltage = null,
         public ?bool $throttled = null,
+        public ?int $listsAt = null,
     ) {
     }
 
@@ -111,7 +113,24 @@ final readonly class BoxReport implements JsonSerializable
             is_numeric($kept['celsius'] ?? null) ? (float) $kept['celsius'] : null,
             $is('undervoltage'),
             $is('throttled'),
+            $number('listsAt'),
         );
+    }
+
+    /** Days since its lists of packages were fetched, when it made the report; null where it did not tell. */
+    public function listDays(): ?int
+    {
+        return $this->listsAt === null || $this->madeAt === null
+            ? null
+            : max(0, intdiv($this->madeAt - $this->listsAt, 86_400));
+    }
+
+    /** Nothing waits, by lists that are not older than two days: nothing by old ones says nothing. */
+    public function isUpToDate(): bool
+    {
+        $days = $this->listDays();
+
+        return $this->pending === [] && $days !== null && $days <= 2;
     }
 
     /** @return array<string, mixed> */

@@ -22,20 +22,21 @@ final readonly class AlikeSaid
     {
         $ends = $conflicts = [];
         preg_match_all(
-            '/^\s*(?:alike (\d{1,9}) ([0-9a-f]{64})|conflict (\d{1,15}) (\.\/.{1,400}?))[ \t]*\r?$/mu',
+            '/^\s*(?:alike (\d{1,9}) ([0-9a-f]{64}) (\S.{0,400}?)|conflict (\d{1,15}) (\.\/.{1,400}?))[ \t]*\r?$/mu',
             mb_scrub($text),
             $lines,
             PREG_SET_ORDER | PREG_UNMATCHED_AS_NULL,
         );
-        foreach ($lines as [, $files, $sum, $bytes, $path]) {
+        foreach ($lines as [, $files, $sum, $end, $bytes, $path]) {
             if ($sum !== null) {
-                $ends[] = ['files' => (int) $files, 'sum' => $sum];
+                // The same end told twice is one end; its later word counts.
+                $ends[(string) $end] = ['files' => (int) $files, 'sum' => $sum];
             } elseif ($path !== null && count($conflicts) < self::MOST) {
                 $conflicts[$path] = (int) $bytes;
             }
         }
 
-        return new self($ends, $conflicts);
+        return new self(array_values($ends), $conflicts);
     }
 
     /** Whether both ends hold the same; null where not both were told. */

@@ -30,7 +30,7 @@ final class AlikeScript
         # A file whose name says so is one that both sides had changed.
         grep -i conflict "\$list" | sed 's/^/conflict /'
         sum=\$(grep -vi conflict "\$list" | { sha256sum 2>/dev/null || shasum -a 256; } | cut -c 1-64)
-        printf 'alike %s %s\\n' "\$(grep -vic conflict "\$list")" "\$sum"
+        printf 'alike %s %s %s\\n' "\$(grep -vic conflict "\$list")" "\$sum" "\$(uname -n):\$PWD"
 
         SH;
     }

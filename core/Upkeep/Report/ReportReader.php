@@ -68,6 +68,7 @@ final readonly class ReportReader
                 'no' => false,
                 default => null,
             },
+            listsAt: self::latest($parts['lists'] ?? ''),
             pending: $updates === null
                 ? null
                 : self::names($updates, fn (PackageChange $one): string => $one->package),
@@ -253,6 +254,20 @@ final readonly class ReportReader
     private static function isAsked(string $part): bool
     {
         return preg_match('/^#asked$/m', $part) === 1;
+    }
+
+    /** The latest of some moments in Unix seconds; null where none stands there. */
+    private static function latest(string $text): ?int
+    {
+        $moments = array_filter(
+            array_map(
+                fn (string $line): ?int => self::number(trim($line), 32_503_680_000),
+                explode("\n", $text),
+            ),
+            fn (?int $one): bool => $one !== null,
+        );
+
+        return $moments === [] ? null : max($moments);
     }
 
     private static function kibi(string $text): ?int

@@ -21,6 +21,7 @@ final class ReportScript
         'uptime',
         'clock',
         'restart',
+        'lists',
         'updates',
         'fill',
         'mounts',
@@ -64,6 +65,9 @@ final class ReportScript
         has timedatectl && soon timedatectl show --property=NTPSynchronized
         part restart
         if [ -e /run/reboot-required ]; then echo yes; elif [ -d /run ]; then echo no; fi
+        part lists
+        # Without fresh lists nothing waits, and that says nothing.
+        has apt && stat -c %Y /var/lib/apt/periodic/update-success-stamp /var/lib/apt/lists /var/lib/apt/lists/partial 2>/dev/null
         part updates
         has apt && soon apt list --upgradable
         part fill

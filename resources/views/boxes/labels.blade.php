@@ -7,15 +7,11 @@
     </form>
     <div class="labels-around" tabindex="0" role="region" aria-label="Sheets of labels, may be scrolled">
         @foreach ($sheets as $sheet)
-            <svg class="labels" viewBox="0 0 210 297" role="img" aria-label="Sheet {{ $loop->iteration }}: {{ collect($sheet)->filter()->map(fn($one) => $one[0])->implode(', ') }}">
-                @foreach ($sheet as $i => $label)
-                    @if ($label !== null)
-                        @php($x = $size->left() + ($i % $size->columns()) * $size->width())
-                        @php($y = $size->top() + intdiv($i, $size->columns()) * $size->height())
-                        <rect class="l-cut" x="{{ round($x, 2) }}" y="{{ round($y, 2) }}" width="{{ $size->width() }}" height="{{ $size->height() }}" rx="1.5" />
-                        <text class="l-name" x="{{ round($x + 3, 2) }}" y="{{ round($y + $size->height() / 2 - 0.5, 2) }}" font-size="{{ round(min(7, 1.6 * ($size->width() - 6) / max(6, mb_strlen($label[0]))), 2) }}">{{ $label[0] }}</text>
-                        <text class="l-line" x="{{ round($x + 3, 2) }}" y="{{ round($y + $size->height() / 2 + 4.5, 2) }}" font-size="{{ round(min(3.4, 1.7 * ($size->width() - 6) / max(8, mb_strlen($label[1]))), 2) }}">{{ $label[1] }}</text>
-                    @endif
+            <svg class="labels" viewBox="0 0 210 297" role="img" aria-label="Sheet {{ $loop->iteration }}: {{ implode(', ', array_column($sheet, 'name')) }}">
+                @foreach ($sheet as $label)
+                    <rect class="l-cut" x="{{ $label['x'] }}" y="{{ $label['y'] }}" width="{{ $size->width() }}" height="{{ $size->height() }}" rx="1.5" />
+                    <text class="l-name" x="{{ $label['text'] }}" y="{{ $label['nameY'] }}" font-size="{{ $label['nameSize'] }}">{{ $label['name'] }}</text>
+                    <text class="l-line" x="{{ $label['text'] }}" y="{{ $label['lineY'] }}" font-size="{{ $label['lineSize'] }}">{{ $label['line'] }}</text>
                 @endforeach
             </svg>
         @endforeach

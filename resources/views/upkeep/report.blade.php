@@ -36,7 +36,7 @@
                     <dt>System</dt><dd>{{ $r->release ?? 'not told' }}</dd>
                     <dt>Kernel</dt><dd class="mono">{{ $r->kernel ?? 'not told' }}</dd>
                     <dt>Up for</dt><dd>{{ $or($r->uptimeSeconds, (string) Burrow\Quantity\Duration::seconds($r->uptimeSeconds ?? 0)) }}{{ $r->restart === true ? ', and wants to be started again' : '' }}</dd>
-                    <dt>Updates</dt><dd>@if ($r->pending === null)not told @else @mark($r->security === [] ? 'fine' : 'warn') {{ $r->pending === [] ? 'none wait' : count($r->pending) . ' wait, ' . count($r->security ?? []) . ' mend holes' }}@endif</dd>
+                    <dt>Updates</dt><dd>@if ($r->pending === null)not told @else @mark($r->security !== [] ? 'warn' : ($r->pending !== [] || $r->isUpToDate() ? 'fine' : 'note')) {{ $r->pending === [] ? 'none wait' : count($r->pending) . ' wait, ' . count($r->security ?? []) . ' mend holes' }}{{ $r->listDays() === null ? '; how old its lists are it did not tell' : ($r->listDays() > 2 ? ', by lists of ' . $r->listDays() . ' days ago: sudo apt-get update' : '') }}@endif</dd>
                     <dt>Clock</dt><dd>{{ $or($r->synchronised, $r->synchronised ? 'kept by a time server' : 'by itself') }}</dd>
                     <dt>Memory</dt><dd>{{ $r->memoryBytes === null ? 'not told' : $bytes($r->availableBytes) . ' free of ' . $bytes($r->memoryBytes) }}</dd>
                     <dt>Warm</dt><dd>{{ $or($r->celsius, round($r->celsius ?? 0, 1) . ' °C') }}</dd>

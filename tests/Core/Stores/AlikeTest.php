@@ -15,11 +15,22 @@ function papers(mixed ...$with): FolderPair
     $now = new DateTimeImmutable(THREE_O_CLOCK);
 
     return new FolderPair(
-        ...['id' => 1, 'box' => 'larder', 'folder' => '/srv/papers', 'peer' => 'desk', 'inStep' => $now, ...$with],
+        ...[
+            'id' => 1,
+            'box' => 'larder',
+            'folder' => '/srv/papers',
+            'peer' => 'desk',
+            'inStep' => $now,
+            ...$with,
+        ],
     );
 }
 
-test('what is said of a folder that is kept alike', function (array $with, bool $copied, array $expected): void {
+test('what is said of a folder that is kept alike', function (
+    array $with,
+    bool $copied,
+    array $expected,
+): void {
     $told = ['pairs' => [papers(...$with)]] + ($copied ? [] : ['copyings' => []]);
     $house = household([dweller('larder')], told: $told);
     $found = [];
@@ -42,11 +53,7 @@ test('what is said of a folder that is kept alike', function (array $with, bool 
         true,
         ['stores.alike_differs' => 'warn'],
     ],
-    'in step again' => [
-        ['differed' => new DateTimeImmutable('2026-11-21')],
-        true,
-        [],
-    ],
+    'in step again' => [['differed' => new DateTimeImmutable('2026-11-21')], true, []],
     'conflicts, and nothing kept' => [
         ['conflicts' => 2, 'keepsDays' => 0],
         true,
@@ -57,8 +64,8 @@ test('what is said of a folder that is kept alike', function (array $with, bool 
 test('both ends are read from one paste; what is no line of theirs is passed over', function (): void {
     $sum = str_repeat('ab', 32);
     $said = AlikeSaid::of(
-        "warden@larder:~$ sh look\r\nconflict 120 ./seeds (conflict).txt\r\nalike 3 {$sum}\r\n".
-            "desk:~ % sh look\nconflict 120 ./seeds (conflict).txt\nconflict x ./no\nalike 4 {$sum}0\nalike 3 {$sum}\n",
+        "warden@larder:~$ sh look\r\nconflict 120 ./seeds (conflict).txt\r\nalike 3 {$sum} larder:/srv/papers\r\n".
+            "desk:~ % sh look\nconflict 120 ./seeds (conflict).txt\nconflict x ./no\nalike 4 {$sum}0 x\nalike 3 {$sum} desk:/home/papers\n",
     );
     expect($said->isAlike())
         ->toBeTrue()
@@ -66,11 +73,14 @@ test('both ends are read from one paste; what is no line of theirs is passed ove
         ->toHaveCount(2)
         ->and($said->conflicts)
         ->toBe(['./seeds (conflict).txt' => 120])
-        ->and(AlikeSaid::of("alike 3 {$sum}")->isAlike())
+        ->and(AlikeSaid::of("alike 3 {$sum} larder:/a")->isAlike())
+        ->toBeNull()
+        // One end that was pasted twice is one end.
+        ->and(AlikeSaid::of("alike 3 {$sum} larder:/a\nalike 3 {$sum} larder:/a")->isAlike())
         ->toBeNull()
         ->and(AlikeSaid::of('a kettle')->isEmpty())
         ->toBeTrue()
-        ->and(AlikeSaid::of("alike 3 {$sum}\nalike 3 ".str_repeat('cd', 32))->isAlike())
+        ->and(AlikeSaid::of("alike 3 {$sum} a:/a\nalike 3 ".str_repeat('cd', 32).' b:/a')->isAlike())
         ->toBeFalse();
 });
 

@@ -26,6 +26,7 @@ function reportText(array $with = []): string
         'uptime' => '86400.12',
         'clock' => 'NTPSynchronized=yes',
         'restart' => 'no',
+        'lists' => "1795600000\n1795000000",
         'updates' => "Listing...\nopenssl/stable-security 3.0.15-1~deb12u1 arm64 [upgradable from: 3.0.14-1~deb12u2]\nnano/stable 7.2-1+deb12u1 arm64 [upgradable from: 7.2-1]",
         'fill' => "Filesystem 1024-blocks Used Available Capacity Mounted on\n/dev/root 30000000 6000000 22000000 22% /\n/dev/sda1 3900000000 1000000000 2700000000 28% /srv/store\ntmpfs 400000 0 400000 0% /run",
         'mounts' => "/dev/root / ext4 rw 0 0\n/dev/sda1 /srv/store ext4 rw,noatime 0 0",
@@ -288,3 +289,16 @@ test('a unit that would break is not written', function (): void {
         ->and(ReportScript::text("podman'; reboot"))
         ->toContain("'podman'\\''; reboot'");
 });
+
+test('nothing that waits by old lists is not up to date', function (
+    string $lists,
+    string $updates,
+    bool $is,
+): void {
+    expect(readReport(reportText(['lists' => $lists, 'updates' => $updates]))->isUpToDate())->toBe($is);
+})->with([
+    'fresh lists, nothing waits' => ['1795600000', 'Listing...', true],
+    'fresh lists, one waits' => ['1795600000', 'nano/stable 2 arm64 [upgradable from: 1]', false],
+    'lists of three days ago' => ['1795350000', 'Listing...', false],
+    'nobody told how old they are' => ['', 'Listing...', false],
+]);

@@ -29,16 +29,26 @@ test('a folder is written down, looked at from both ends, and told', function ()
     $pair = FolderPair::query()->sole();
     $sum = str_repeat('ab', 32);
     $this->followingRedirects()
-        ->post("/stores/alike/{$pair->id}", ['pasted' => "conflict 5 ./a (conflict)\nalike 7 {$sum}"])
+        ->post("/stores/alike/{$pair->id}", [
+            'pasted' => "conflict 5 ./a (conflict)\nalike 7 {$sum} larder:/a",
+        ])
         ->assertSee('One end was looked at; paste what the other says, too.')
         ->assertSee("alike 7 {$sum}");
-    expect($pair->refresh()->in_step_at)->toBeNull()->and($pair->conflicts)->toBe(1);
+    expect($pair->refresh()->in_step_at)
+        ->toBeNull()
+        ->and($pair->conflicts)
+        ->toBe(1);
     $this->followingRedirects()
-        ->post("/stores/alike/{$pair->id}", ['pasted' => "alike 7 {$sum}\nalike 7 {$sum}"])
+        ->post("/stores/alike/{$pair->id}", ['pasted' => "alike 7 {$sum} larder:/a\nalike 7 {$sum} desk:/a"])
         ->assertSee('Both ends hold the same 7 files.');
-    expect($pair->refresh()->in_step_at)->not->toBeNull()->and($pair->conflicts)->toBe(0);
+    expect($pair->refresh()->in_step_at)
+        ->not->toBeNull()
+        ->and($pair->conflicts)
+        ->toBe(0);
     $this->followingRedirects()
-        ->post("/stores/alike/{$pair->id}", ['pasted' => "alike 7 {$sum}\nalike 6 ".str_repeat('c', 64)])
+        ->post("/stores/alike/{$pair->id}", [
+            'pasted' => "alike 7 {$sum} larder:/a\nalike 6 ".str_repeat('c', 64).' desk:/a',
+        ])
         ->assertSee('The ends do not hold the same: 7 and 6 files.')
         ->assertSee('did not hold the same on');
     expect(JournalEntry::query()->where('kind', 'alike')->count())->toBe(3);
@@ -72,25 +82,31 @@ test('a text without the line keeps what was pasted', function (): void {
 
 test('what comes by itself is worked out in the address, and told at its field', function (): void {
     $this->asGuest()
-        ->get('/stores/growth?room=100&picture=3&every=30&lit=14&lapse_days=90&megabits=0&changed=0&queries=0')
+        ->get(
+            '/stores/growth?room=100&picture=3&every=30&lit=14&lapse_days=90&megabits=0&changed=0&queries=0',
+        )
         ->assertSee('The disk is full after 20 days.');
-    $this->get('/stores/growth?room=1000&picture=3&every=30&lit=14&lapse_days=90&megabits=0&changed=0')
-        ->assertSee('It fits.');
+    $this->get(
+        '/stores/growth?room=1000&picture=3&every=30&lit=14&lapse_days=90&megabits=0&changed=0',
+    )->assertSee('It fits.');
     $this->get('/stores/growth?every=0&moving=25')
         ->assertSee('What comes by itself fills a disk by itself.')
         ->assertSee('value="25"', false);
 });
 
 test('the register has the warranty of a disk, and how it is', function (): void {
-    $this->larder->getConnection()->table('health_samples')->insert([
-        'box_id' => $this->larder->id,
-        'serial' => 'SEED0099',
-        'model' => 'store drive',
-        'passed' => 1,
-        'hours' => 20_500,
-        'reallocated' => 8,
-        'taken_at' => now(),
-    ]);
+    $this->larder
+        ->getConnection()
+        ->table('health_samples')
+        ->insert([
+            'box_id' => $this->larder->id,
+            'serial' => 'SEED0099',
+            'model' => 'store drive',
+            'passed' => 1,
+            'hours' => 20_500,
+            'reallocated' => 8,
+            'taken_at' => now(),
+        ]);
     $disk = [
         'label' => 'S9',
         'kind' => 'drive',
@@ -110,7 +126,9 @@ test('the register has the warranty of a disk, and how it is', function (): void
         ->assertSee('20 500 h')
         ->assertSee('8 bad sectors')
         ->assertSee('warranty until');
-    expect(Medium::query()->where('label', 'S9')->firstOrFail()->warranty_until->format('Y-m-d'))->toBe($until);
+    expect(Medium::query()->where('label', 'S9')->firstOrFail()->warranty_until->format('Y-m-d'))->toBe(
+        $until,
+    );
     $this->get('/stores')->assertSee("is under warranty until {$until}");
 });
 

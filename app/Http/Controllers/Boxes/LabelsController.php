@@ -31,7 +31,10 @@ final class LabelsController
             'size' => $size,
             'skip' => $skip,
             'count' => count($labels),
-            'sheets' => Labels::sheets($labels, $size, $skip),
+            'sheets' => array_map(
+                fn (array $sheet): array => Labels::placed($sheet, $size),
+                Labels::sheets($labels, $size, $skip),
+            ),
         ]);
     }
 }

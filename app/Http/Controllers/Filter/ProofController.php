@@ -87,6 +87,7 @@ final class ProofController
                 ->orderBy('asked_at')
                 ->limit(4 * self::NAMES)
                 ->get(),
+            AskedAgain::WAITED,
         );
 
         return redirect()

@@ -63,7 +63,9 @@ final class AlikeController
             "{$typed->folder} of {$pair->box->called()} is kept alike with {$typed->peer}.",
         );
 
-        return redirect()->route('alike')->with('told', 'It is written down. Now look whether both ends hold the same.');
+        return redirect()
+            ->route('alike')
+            ->with('told', 'It is written down. Now look whether both ends hold the same.');
     }
 
     /** What the look at both ends said. */
@@ -79,7 +81,7 @@ final class AlikeController
         }
         $alike = $said->isAlike();
         $pair->update(
-            ['conflicts' => count($said->conflicts)] +
+            ($alike === null && $said->conflicts === [] ? [] : ['conflicts' => count($said->conflicts)]) +
                 match ($alike) {
                     true => ['in_step_at' => now(), 'differed_at' => null],
                     false => ['differed_at' => now()],
@@ -96,7 +98,9 @@ final class AlikeController
         }
 
         return $back
-            ->withInput($alike === null ? ['pasted' => mb_substr($pasted, 0, 20_000), 'looked' => $pair->id] : [])
+            ->withInput(
+                $alike === null ? ['pasted' => mb_substr($pasted, 0, 20_000), 'looked' => $pair->id] : [],
+            )
             ->with('told', ucfirst($words).'.')
             ->with(
                 'conflicts',
@@ -115,7 +119,10 @@ final class AlikeController
 
         return redirect()
             ->route('alike')
-            ->with('told', 'It is out of the record. The programs on both machines go on until they are told.');
+            ->with(
+                'told',
+                'It is out of the record. The programs on both machines go on until they are told.',
+            );
     }
 
     /**

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Upkeep;
 
+use App\Jobs\FetchReports;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Report;
 use App\Models\Service;
 use App\Models\Telling;
-use App\Probe\NotFetched;
-use App\Upkeep\FetchReport;
 use App\Upkeep\ReportKey;
 use App\Upkeep\Taken;
 use App\Upkeep\TakeReport;
@@ -114,7 +113,7 @@ final class ReportController
     }
 
     /** Fetches it now by remote login, and each day from now on; or no longer. */
-    public function fetch(Request $request, Box $box, FetchReport $fetch): RedirectResponse
+    public function fetch(Request $request, Box $box): RedirectResponse
     {
         $back = redirect()->to(route('box.report', $box).'#fetched');
         if ($request->boolean('away')) {
@@ -123,21 +122,15 @@ final class ReportController
 
             return $back->with('told', 'It is fetched no more; take the key off the box as well.');
         }
-        try {
-            $taken = $fetch->fetch($box);
-            $box->update(['fetched_at' => now(), 'fetch_wrong' => null]);
-            JournalEntry::write(
-                $box,
-                'report',
-                "The report of {$box->called()} was fetched, and is each day from now on.",
-            );
+        JournalEntry::write(
+            $box,
+            'report',
+            "The report of {$box->called()} is fetched, and each day from now on.",
+        );
+        // A box that takes its time is waited for in the queue, and by nobody who opens a page.
+        dispatch(new FetchReports($box->id));
 
-            return $back->with('told', 'Fetched. '.$taken->words());
-        } catch (NotFetched $why) {
-            $box->update(['fetch_wrong' => mb_substr($why->getMessage(), 0, 200)]);
-
-            return $back->with('told', 'It was not fetched.');
-        }
+        return $back->with('told', 'It is being fetched; look again in a moment.');
     }
 
     /** A difference is answered: it is so, it is put right, or it is left alone until later. */
