@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Models\Box;
+use App\Models\JournalEntry;
 use App\Probe\NotFetched;
 use App\Upkeep\FetchReport;
 use Illuminate\Bus\Queueable;
@@ -53,6 +54,10 @@ final class FetchReports implements ShouldBeUnique, ShouldQueue
             }
             try {
                 $fetch->fetch($box->load('network'));
+                if ($box->fetched_at === null) {
+                    $text = "The report of {$box->called()} was fetched, and is each day from now on.";
+                    JournalEntry::write($box, 'report', $text, 'the burrow itself');
+                }
                 $box->update(['fetched_at' => now(), 'fetch_wrong' => null]);
             } catch (NotFetched $why) {
                 // It is tried again tomorrow, and its page says why it was not fetched today.

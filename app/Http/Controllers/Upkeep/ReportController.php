@@ -122,11 +122,6 @@ final class ReportController
 
             return $back->with('told', 'It is fetched no more; take the key off the box as well.');
         }
-        JournalEntry::write(
-            $box,
-            'report',
-            "The report of {$box->called()} is fetched, and each day from now on.",
-        );
         // A box that takes its time is waited for in the queue, and by nobody who opens a page.
         dispatch(new FetchReports($box->id));
 
