@@ -73,6 +73,13 @@ class AppServiceProvider extends ServiceProvider
             'longest',
             fn (string $name): string => "<?php echo \\App\\House\\Fields::maxlength({$name}); ?>",
         );
+        // An answer that may not outlive its request stands in place of the page: reload and Back then show the page
+        // before, and never ask to send anything again. Without htmx the form is posted as any other.
+        Blade::directive(
+            'inPlace',
+            fn (string $to): string => "hx-post=\"<?php echo e({$to}); ?>\" hx-target=\"#main\" hx-select=\"#main\" ".
+                'hx-swap="outerHTML show:window:top" data-in-place',
+        );
         Blade::directive('ago', fn (string $at): string => "<?php echo \\App\\View\\Plain::ago({$at}); ?>");
         Session::extend(
             'logins',

@@ -99,7 +99,7 @@
   };
 
   // What is typed as a secret can be looked at before it goes anywhere.
-  document.querySelectorAll('input[type=password][data-show]').forEach((input) => {
+  const showable = (root) => root.querySelectorAll('input[type=password][data-show]').forEach((input) => {
     const button = document.createElement('button');
     button.type = 'button';
     button.className = 'plain show';
@@ -112,6 +112,21 @@
     });
     input.after(button);
   });
+  showable(document);
+
+  // An answer that came in place of the page: its fields are made ready, and the first that is wrong has the focus.
+  document.addEventListener('htmx:afterSwap', (event) => {
+    const main = event.target;
+    if (main.id !== 'main') { return; }
+    showable(main);
+    main.tabIndex = -1;
+    (main.querySelector('[aria-invalid=true]') || main).focus();
+  });
+  // Whatever else came back (a lost login, too much at once) is a page of its own, and is shown as one.
+  ['htmx:responseError', 'htmx:sendError'].forEach((kind) => document.addEventListener(kind, (event) => {
+    const form = event.detail.elt;
+    if (form && form.matches('form[data-in-place]')) { form.submit(); }
+  }));
 
   // Countdowns carry the moment they end and are worked out from it, so a reload changes nothing.
   const title = document.title;

@@ -41,7 +41,7 @@
                 account whose memory it is: with administrator rights it is the administrator's, not yours. If nothing of that happened, stop and look who answers.</p>
         @endif
     @endif
-    <form class="sheet after" method="post" action="{{ route('addresses.known.judge') }}">
+    <form class="sheet after" method="post" action="{{ route('addresses.known.judge') }}" @inPlace(route('addresses.known.judge'))>
         @csrf
         <div class="field-set">
             <label for="known">The file</label>

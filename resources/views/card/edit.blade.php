@@ -1,6 +1,6 @@
 <x-page :title="'Card for ' . $box->name" place="boxes" script="card">
     <x-way at="card" />
-    <form method="post" action="{{ route('box.card.make', $box) }}" autocomplete="off" data-keep="card-{{ $box->id }}" @if ($findings->count() === 0) data-fresh @endif>
+    <form method="post" action="{{ route('box.card.make', $box) }}" @inPlace(route('box.card.make', $box)) autocomplete="off" data-keep="card-{{ $box->id }}" @if ($findings->count() === 0) data-fresh @endif>
         @csrf
         <div class="two">
             <section class="sheet">

@@ -55,7 +55,7 @@
                     userconf.txt, wpa_supplicant.conf, or an image's own.</x-empty>
             @endif
         </div>
-        <form class="sheet" method="post" action="{{ route('lint.card') }}" enctype="multipart/form-data">
+        <form class="sheet" method="post" action="{{ route('lint.card') }}" @inPlace(route('lint.card')) enctype="multipart/form-data" hx-encoding="multipart/form-data">
             @csrf
             <h2>The card's files</h2>
             <div class="field-set" data-drop><label for="card">Files or a zip of them</label><input class="in" id="card" type="file" name="card[]" multiple>

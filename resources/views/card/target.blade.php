@@ -30,7 +30,7 @@
             @if ($target->commands !== [])
                 <x-boot-partition />
             @endif
-            <form class="sheet" method="post" action="{{ route('target.judge') }}">
+            <form class="sheet" method="post" action="{{ route('target.judge') }}" @inPlace(route('target.judge'))>
                 @csrf
                 @if ($box !== null)
                     <input type="hidden" name="box" value="{{ $box->id }}">

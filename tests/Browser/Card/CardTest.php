@@ -148,3 +148,32 @@ test('a whole folder is taken, without its kernels', function (): void {
     $chrome->until(fn (): bool => str_contains($chrome->text(), '“ssh.txt” is not the file “ssh”.'));
     expect($chrome->complaints())->toBe([]);
 });
+
+test('no page of a card asks to send anything again: reload and Back show the page before', function (): void {
+    resetDemo();
+    $chrome = (new Chrome(base()))->login()->go('/card/target')->go('/card/lint');
+    $folder = scratch();
+    file_put_contents("{$folder}/ssh.txt", '');
+    $chrome->find('#card')->sendKeys("{$folder}/ssh.txt");
+    $chrome->press('Look it over');
+    $chrome->until(fn (): bool => ! str_contains($chrome->text(), 'A wrong character costs an evening'));
+    expect($chrome->text())->toContain('ssh.txt')->and($chrome->driver->getCurrentURL())->toBe(base().'/card/lint');
+    $chrome->driver->navigate()->refresh();
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'A wrong character costs an evening'));
+    $chrome->driver->navigate()->back();
+    $chrome->until(fn (): bool => $chrome->driver->getCurrentURL() === base().'/card/target');
+    // A wrong field has the focus, and what was typed stays.
+    $chrome->driver->executeScript("document.getElementById('before').value = 'nothing of the kind'");
+    $chrome->driver->executeScript("document.getElementById('after').value = 'nothing either'");
+    $chrome->driver->executeScript("document.querySelector('form[data-in-place]').requestSubmit()");
+    $chrome->until(fn (): bool => $chrome->has('#main [aria-invalid=true], #main .slim'));
+    expect($chrome->driver->executeScript("return document.getElementById('before').value"))
+        ->toBe('nothing of the kind')
+        ->and($chrome->complaints())
+        ->toBe([]);
+    // A login that ended meanwhile is not a form that does nothing.
+    $chrome->driver->manage()->deleteAllCookies();
+    $chrome->driver->executeScript("document.querySelector('form[data-in-place]').requestSubmit()");
+    $chrome->until(fn (): bool => ! $chrome->has('form[data-in-place]'));
+    expect(strlen($chrome->text()))->toBeGreaterThan(40);
+});
