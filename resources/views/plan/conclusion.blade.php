@@ -2,15 +2,6 @@
     @foreach ($choices->toArray() as $name => $value)
         <input type="hidden" name="{{ $name }}" value="{{ $value }}" form="keep">
     @endforeach
-    @if ($ways !== [] && $host === null && !$choices->onDesk())
-        <div class="ways">
-            <h3>Ways out</h3>
-            @foreach ($ways as $way)
-                <p><a href="{{ route('plan', $choices->taking($way)) }}">{{ $way->sentence() }}</a> <span
-                        class="soft">{{ $way->price($currency) }}{{ $way->leaves === [] ? '' : '; leaves: ' . lcfirst(implode(' ', $way->leaves)) }}</span></p>
-            @endforeach
-        </div>
-    @endif
     @if ($choices->onDesk())
         @foreach ($seat->findings as $finding)
             <x-slim :finding="$finding" />

@@ -12,6 +12,20 @@
                 @fragment('verdict')
                     <p class="say" id="verdict" aria-live="polite" @unless ($whole) hx-swap-oob="true" @endunless><b>{{ $choices->onDesk() ? $seat->verdict() : $answer->sentence() }}</b></p>
                 @endfragment
+                @fragment('ways')
+                    @php($out = $ways !== [] && $host === null && !$choices->onDesk())
+                    <div @class(['ways' => $out]) id="ways" @unless ($whole) hx-swap-oob="true" @endunless>
+                        @if ($out)
+                            <h2>Ways out</h2>
+                            <ul>
+                                @foreach ($ways as $way)
+                                    <li><a href="{{ route('plan', $choices->taking($way)) }}">{{ $way->sentence() }}</a> <span
+                                            class="soft">{{ $way->price($currency) }}{{ $way->leaves === [] ? '' : '; leaves: ' . lcfirst(implode(' ', $way->leaves)) }}</span></li>
+                                @endforeach
+                            </ul>
+                        @endif
+                    </div>
+                @endfragment
                 <div class="field-set">
                     @fragment('because')
                         <label for="because" id="because-label" @unless ($whole) hx-swap-oob="true" @endunless>{{ $seat->findings->blocks() ? 'Go on all the same, because' : 'Why this one, for later (may stay empty)' }}</label>

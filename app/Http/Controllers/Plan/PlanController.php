@@ -74,7 +74,7 @@ final class PlanController
             'variants' => Plan::query()->beside()->count(),
             'drawer' => $drawer,
             'currency' => Network::currency(),
-        ])->fragmentsIf(! $whole, ['answer', 'verdict', 'because', 'keep']);
+        ])->fragmentsIf(! $whole, ['answer', 'verdict', 'ways', 'because', 'keep']);
     }
 
     public function store(Request $request, Household $household, Deciding $deciding): RedirectResponse
