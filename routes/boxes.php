@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\Boxes\BoxController;
 use App\Http\Controllers\Boxes\LabelsController;
 use App\Http\Controllers\Boxes\PaperController;
+use App\Http\Controllers\Move\MoveController;
 use App\Http\Controllers\Move\PartsController;
 use App\Http\Controllers\Move\RebuildController;
 use App\Http\Controllers\Move\RetireController;
@@ -22,6 +23,8 @@ Route::middleware('auth')->group(function (): void {
 // Looking, for keepers alone.
 Route::middleware(['auth', 'shown-to-keepers'])->group(function (): void {
     Route::get('/boxes/{box}/lost', RebuildController::class)->name('box.lost');
+    Route::get('/boxes/{box}/move', [MoveController::class, 'show'])->name('box.move');
+    Route::get('/runs/{run}/back', [MoveController::class, 'way'])->name('run.back');
     Route::get('/boxes/{box}/parts', [PartsController::class, 'show'])->name('box.parts');
     Route::get('/boxes/{box}/retire', [RetireController::class, 'show'])->name('box.retire');
 });
@@ -30,6 +33,9 @@ Route::middleware(['auth', 'shown-to-keepers'])->group(function (): void {
 Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/boxes/{box}/fed', [BoxController::class, 'fed'])->name('box.fed');
     Route::post('/boxes/{box}/measured', [BoxController::class, 'measured'])->name('box.measured');
+    Route::post('/boxes/{box}/move', [MoveController::class, 'begin']);
+    Route::post('/boxes/{box}/from-desk', [MoveController::class, 'fromDesk'])->name('box.from-desk');
+    Route::post('/runs/{run}/back', [MoveController::class, 'back']);
     Route::post('/boxes/{box}/parts', [PartsController::class, 'keep'])->name('box.parts.keep');
     Route::post('/boxes/{box}/retire', [RetireController::class, 'retire']);
     Route::post('/boxes/{box}/take-back', [RetireController::class, 'takeBack'])->name('box.take-back');

@@ -57,7 +57,9 @@ final readonly class Moving
             : JournalEntry::write(
                 $box,
                 'unfinished',
-                "{$name}: ".$book->sentence().($book->missing() === null ? '' : " {$book->missing()->found}"),
+                "{$name}: ".
+                    $book->sentence().
+                    ($book->missing() === null ? '' : " {$book->missing()->found}"),
             );
     }
 
@@ -66,9 +68,12 @@ final readonly class Moving
     {
         $run->update(['finished_at' => now()]);
         $name = $run->learned['new_name'] ?? null;
-        if ($run->changes() === Change::Name && is_string($name)) {
+        if (in_array($run->changes(), [Change::Name, Change::Move], true) && is_string($name)) {
             JournalEntry::write($box, 'name', "{$box->called()} is called {$name} from now on.");
             $box->update(['name' => $name]);
+        }
+        if ($run->changes()?->moves()) {
+            (new TakeOver())->end($run);
         }
     }
 
@@ -89,7 +94,11 @@ final readonly class Moving
                 'purpose' => $port->purpose,
             ]);
             $service
-                ->fill(is_array($met) ? ['state' => $met['state'] ?? null, 'looked_at' => $met['at'] ?? null] : [])
+                ->fill(
+                    is_array($met)
+                        ? ['state' => $met['state'] ?? null, 'looked_at' => $met['at'] ?? null]
+                        : [],
+                )
                 ->save();
         }
         // A port that a step asked and no job names: it was met, so it is written down.

@@ -92,6 +92,7 @@ final readonly class RunBook
             Circumstance::Wireless->value => $box->link === LinkKind::Wireless->value,
             Circumstance::UsbCable->value => $box->link === LinkKind::UsbCable->value,
             Circumstance::ReadyMade->value => $this->catalogue->isReadyMade($box),
+            Circumstance::TakesName->value => is_string($this->run->learned['new_name'] ?? null),
         ]);
 
         return array_map(Circumstance::from(...), array_keys($so));
@@ -138,6 +139,9 @@ final readonly class RunBook
         return match ($this->run->changes()) {
             Change::Address => "{$name}: another address",
             Change::Name => "{$name}: another name",
+            Change::Move, Change::FromDesk => ($this->run->learnedText('from_name') ?? 'Another').
+                ($over ? ' moved to ' : ' moves to ').
+                $name,
             null => ($over ? 'Brought up: ' : 'Bringing up ').$name,
         };
     }
@@ -145,7 +149,9 @@ final readonly class RunBook
     /** Where the box is to answer: on record, or where this run brings it. */
     public function address(): ?Ipv4
     {
-        $new = $this->run->changes() === Change::Address ? $this->run->learned['new_address'] ?? null : null;
+        $new = in_array($this->run->changes(), [Change::Address, Change::Move], true)
+            ? $this->run->learned['new_address'] ?? null
+            : null;
 
         return Ipv4::tryParse(is_string($new) ? $new : (string) $this->run->box->address);
     }
@@ -269,6 +275,8 @@ final readonly class RunBook
             return match (true) {
                 $passed > 0 => "Unfinished: {$passed} of {$steps} steps were passed over.",
                 $this->withoutPlaybook() !== [] => "The common steps are over, and {$name} is not finished.",
+                $this->run->changes()?->moves() => "All {$steps} steps are over, and {$name} does what ".
+                    ($this->run->learnedText('from_name') ?? 'the other one').' did.',
                 $this->run->changes() !== null => "All {$steps} steps are over, and {$name} is where it belongs.",
                 default => "All {$steps} steps are over, and {$name} is in service.",
             };

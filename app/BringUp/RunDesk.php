@@ -31,8 +31,11 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class RunDesk
 {
-    public function __construct(private Playbooks $playbooks, private BenchClient $bench, private Intake $intake)
-    {
+    public function __construct(
+        private Playbooks $playbooks,
+        private BenchClient $bench,
+        private Intake $intake,
+    ) {
     }
 
     /** The box's run; begun when there is none or the last one is over. */
@@ -132,6 +135,42 @@ final readonly class RunDesk
     }
 
     /**
+     * What another box does, or a program on a desk computer, moves to this box, which stands. Nothing of the record
+     * changes before the box answered at the other one's address.
+     *
+     * @param  array<string, string>  $words  what the steps are told: from_name, holders, inventory …
+     */
+    public function moveTo(Box $box, Change $change, array $words): Run
+    {
+        return DB::transaction(function () use ($box, $change, $words): Run {
+            Box::query()->lockForUpdate()->findOrFail($box->id);
+            $existing = $box->run()->first();
+            if ($existing !== null && $existing->finished_at === null) {
+                throw new StepTold("Another run of {$box->called()} is under way. That one first.");
+            }
+            JournalEntry::write(
+                $box,
+                'run',
+                "What {$words['from_name']} does is to move to {$box->called()}.",
+            );
+
+            return $this->layOut(
+                Run::query()->create([
+                    'box_id' => $box->id,
+                    'adds' => [],
+                    'change' => $change->value,
+                    'learned' => [
+                        ...$box->on_bench ? $this->benchBefore() : [],
+                        'found' => (string) $box->address,
+                        'old_address' => (string) $box->address,
+                        ...$words,
+                    ],
+                ]),
+            );
+        });
+    }
+
+    /**
      * The run that ended unfinished goes on: what was passed over is open again, and steps that its playbook has now
      * join it.
      */
@@ -166,7 +205,11 @@ final readonly class RunDesk
             if (! $run->box->isInService() && $run->changes() === null) {
                 $run->box->update(['stage' => Stage::BringingUp]);
             }
-            JournalEntry::write($run->box, 'run', "{$run->box->called()}: what was left open was taken up again.");
+            JournalEntry::write(
+                $run->box,
+                'run',
+                "{$run->box->called()}: what was left open was taken up again.",
+            );
 
             return $run;
         });
@@ -355,6 +398,9 @@ final readonly class RunDesk
         if ($learned->pinned) {
             // It answered there, with its key: from now on that is where it is.
             $address = (string) (new RunBook($run, $this->playbooks))->address();
+            if ($run->changes() === Change::Move) {
+                (new TakeOver())->forth($run);
+            }
             $this->refuseIfHeld($box, 'address', $address);
             $box->address = $address;
             $box->pinned_at = now();

@@ -10,4 +10,16 @@ enum Change: string
     case Address = 're-address';
 
     case Name = 'rename';
+
+    /** What another box does moves to this one, with its address. */
+    case Move = 'move';
+
+    /** What a program on a desk computer does moves to this one. */
+    case FromDesk = 'from-desk';
+
+    /** Whether a run of it counts what there is before, and again afterwards. */
+    public function moves(): bool
+    {
+        return $this === self::Move || $this === self::FromDesk;
+    }
 }

@@ -9,6 +9,8 @@ use Burrow\BringUp\Kind\Hands\AskValues;
 use Burrow\BringUp\Kind\Hands\ByWord;
 use Burrow\BringUp\Kind\Hands\Choosing;
 use Burrow\BringUp\Kind\Hands\Claim;
+use Burrow\BringUp\Kind\Hands\Counted;
+use Burrow\BringUp\Kind\Hands\CountedAgain;
 use Burrow\BringUp\Kind\Hands\ShownOnce;
 use Burrow\BringUp\Kind\Looked\AskBack;
 use Burrow\BringUp\Kind\Looked\AskGreeting;
@@ -57,6 +59,8 @@ final class StepKinds
             // An opening of the router, to the port that the tunnel has.
             new Applied('opening', BenchHelp::Open, StepPlace::Router),
             new Choosing(),
+            new Counted(),
+            new CountedAgain(),
             // Typed; what was printed is read.
             new Command('desk', StepPlace::Desk),
             new Command('box', StepPlace::Box, BenchHelp::Type),
@@ -69,6 +73,8 @@ final class StepKinds
             new Command('attached', StepPlace::Box, BenchHelp::Type),
             new ExpectedError(),
             new Halt(),
+            // In a move it is the other box that is shut down.
+            new Command('halt-old', StepPlace::Desk, BenchHelp::OldOff),
             new Upgrade(),
             new WhichDisk(),
             new MakeFileSystem(),

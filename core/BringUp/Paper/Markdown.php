@@ -28,10 +28,14 @@ final readonly class Markdown
     {
         $step = $filled->step;
         $more = $step->more;
-        $lines = ["- [ ] **{$number}. {$this->line($filled->told($step->title))}** ({$step->place()->label()})"];
+        $lines = [
+            "- [ ] **{$number}. {$this->line($filled->told($step->title))}** ({$step->place()->label()})",
+        ];
         $lines[] = $this->line($filled->told($step->text));
         foreach ($more->asks as $asked) {
-            $lines[] = "{$this->line($asked->label)}: ______________ ({$this->line($filled->told($asked->why))})";
+            $lines[] = "{$this->line($asked->label)}: ______________ ({$this->line(
+                $filled->told($asked->why),
+            )})";
         }
         foreach ($more->answers as $answer) {
             $lines[] = $this->line(
@@ -57,6 +61,7 @@ final readonly class Markdown
                 'While you wait' => $step->meanwhile,
                 'When it takes longer' => $step->ifLonger,
                 'Careful' => $step->caution,
+                'Way back' => $more->back,
             ] as $label => $text
         ) {
             if ($text !== '') {

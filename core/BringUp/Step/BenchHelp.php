@@ -19,11 +19,15 @@ enum BenchHelp: string
     /** The router lets the step's port in, and the step is over. */
     case Open = 'open';
 
+    /** The board of the box that is moved away from loses its power, in order. The step stays open. */
+    case OldOff = 'old-off';
+
     public function label(): string
     {
         return match ($this) {
             self::Power => 'Power on the bench board',
             self::Type => 'Type it on the bench board',
+            self::OldOff => 'Shut the old bench board down',
             self::Open => 'Open it in the bench\'s router',
             self::Reserve => 'Enter it in the bench\'s router',
         };

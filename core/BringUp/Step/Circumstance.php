@@ -18,4 +18,7 @@ enum Circumstance: string
 
     /** Its image came with the job in it, and brings its own updates. */
     case ReadyMade = 'ready-made';
+
+    /** In a move: it is called afterwards as the other one was. */
+    case TakesName = 'takes-name';
 }

@@ -32,6 +32,8 @@ final readonly class Details
      * @param  string  $confirmed  month in which it was last gone through, as 2026-11
      * @param  bool  $repeatable  typing it twice does no harm
      * @param  bool  $starts  the box starts anew in its wait: what answers when is watched
+     * @param  string  $back  the way back from here to how it was before the run
+     * @param  ?int  $backSeconds  how long that takes; null where nobody has said
      * @param  ?int  $dueDays  days after which what it is about is due again; null when never
      */
     public function __construct(
@@ -55,6 +57,8 @@ final readonly class Details
         public bool $repeatable = true,
         public ?int $dueDays = null,
         public bool $starts = false,
+        public string $back = '',
+        public ?int $backSeconds = null,
     ) {
     }
 

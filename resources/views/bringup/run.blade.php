@@ -70,6 +70,10 @@
                 @if ($played->caution !== '')
                     <div class="finding">@mark('warn')<strong>Careful</strong>{{ $played->caution }}</div>
                 @endif
+                @if ($played->more->back !== '')
+                    <p class="hint"><b>Way back from here{{ $played->more->backSeconds === null ? '' : ($played->more->backSeconds === 0 ? ', no time' : ', ' . \Burrow\Quantity\Duration::seconds($played->more->backSeconds)) }}:</b>
+                        {{ $values->fillText($played->more->back) }}</p>
+                @endif
                 <div class="stack" aria-live="polite">
                     @foreach ($findings as $finding)
                         <div class="slim">@mark($finding['severity'])<span><span class="unseen">{{ $finding['severity'] }}: </span><b>{{ $finding['found'] }}</b>
@@ -136,6 +140,9 @@
                 <p>What was looked at on the way is in its record, with its time.
                     {{ $book->passedOver() > 0 ? 'What was passed over stays open on its page.' : '' }}</p>
                 <div class="row"><a class="act" href="{{ route('box', $run->box) }}" data-done>See its page</a><a class="ghost" href="/">Ground</a>
+                    @if ($way !== null)
+                        <a class="ghost" href="{{ route('run.back', $run) }}">The way back</a>
+                    @endif
                     @if ($book->passedOver() > 0)
                         <form method="post" action="{{ route('run.resume', $run) }}">@csrf<button class="ghost">Take up what was passed over</button></form>
                     @endif
@@ -175,6 +182,9 @@
                 </dl>
             </div>
             <p class="soft"><a href="{{ route('run.paper', $run) }}">All steps on paper</a></p>
+            @if ($way !== null)
+                <p class="soft"><a href="{{ route('run.back', $run) }}">Go back to {{ $run->learnedText('from_name') }}</a></p>
+            @endif
             @if ($run->box->on_bench)
                 <p class="soft">Its board stands on the <a href="/bench">bench</a>.</p>
             @endif

@@ -46,6 +46,7 @@ const PAGES = [
     '/stores/rights',
     '/boxes/2/paper',
     '/boxes/2/parts?board=flint',
+    '/boxes/2/move?to=4',
     '/boxes/labels',
     '/journal/compare',
     '/boxes/2/report',

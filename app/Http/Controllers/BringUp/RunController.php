@@ -10,11 +10,13 @@ use App\BringUp\Asker;
 use App\BringUp\RunBook;
 use App\BringUp\RunDesk;
 use App\BringUp\StepTold;
+use App\BringUp\TakeOver;
 use App\Catalogue\Playbooks;
 use App\Models\Box;
 use App\Models\Run;
 use App\Models\RunStep;
 use App\Models\StepDoubt;
+use Burrow\BringUp\Change;
 use Burrow\BringUp\Kind\Base\Pasted;
 use Burrow\BringUp\Paper\Markdown;
 use Burrow\BringUp\Paper\ShellScript;
@@ -87,6 +89,7 @@ final class RunController
                 ->limit(3)
                 ->get(),
             'benchIsThere' => $this->bench->isThere(),
+            'way' => $run->changes() === Change::Move && (new TakeOver())->canGoBack($run) ? $run : null,
         ]);
     }
 
@@ -234,6 +237,14 @@ final class RunController
                         'command' => $command,
                     ]),
                 ];
+            case BenchHelp::OldOff:
+                $this->bench->ask([
+                    'do' => 'power',
+                    'board' => 'box-'.$run->learnedText('from_box'),
+                    'on' => false,
+                ]);
+                session()->flash('told', 'The old bench board is off.');
+                break;
             case BenchHelp::Open:
                 $port = (int) ($book->values($played)->words['tunnel_port'] ?? 0);
                 $this->bench->ask([
