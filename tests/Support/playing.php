@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 use App\BringUp\RunBook;
 use App\Catalogue\Playbooks;
+use App\Models\Box;
 use App\Models\Run;
 use App\Models\RunStep;
 use Burrow\BringUp\Step\BenchHelp;
 use Burrow\BringUp\Step\Step;
 use Burrow\BringUp\Step\StepPlace;
+use Burrow\Household\Stage;
+use Tests\Bench\BenchProcess;
 
 // A person at the bench who plays a run's steps through the pages.
 
@@ -37,10 +40,13 @@ function givenAt(Step $step, array $pasted): array
 /** Plays one step as a person at the bench does; what the page says when it does not end. */
 function playStep(Run $run, RunStep $step, Step $played): string
 {
-    $act = fn (string $action, array $given = []) => test()->post("/runs/{$run->id}/steps/{$step->id}/{$action}", [
-        'version' => $step->refresh()->version,
-        ...$given,
-    ]);
+    $act = fn (string $action, array $given = []) => test()->post(
+        "/runs/{$run->id}/steps/{$step->id}/{$action}",
+        [
+            'version' => $step->refresh()->version,
+            ...$given,
+        ],
+    );
     $help = $played->kind->bench();
     $pasted = [];
     if ($help === BenchHelp::Power) {
@@ -51,7 +57,9 @@ function playStep(Run $run, RunStep $step, Step $played): string
         $act('type');
         $pasted = ['pasted' => session()->getOldInput('pasted') ?? ''];
         if ($played->more->lookIn !== '') {
-            $command = (new RunBook($run, app(Playbooks::class)))->values($played)->fill($played->more->lookIn);
+            $command = (new RunBook($run, app(Playbooks::class)))
+                ->values($played)
+                ->fill($played->more->lookIn);
             $pasted['pasted'] = app(App\Bench\BenchClient::class)->text('type', 'output', [
                 'board' => "box-{$run->box_id}",
                 'command' => $command,
@@ -72,4 +80,34 @@ function playStep(Run $run, RunStep $step, Step $played): string
         [$pasted, session('told'), $step->refresh()->findings],
         JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT,
     );
+}
+
+/** A box on the bench that is up at an address. */
+function upOnBench(BenchProcess $bench, string $name, string $address, string $mac): Box
+{
+    $box = newBox([
+        'name' => $name,
+        'address' => $address,
+        'mac' => $mac,
+        'user' => 'warden',
+        'on_bench' => true,
+        'stage' => Stage::InService,
+        'pinned_at' => now(),
+        'answered_at' => now(),
+        'asked_at' => now(),
+    ]);
+    $bench->ask([
+        'do' => 'insert',
+        'board' => "box-{$box->id}",
+        'mac' => $mac,
+        'class' => 'Flint',
+        'network_after' => 1,
+        'files' => (object) benchCard($name, ['parted']),
+    ]);
+    $bench->ask(['do' => 'reserve', 'mac' => $mac, 'address' => $address]);
+    $bench->ask(['do' => 'power', 'board' => "box-{$box->id}", 'on' => true]);
+    $loopback = '127.'.substr($address, strpos($address, '.') + 1);
+    $bench->until(fn () => $bench->isOpen($loopback, 22));
+
+    return $box->refresh();
 }

@@ -39,6 +39,11 @@
                         <select id="through" name="through" class="in"><option value="">I work through none of them</option>@foreach ($names as $name)<option @selected($name === $through)>{{ $name }}</option>@endforeach</select>
                         <button class="ghost small">Plan again</button>
                     </form>
+                    @if ($round)
+                        <div class="row"><a class="act" href="{{ route('upkeep.round') }}" data-done>The round is under way</a></div>
+                    @elseif ($plan->doings !== [])
+                        <form method="post" action="{{ route('round.start') }}" class="row">@csrf<input type="hidden" name="through" value="{{ $through }}"><button class="act" data-done>Go through them</button></form>
+                    @endif
                     <div class="row"><a class="ghost small" href="{{ route('upkeep.calendar', array_filter(['through' => $through])) }}">As a calendar file</a></div>
                     <p class="hint">10 minutes an update and 2 to look afterwards are common practice; the restart is its board’s.</p>
                 </section>

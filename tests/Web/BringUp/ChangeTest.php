@@ -21,28 +21,8 @@ use Tests\Bench\BenchProcess;
 function standingOnBench(BenchProcess $bench): Box
 {
     config(['burrow.bench_socket' => $bench->socket(), 'burrow.bench_offset' => BenchProcess::OFFSET]);
-    $box = newBox([
-        'name' => 'wren',
-        'address' => '172.22.8.16',
-        'mac' => '02:4b:1e:90:00:09',
-        'user' => 'warden',
-        'on_bench' => true,
-        'stage' => Stage::InService,
-        'pinned_at' => now(),
-    ]);
-    $bench->ask([
-        'do' => 'insert',
-        'board' => "box-{$box->id}",
-        'mac' => '02:4b:1e:90:00:09',
-        'class' => 'Flint',
-        'network_after' => 1,
-        'files' => (object) benchCard('wren', ['parted']),
-    ]);
-    $bench->ask(['do' => 'reserve', 'mac' => '02:4b:1e:90:00:09', 'address' => '172.22.8.16']);
-    $bench->ask(['do' => 'power', 'board' => "box-{$box->id}", 'on' => true]);
-    $bench->until(fn () => $bench->isOpen('127.22.8.16', 22));
 
-    return $box->refresh();
+    return upOnBench($bench, 'wren', '172.22.8.16', '02:4b:1e:90:00:09');
 }
 
 /** Plays a change to its end; the titles of steps that did not end at once, with what was said. */
@@ -53,9 +33,10 @@ function playChange(Run $run): array
         $said = playStep(
             $run,
             $step->refresh(),
-            (new RunBook($run->refresh()->load(['box.jobs', 'box.network', 'steps']), app(Playbooks::class)))->step(
-                $step,
-            ),
+            (new RunBook(
+                $run->refresh()->load(['box.jobs', 'box.network', 'steps']),
+                app(Playbooks::class),
+            ))->step($step),
         );
         $step->refresh()->isFinished() || ($stuck[] = [$step->step, $said]);
     }
@@ -95,7 +76,10 @@ test('a box moves to another address, and the record follows what was looked at'
     $this->get("/runs/{$run->id}")->assertSee('wren is where it belongs');
     // And back.
     $this->post("/boxes/{$box->id}/re-address", ['new_address' => '172.22.8.16']);
-    expect(playChange($box->run()->firstOrFail()))->toBe([])->and($box->refresh()->address)->toBe('172.22.8.16');
+    expect(playChange($box->run()->firstOrFail()))
+        ->toBe([])
+        ->and($box->refresh()->address)
+        ->toBe('172.22.8.16');
 });
 
 test('a new address at which somebody answers stops the change at its first step', function (): void {
@@ -153,21 +137,29 @@ test('a box that is not up yet is not changed by a run', function (): void {
         ->assertStatus(409);
 });
 
-test('a box whose address stands in its own files is told where, and the router is left out', function (): void {
+test(
+    'a box whose address stands in its own files is told where, and the router is left out',
+    function (): void {
+        $box = newBox([
+            'name' => 'wren',
+            'address' => '172.22.8.16',
+            'stage' => Stage::InService,
+            'fixed_address' => true,
+            'user' => 'warden',
+        ]);
+        $run = app(RunDesk::class)->alter($box, Change::Address, '172.22.8.30');
+        $ids = $run->steps()->orderBy('position')->pluck('step')->all();
+        expect($ids)->toContain('own-file', 'own-file-changed')->not->toContain('reserve-new');
+    },
+);
+
+test('a name that another box got meanwhile ends nothing, and says so', function (): void {
     $box = newBox([
         'name' => 'wren',
         'address' => '172.22.8.16',
         'stage' => Stage::InService,
-        'fixed_address' => true,
         'user' => 'warden',
     ]);
-    $run = app(RunDesk::class)->alter($box, Change::Address, '172.22.8.30');
-    $ids = $run->steps()->orderBy('position')->pluck('step')->all();
-    expect($ids)->toContain('own-file', 'own-file-changed')->not->toContain('reserve-new');
-});
-
-test('a name that another box got meanwhile ends nothing, and says so', function (): void {
-    $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'stage' => Stage::InService, 'user' => 'warden']);
     $run = app(RunDesk::class)->alter($box, Change::Name, 'lark');
     newBox(['name' => 'lark', 'address' => '172.22.8.17']);
     $run->steps()

@@ -14,36 +14,6 @@ use Tests\Bench\BenchProcess;
 
 // What one box does moves to another, on the bench, with real questions to real addresses.
 
-/** A box on the bench that is up at an address. */
-function movable(BenchProcess $bench, string $name, string $address, string $mac): Box
-{
-    $box = newBox([
-        'name' => $name,
-        'address' => $address,
-        'mac' => $mac,
-        'user' => 'warden',
-        'on_bench' => true,
-        'stage' => Stage::InService,
-        'pinned_at' => now(),
-        'answered_at' => now(),
-        'asked_at' => now(),
-    ]);
-    $bench->ask([
-        'do' => 'insert',
-        'board' => "box-{$box->id}",
-        'mac' => $mac,
-        'class' => 'Flint',
-        'network_after' => 1,
-        'files' => (object) benchCard($name, ['parted']),
-    ]);
-    $bench->ask(['do' => 'reserve', 'mac' => $mac, 'address' => $address]);
-    $bench->ask(['do' => 'power', 'board' => "box-{$box->id}", 'on' => true]);
-    $loopback = '127.'.substr($address, strpos($address, '.') + 1);
-    $bench->until(fn () => $bench->isOpen($loopback, 22));
-
-    return $box->refresh();
-}
-
 /** @return array{BenchProcess, Box, Box} the bench, the old box and the new one */
 function moving(): array
 {
@@ -52,8 +22,8 @@ function moving(): array
 
     return [
         $bench,
-        movable($bench, 'kettle', '172.22.8.31', '02:4b:1e:90:00:31'),
-        movable($bench, 'wren', '172.22.8.32', '02:4b:1e:90:00:32'),
+        upOnBench($bench, 'kettle', '172.22.8.31', '02:4b:1e:90:00:31'),
+        upOnBench($bench, 'wren', '172.22.8.32', '02:4b:1e:90:00:32'),
     ];
 }
 

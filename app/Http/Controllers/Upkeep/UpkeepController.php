@@ -14,6 +14,7 @@ use App\Models\Rhythm;
 use App\Models\RunStep;
 use App\Models\StepDoubt;
 use App\Upkeep\PlanFile;
+use App\Upkeep\RoundDesk;
 use App\Upkeep\UpkeepPage;
 use App\View\Pages;
 use Burrow\Household\Household;
@@ -38,7 +39,7 @@ final class UpkeepController
     {
     }
 
-    public function index(Request $request, Kept $kept): View
+    public function index(Request $request, Kept $kept, RoundDesk $round): View
     {
         $told = $request->user()?->isKeeper() === true;
         $through = $request->string('through')->value();
@@ -47,6 +48,7 @@ final class UpkeepController
         return view('upkeep.index', [
             'told' => $told,
             'page' => $page,
+            'round' => $told && $round->open() !== null,
             'through' => $through,
             'dues' => Pages::shown($page->dues ?? [], $page->of ?? 0, Pages::SHEETS),
             'late' => $page->late ?? 0,
