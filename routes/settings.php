@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\Settings\DeskController;
 use App\Http\Controllers\Settings\HouseholdFileController;
+use App\Http\Controllers\Settings\LoginsController;
 use App\Http\Controllers\Settings\SettingsController;
 use App\Http\Controllers\Settings\TellingController;
 use Illuminate\Support\Facades\Route;
@@ -11,6 +12,8 @@ use Illuminate\Support\Facades\Route;
 // Looking.
 Route::middleware('auth')->group(function (): void {
     Route::get('/settings', [SettingsController::class, 'edit'])->name('settings');
+    Route::get('/settings/logins', [LoginsController::class, 'index'])->name('logins');
+    Route::post('/settings/password', [LoginsController::class, 'password'])->name('password');
     Route::get('/settings/desks', [DeskController::class, 'index'])->name('desks');
 });
 
@@ -26,6 +29,8 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/settings/telling/now', [TellingController::class, 'now'])->name('telling.now');
     Route::post('/settings/tokens', [TellingController::class, 'give'])->name('tokens.give');
     Route::delete('/settings/tokens/{token}', [TellingController::class, 'away'])->name('tokens.away');
+    Route::post('/settings/logins', [LoginsController::class, 'store'])->name('logins.store');
+    Route::delete('/settings/logins/{login}', [LoginsController::class, 'destroy'])->name('logins.drop');
     Route::post('/settings/desks', [DeskController::class, 'store'])->name('desks.store');
     Route::delete('/settings/desks/{desk}', [DeskController::class, 'destroy'])->name('desks.drop');
     Route::post('/settings', [SettingsController::class, 'update'])->name('settings.update');

@@ -38,6 +38,12 @@ final class Fields
         'token_kind' => 8,
         'report' => 262_144,
         'counted' => 16_384,
+        'login_name' => 40,
+        'login_role' => 8,
+        'login_password' => 200,
+        'password_now' => 200,
+        'password_new' => 200,
+        'password_again' => 200,
         'backup_gb' => 8,
         'desk_name' => 60,
         'kept_until' => 10,
@@ -173,7 +179,17 @@ final class Fields
         'yaml' => null,
     ];
 
-    private const SECRETS = ['password', 'first_password', 'passphrase_1', 'passphrase_2', 'passphrase_3'];
+    private const SECRETS = [
+        'password',
+        'first_password',
+        'passphrase_1',
+        'passphrase_2',
+        'passphrase_3',
+        'login_password',
+        'password_now',
+        'password_new',
+        'password_again',
+    ];
 
     /** Not trimmed: a card's file means what it says, and a network's name may end in a blank. Secrets neither. */
     private const AS_TYPED = [

@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Demo\DemoLogins;
+use App\House\Logins;
 use App\Models\Network;
 use App\Models\User;
-use Burrow\Card\LoginCheck;
 use Illuminate\Console\Command;
-use Illuminate\Support\Str;
 
 /** Logins: listed, made, given a new password or another role, taken away. */
 final class UserCommand extends Command
@@ -20,7 +19,7 @@ final class UserCommand extends Command
 
     protected $description = 'Lists logins, makes one, gives it a new password or another role, or takes it away';
 
-    public function handle(): int
+    public function handle(Logins $logins): int
     {
         if ($this->option('drop-demo')) {
             return $this->dropDemo();
@@ -31,15 +30,19 @@ final class UserCommand extends Command
         }
         $user = User::query()->where('name', $name)->first();
         if ($this->option('remove')) {
-            return $this->remove($user, $name);
+            return $this->remove($logins, $user, $name);
         }
         if ($this->option('guest') && $this->option('keeper')) {
             $this->error('A login is a guest or a keeper, not both.');
 
             return 2;
         }
-        $role = $this->option('guest') ? 'guest' : ($this->option('keeper') ? 'keeper' : $user->role ?? 'keeper');
-        if ($user !== null && $role !== 'keeper' && $this->isLastKeeper($user)) {
+        $role = $this->option('guest')
+            ? 'guest'
+            : ($this->option('keeper')
+                ? 'keeper'
+                : $user->role ?? 'keeper');
+        if ($user !== null && $role !== 'keeper' && $logins->isLastKeeper($user)) {
             $this->error(
                 "{$name} is the last keeper; nobody could change anything any more. Make another keeper first.",
             );
@@ -48,15 +51,11 @@ final class UserCommand extends Command
         }
         $typed = $this->secret('Password for '.$name.' (nothing shows while you type)');
         $password = is_string($typed) ? $typed : '';
-        $findings = LoginCheck::userFindings($name)->and(LoginCheck::passwordFindings($password));
+        $findings = Logins::judge($name, $password);
         if ($findings->blocks()) {
             return $this->tell($findings);
         }
-        // A new token ends whoever is logged in with the old password.
-        User::query()
-            ->updateOrCreate(['name' => $name], ['password' => $password, 'role' => $role])
-            ->forceFill(['remember_token' => Str::random(60)])
-            ->save();
+        $logins->keep($name, $password, $role);
         $this->describeNetwork();
         $this->line(
             $user === null
@@ -87,14 +86,14 @@ final class UserCommand extends Command
         return 0;
     }
 
-    private function remove(?User $user, string $name): int
+    private function remove(Logins $logins, ?User $user, string $name): int
     {
         if ($user === null) {
             $this->error("There is no login “{$name}”. ./burrow user lists them.");
 
             return 2;
         }
-        if ($this->isLastKeeper($user)) {
+        if ($logins->isLastKeeper($user)) {
             $this->error(
                 "{$name} is the last keeper; nobody could change anything any more. Make another keeper first.",
             );
@@ -105,11 +104,6 @@ final class UserCommand extends Command
         $this->line("{$name} can no longer log in, and is logged out everywhere.");
 
         return 0;
-    }
-
-    private function isLastKeeper(User $user): bool
-    {
-        return $user->isKeeper() && User::query()->where('role', 'keeper')->whereKeyNot($user->id)->doesntExist();
     }
 
     /**
@@ -143,6 +137,8 @@ final class UserCommand extends Command
             'domain' => 'home.arpa',
             'time_zone' => 'Etc/UTC',
         ]);
-        $this->line('Describe your network in Settings: its prefix, the router and what the router hands out.');
+        $this->line(
+            'Describe your network in Settings: its prefix, the router and what the router hands out.',
+        );
     }
 }

@@ -57,6 +57,6 @@
     @endif
     <form class="sheet" method="post" action="{{ route('logout') }}">@csrf<p>Logged in as <b>{{ auth()->user()->name }}</b>,
             {{ auth()->user()->isKeeper() ? 'keeper' : 'guest, read only' }}.</p>
-        <div class="row"><button class="ghost">Log out</button></div>
+        <div class="row"><button class="ghost">Log out</button> <a class="ghost" href="{{ route('logins') }}">{{ auth()->user()->isKeeper() ? 'Logins and passwords' : 'Your password' }}</a></div>
     </form>
 </x-page>
