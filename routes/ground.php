@@ -3,9 +3,11 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Ground\GroundController;
+use App\Http\Controllers\Ground\WithoutController;
 use Illuminate\Support\Facades\Route;
 
 // Looking.
 Route::middleware('auth')->group(function (): void {
     Route::get('/', GroundController::class)->name('ground');
+    Route::get('/without', WithoutController::class)->name('without');
 });

@@ -1,4 +1,4 @@
-@props(['picture', 'ids', 'network'])
+@props(['picture', 'ids', 'network', 'off' => [], 'lost' => []])
 @php($w = $picture->width)
 @php($h = $picture->height)
 <svg viewBox="0 0 {{ $w }} {{ $h }}" role="group"
@@ -47,14 +47,16 @@
         <text class="g-router-addr" text-anchor="middle" y="13">{{ $network->router }} · /{{ \Illuminate\Support\Str::after($network->prefix, '/') }}</text>
     </g>
     @foreach ($picture->chambers as $chamber)
-        <a class="g-chamber {{ $chamber->box->state->value }} {{ $chamber->box->openings === [] ? '' : 'open' }}" href="{{ $chamber->box->boxes === 1 && isset($ids[$chamber->box->name]) ? "/boxes/{$ids[$chamber->box->name]}" : '/boxes' }}" data-stop
-            aria-label="{{ $chamber->name() }} {{ $chamber->box->address }} {{ $chamber->note() }} ({{ $chamber->box->state->value }})">
+        <a @class(['g-chamber', $chamber->box->state->value, 'open' => $chamber->box->openings !== [], 'off' => in_array($chamber->box->name, $off, true), 'lost' => in_array($chamber->box->name, $lost, true)]) href="{{ $chamber->box->boxes === 1 && isset($ids[$chamber->box->name]) ? "/boxes/{$ids[$chamber->box->name]}" : '/boxes' }}" data-stop
+            aria-label="{{ $chamber->name() }} {{ $chamber->box->address }} {{ $chamber->note() }} ({{ in_array($chamber->box->name, $off, true) ? 'off' : (in_array($chamber->box->name, $lost, true) ? 'loses what it needs' : $chamber->box->state->value) }})">
             <path d="{{ $chamber->outline() }}" />
-            @if ($chamber->box->state->value === 'answers')
+            @if (in_array($chamber->box->name, $off, true))
+                <path class="g-cross" d="M{{ $chamber->x + 21 }} {{ $chamber->y + 25 }} l12 12 m0 -12 l-12 12" />
+            @elseif ($chamber->box->state->value === 'answers' && ! in_array($chamber->box->name, $lost, true))
                 <circle class="g-glow" cx="{{ $chamber->x + 27 }}" cy="{{ $chamber->y + 31 }}" r="14" />
                 <circle class="g-lamp" cx="{{ $chamber->x + 27 }}" cy="{{ $chamber->y + 31 }}" r="7" />
             @else
-                <circle class="{{ ['silent' => 'g-dark', 'unheard' => 'g-unheard'][$chamber->box->state->value] ?? 'g-kindling' }}" cx="{{ $chamber->x + 27 }}" cy="{{ $chamber->y + 31 }}" r="7" />
+                <circle class="{{ in_array($chamber->box->name, $lost, true) ? 'g-dark' : ['silent' => 'g-dark', 'unheard' => 'g-unheard'][$chamber->box->state->value] ?? 'g-kindling' }}" cx="{{ $chamber->x + 27 }}" cy="{{ $chamber->y + 31 }}" r="7" />
             @endif
             <text class="g-name" x="{{ $chamber->x + 45 }}" y="{{ $chamber->y + 36 }}">{{ $chamber->name() }}</text>
             <text class="g-addr" x="{{ $chamber->x + 17 }}" y="{{ $chamber->y + 57 }}">{{ $chamber->box->address }}</text>

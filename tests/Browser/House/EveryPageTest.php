@@ -47,6 +47,8 @@ const PAGES = [
     '/boxes/2/paper',
     '/boxes/2/parts?board=flint',
     '/boxes/2/move?to=4',
+    '/without?off=larder',
+    '/settings/logins',
     '/boxes/labels',
     '/journal/compare',
     '/boxes/2/report',
