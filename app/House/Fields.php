@@ -38,6 +38,7 @@ final class Fields
         'token_kind' => 8,
         'report' => 262_144,
         'counted' => 16_384,
+        'contact' => 160,
         'login_name' => 40,
         'login_role' => 8,
         'login_password' => 200,

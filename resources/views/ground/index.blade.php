@@ -25,7 +25,7 @@
             </details>
         </div>
         <section class="stack" aria-labelledby="needs">
-            <p class="row"><a class="ghost small" href="{{ route('without') }}">What if one were off?</a></p>
+            <p class="row"><a class="ghost small" href="{{ route('plain') }}">Is it on?</a> <a class="ghost small" href="{{ route('without') }}">What if one were off?</a></p>
             <h2 id="needs">What needs you</h2>
             @forelse ($page->findings as $finding)
                 {{-- The first word of what is said of a silent box is its name. --}}

@@ -19,6 +19,8 @@
                 <x-field name="wan" label="Address outside" :value="$typed['wan'] ?? ''" :findings="$findings" code />
                 <x-field name="country" label="Country of the radios" :value="$typed['country'] ?? ''" :findings="$findings" code maxlength="2"
                     hint="Two capital letters (ISO 3166); it decides the channels, by law." />
+                <x-field name="contact" label="Whom to tell" :value="$typed['contact'] ?? ''" :findings="$findings" maxlength="160" placeholder="whoever keeps the house, and how they are reached"
+                    hint="Shown to everybody under “Is it on?”, and on the paper of each box." />
                 <x-field name="ssids" label="Wi-Fi networks, one a line" :value="$typed['ssids'] ?? ''" :findings="$findings" area code
                     hint="Their names only. A card that spells one differently is found before it costs an evening." />
             </div>

@@ -48,6 +48,7 @@ const PAGES = [
     '/boxes/2/parts?board=flint',
     '/boxes/2/move?to=4',
     '/without?off=larder',
+    '/is-it-on',
     '/settings/logins',
     '/boxes/labels',
     '/journal/compare',

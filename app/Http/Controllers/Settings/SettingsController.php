@@ -43,6 +43,7 @@ final class SettingsController
         'ipv6',
         'ranges',
         'ssids',
+        'contact',
     ];
 
     /** Boxes that the described network does not cover are not asked any more; that is said at once. */
@@ -111,6 +112,7 @@ final class SettingsController
                 'dns' => $typed['dns'] ?: null,
                 'ipv6' => $typed['ipv6'] ?: null,
                 'ranges' => $typed['ranges'] ?: null,
+                'contact' => $typed['contact'] ?: null,
                 'name' => $typed['name'] ?: 'The network',
             ] + $typed,
         );
@@ -153,8 +155,16 @@ final class SettingsController
                 ? []
                 : [SettingsFindings::engine($typed['engine'])];
 
-        $extras = NetworkExtras::of($typed['dns'], $typed['ipv6'], $typed['ranges'], $check->network?->prefix);
+        $extras = NetworkExtras::of(
+            $typed['dns'],
+            $typed['ipv6'],
+            $typed['ranges'],
+            $check->network?->prefix,
+        );
 
-        return [$check, $check->findings->and($country)->and($currency)->and($engine)->and($extras->findings)];
+        return [
+            $check,
+            $check->findings->and($country)->and($currency)->and($engine)->and($extras->findings),
+        ];
     }
 }

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Ground\PlainHouse;
+
+// The house for whoever lives in it.
+
+test(
+    'what is off comes first, and what only needs something that is off is not called on',
+    function (): void {
+        $plain = PlainHouse::of(
+            household(
+                boxes: [
+                    dweller('dewpoint', job: 'automation-hub'),
+                    dweller('lantern', job: 'media-library'),
+                    dweller('larder', job: 'file-store', hearing: heard('2026-11-25 12:00')),
+                    dweller('old', job: 'file-store', hearing: heard(asked: '2026-11-25 09:00')),
+                ],
+                dependsOn: ['lantern' => ['larder']],
+            ),
+        );
+        expect(array_map(fn (array $one): array => [$one['box'], $one['on']], $plain->things))
+            ->toBe([['lantern', false], ['larder', false], ['old', null], ['dewpoint', true]])
+            ->and($plain->things[0]['words'])
+            ->toContain('larder')
+            ->and($plain->sentence())
+            ->toBe('2 things are off or do not do their work.');
+    },
+);
+
+test('it says that all is on only where all was looked at lately', function (
+    array $boxes,
+    string $said,
+): void {
+    expect(PlainHouse::of(household(boxes: $boxes))->sentence())->toBe($said);
+})->with([
+    [fn (): array => [], 'Nothing is set up yet.'],
+    [fn (): array => [dweller('a', job: 'file-store')], 'Everything is on.'],
+    [
+        fn (): array => [dweller('a', job: 'file-store', hearing: heard(asked: '2026-11-25 09:00'))],
+        'Nobody looked lately.',
+    ],
+    [
+        fn (): array => [
+            dweller('a', job: 'file-store'),
+            dweller('b', job: 'file-store', hearing: heard(asked: '2026-11-25 09:00')),
+        ],
+        'What was looked at is on.',
+    ],
+]);
+
+test('names are the reason only where all that answer them are silent', function (): void {
+    $words = fn (mixed ...$boxes): string => json_encode(PlainHouse::of(household(boxes: $boxes))->steps);
+    $on = dweller('sieve', job: 'dns-filter');
+    $off = dweller('sieve-2', job: 'dns-filter', hearing: heard('2026-11-25 12:00'));
+    expect($words($off))
+        ->toContain('enough to make the internet seem gone')
+        ->and($words($on, $off))
+        ->toContain('probably not the reason')
+        ->not->toContain('was on when last asked')
+        ->and($words($on))
+        ->toContain('was on when last asked')
+        ->and($words(dweller('larder', job: 'file-store')))
+        ->not->toContain('behind names');
+});
