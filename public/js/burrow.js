@@ -184,6 +184,11 @@
   setInterval(tick, 500);
   tick();
 
+  // Papers that were opened stay readable while the house does not answer. Browsers allow it over https and on this machine.
+  if ('serviceWorker' in navigator) {
+    navigator.serviceWorker.register('/sw.js').catch(() => { /* not allowed here; nothing else needs it */ });
+  }
+
   document.querySelectorAll('form[data-theme-switch]').forEach((form) => form.addEventListener('submit', (event) => {
     event.preventDefault();
     const root = document.documentElement;

@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Nothing but what this application ships may run or be shown; no page may be framed. */
 final class SafetyHeaders
 {
-    private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+    private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; font-src 'self'; connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     private const LONGEST_LOCATION = 6000;
 
