@@ -6,6 +6,7 @@ use App\Http\Controllers\Addresses\AddressesController;
 use App\Http\Controllers\Addresses\FindBoxController;
 use App\Http\Controllers\Addresses\KnownHostsController;
 use App\Http\Controllers\Addresses\NameController;
+use App\Http\Controllers\Addresses\RegisterController;
 use App\Http\Controllers\Addresses\RouterPageController;
 use Illuminate\Support\Facades\Route;
 
@@ -18,6 +19,11 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/addresses/known', KnownHostsController::class)->name('addresses.known.judge');
     Route::get('/addresses/files/{file}', [AddressesController::class, 'file'])->name('addresses.file');
     Route::get('/boxes/{box}/name', [NameController::class, 'edit'])->name('box.name');
+});
+
+// Looking, for keepers alone.
+Route::middleware(['auth', 'shown-to-keepers'])->group(function (): void {
+    Route::get('/addresses/register', RegisterController::class)->name('register');
 });
 
 // Keeping.

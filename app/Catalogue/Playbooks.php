@@ -31,7 +31,7 @@ final class Playbooks
     /** @param  ?string  $school  null, or one that the job is no longer offered in: the first that has a playbook */
     public function of(string $job, ?string $school): ?Playbook
     {
-        $school = $this->instead($job, $school) ?: $school ?? $this->schools($job)[0] ?? null;
+        $school = $this->instead($job, $school) ?: $school ?? ($this->schools($job)[0] ?? null);
         $entry = $school === null ? null : $this->catalogue->entries('playbook')["{$job}.{$school}"] ?? null;
 
         return $entry === null
@@ -74,6 +74,23 @@ final class Playbooks
                 fn (string $school): bool => isset($written["{$job}.{$school}"]),
             ),
         );
+    }
+
+    /** @return array<string, string> id => title of every step that a playbook or a shared part has */
+    public function titles(): array
+    {
+        $titles = [];
+        foreach (
+            [...array_values(self::parts()), ...array_values($this->catalogue->entries('playbook'))] as $book
+        ) {
+            foreach (is_array($book['steps'] ?? null) ? $book['steps'] : [] as $step) {
+                if (is_array($step) && is_string($step['id'] ?? null) && is_string($step['title'] ?? null)) {
+                    $titles[$step['id']] = $step['title'];
+                }
+            }
+        }
+
+        return $titles;
     }
 
     /** @return list<string> ids of the steps of a shared part, in their order; none where there is no such part */

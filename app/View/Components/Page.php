@@ -6,6 +6,7 @@ namespace App\View\Components;
 
 use App\BringUp\RunBook;
 use App\Catalogue\Playbooks;
+use App\House\Tour;
 use App\Models\Run;
 use Burrow\BringUp\Countdown;
 use Illuminate\Contracts\View\View;
@@ -23,6 +24,8 @@ final class Page extends Component
 
     public readonly int $stepNumber;
 
+    public readonly ?Tour $tour;
+
     public function __construct(
         Request $request,
         Playbooks $playbooks,
@@ -31,6 +34,7 @@ final class Page extends Component
         public string $script = '',
         ?Run $own = null,
     ) {
+        $this->tour = $request->hasSession() ? Tour::now($request->session()) : null;
         $theme = $request->cookie('theme');
         $this->theme = in_array($theme, ['chalk', 'den'], true) ? $theme : '';
         // A run's own page shows that run, with what it has loaded of it already.
@@ -41,7 +45,9 @@ final class Page extends Component
         $this->countdown =
             $this->run === null || $step?->began_at === null
                 ? null
-                : (new RunBook($this->run->loadMissing(['box.network', 'steps']), $playbooks))->countdown($step);
+                : (new RunBook($this->run->loadMissing(['box.network', 'steps']), $playbooks))->countdown(
+                    $step,
+                );
     }
 
     public function render(): View

@@ -49,6 +49,15 @@
                 <span class="pill">guest, read only</span>
             @endunless
         </header>
+        @if ($tour !== null)
+            <aside class="tour" aria-label="Tour">
+                <p><b>{{ $tour->at + 1 }} of {{ count(App\House\Tour::STEPS) }}: {{ $tour->title() }}.</b> {{ $tour->text() }}</p>
+                @unless (request()->is(ltrim(strtok($tour->where, '?'), '/') ?: '/'))
+                    <a class="act small" href="{{ $tour->where }}">Go there</a>
+                @endunless
+                <form method="post" action="{{ route('tour.end') }}">@csrf<button class="ghost small">{{ $tour->isLast() ? 'Done' : 'End the tour' }}</button></form>
+            </aside>
+        @endif
         <main id="main">
             @isset($say)
                 <p class="say">{{ $say }}</p>

@@ -26,6 +26,14 @@
         </div>
         <section class="stack" aria-labelledby="needs">
             <p class="row"><a class="ghost small" href="{{ route('plain') }}">Is it on?</a> <a class="ghost small" href="{{ route('without') }}">What if one were off?</a></p>
+            @if ($page->of === 0 && auth()->user()->isKeeper())
+                <p>Three ways to begin:</p>
+                <ul class="plain-links">
+                    <li><a class="act" href="/plan" data-done>Plan a box</a> before you buy it</li>
+                    <li><a class="ghost" href="{{ route('addresses.find') }}">Take in what stands there already</a></li>
+                    <li><a class="ghost" href="{{ route('tour') }}">Look round on the bench, ten minutes</a></li>
+                </ul>
+            @endif
             <h2 id="needs">What needs you</h2>
             @forelse ($page->findings as $finding)
                 {{-- The first word of what is said of a silent box is its name. --}}

@@ -5,21 +5,27 @@ declare(strict_types=1);
 namespace App\Http\Controllers\House;
 
 use App\Catalogue\Catalogue;
+use App\Catalogue\Playbooks;
+use App\House\Codes;
+use App\House\Rooms;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Medium;
+use App\Models\RunStep;
 use App\Models\Service;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Catalogue\Part\BoardClass;
 use Illuminate\Http\Request;
 
-/** Finds a box, a port, an address or a line of the journal. */
+/** Finds a box, a port, an address, a page, a step, a code or a line of the journal. */
 final class FindController
 {
     private const MOST = 8;
 
-    public function __construct(private readonly Catalogue $catalogue)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly Playbooks $playbooks,
+    ) {
     }
 
     public function __invoke(Request $request): string
@@ -65,10 +71,15 @@ final class FindController
             'media' => $none
                 ? collect()
                 : Medium::query()
-                    ->where(fn ($query) => $query->where('label', 'like', $like)->orWhere('serial', 'like', $like))
+                    ->where(
+                        fn ($query) => $query->where('label', 'like', $like)->orWhere('serial', 'like', $like),
+                    )
                     ->orderBy('label')
                     ->limit(self::MOST)
                     ->get(),
+            'rooms' => mb_strlen($sought) < 3 ? [] : $this->rooms($request, $sought),
+            'codes' => mb_strlen($sought) < 4 ? [] : Codes::called($sought, self::MOST),
+            'steps' => mb_strlen($sought) < 4 ? [] : $this->steps($sought),
             'entries' => mb_strlen($sought) < 3
                     ? collect()
                     : JournalEntry::query()
@@ -78,6 +89,45 @@ final class FindController
                         ->limit(self::MOST)
                         ->get(),
         ])->fragmentIf($request->hasHeader('HX-Request') && ! $request->hasHeader('HX-Boosted'), 'found');
+    }
+
+    /** @return list<array{title: string, url: string}> pages; a guest is shown none that opens for keepers alone */
+    private function rooms(Request $request, string $sought): array
+    {
+        $keeper = $request->user()?->isKeeper() === true;
+
+        return array_values(
+            array_filter(
+                Rooms::called($sought, self::MOST),
+                fn (array $one): bool => $keeper || Rooms::isForGuests($one['route']),
+            ),
+        );
+    }
+
+    /** @return list<array{title: string, run: int, box: string}> steps of the house's own runs, by their titles */
+    private function steps(string $sought): array
+    {
+        $titles = [];
+        foreach ($this->playbooks->titles() as $id => $title) {
+            mb_stripos($title, $sought) !== false && ($titles[$id] = $title);
+        }
+        $steps = [];
+        foreach (
+            RunStep::query()
+                ->with('run.box')
+                ->whereIn('step', array_keys($titles))
+                ->latest('id')
+                ->limit(self::MOST)
+                ->get() as $step
+        ) {
+            $steps[] = [
+                'title' => $titles[$step->step],
+                'run' => (int) $step->run->id,
+                'box' => $step->run->box->called(),
+            ];
+        }
+
+        return $steps;
     }
 
     /**

@@ -17,7 +17,9 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
 
-/** Logins and roles, for keepers; and everybody's own password. What is typed as a password goes nowhere but its sum. */
+/**
+ * Logins and roles, for keepers; and everybody's own password. Of what is typed as a password only the sum is kept.
+ */
 final class LoginsController
 {
     /** Logins of one house. */
