@@ -50,6 +50,7 @@ final readonly class HouseholdFile
         'services',
         'certificates',
         'openings',
+        'past_openings',
         'ways_in',
         'outside_trials',
         'listings',

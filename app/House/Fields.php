@@ -38,6 +38,7 @@ final class Fields
         'token_kind' => 8,
         'report' => 262_144,
         'counted' => 16_384,
+        'day' => 10,
         'thing_a' => 60,
         'thing_b' => 60,
         'trials' => 3,

@@ -12,6 +12,7 @@ final class Rooms
     /** Route => what it is called, and other words for it. */
     private const ALL = [
         'plain' => ['Is it on?', 'internet gone help whom to tell off guest'],
+        'then' => ['The house on a day', 'history past time slider month surface then'],
         'without' => ['What if one were off?', 'dark switch power supply depends'],
         'filter.lights-out' => ['Lights out: names and internet by hand', 'sheet paper dns emergency'],
         'tour' => ['The first ten minutes', 'tour begin bench learn'],

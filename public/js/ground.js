@@ -7,4 +7,12 @@
     document.querySelectorAll('[data-narrow]').forEach((place) =>
       htmx.ajax('GET', place.dataset.narrow, { target: place, select: '.picture > svg', swap: 'innerHTML' }).then(() => place.classList.add('narrow')));
   }
+
+  // Months are slid through; each step is fetched when the hand rests.
+  document.querySelectorAll('input.slide[data-days]').forEach((slide) => {
+    slide.hidden = false;
+    const days = slide.dataset.days.split(' ');
+    slide.addEventListener('input', () => { document.getElementById('day').value = days[slide.value]; });
+    slide.addEventListener('change', () => { slide.form.requestSubmit(); });
+  });
 })();

@@ -22,6 +22,7 @@ const HOUSEHOLD_TABLES = [
     'services' => 'Ports of boxes: who reaches them, what stands before them, what was met when last asked.',
     'certificates' => 'Certificates that pages showed when they were last asked.',
     'openings' => 'Ways in from outside: which port of the router leads where, why, and until when.',
+    'past_openings' => 'Ways in that were open once, from when to when.',
     'ways_in' => 'Keys, profiles and accounts: who holds them, for what. Public halves only.',
     'outside_trials' => 'What answered and what did not when somebody tried from outside.',
     'listings' => 'What boxes told of all that listens on them.',

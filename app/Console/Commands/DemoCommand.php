@@ -30,6 +30,7 @@ final class DemoCommand extends Command
         'runs',
         'stores',
         'openings',
+        'past_openings',
         'listings',
         'tellings',
         'reports',

@@ -25,7 +25,7 @@
             </details>
         </div>
         <section class="stack" aria-labelledby="needs">
-            <p class="row"><a class="ghost small" href="{{ route('plain') }}">Is it on?</a> <a class="ghost small" href="{{ route('without') }}">What if one were off?</a></p>
+            <p class="row"><a class="ghost small" href="{{ route('plain') }}">Is it on?</a> <a class="ghost small" href="{{ route('without') }}">What if one were off?</a>@if (auth()->user()->isKeeper()) <a class="ghost small" href="{{ route('then') }}">Back then</a>@endif</p>
             @if ($page->of === 0 && auth()->user()->isKeeper())
                 <p>Three ways to begin:</p>
                 <ul class="plain-links">

@@ -49,6 +49,7 @@ const PAGES = [
     '/boxes/2/move?to=4',
     '/without?off=larder',
     '/is-it-on',
+    '/then?day=2026-06-30',
     '/tour',
     '/codes?words=addresses',
     '/addresses/register',

@@ -14,6 +14,7 @@ use App\Models\Box;
 use App\Models\BoxJob;
 use App\Models\JournalEntry;
 use App\Models\Network;
+use App\Models\Opening;
 use App\Models\Run;
 use App\Models\RunStep;
 use App\Plan\BoxPlan;
@@ -248,6 +249,8 @@ final class BoxController
                 ? "The record of {$box->called()} was dropped."
                 : "The plan for {$box->called()} was dropped.",
         );
+        // Each by itself, so that what was open stays known.
+        Opening::query()->where('box_id', $box->id)->get()->each->delete();
         $box->delete();
 
         return redirect()
