@@ -15,6 +15,7 @@ final readonly class GroundPicture
      * @param  list<Way>  $ways  from the gallery to the chambers
      * @param  list<Way>  $passages  what a box depends on
      * @param  list<Shaft>  $shafts
+     * @param  bool  $dense  chambers stand close, and ways are thinner
      */
     public function __construct(
         public float $width,
@@ -25,6 +26,7 @@ final readonly class GroundPicture
         public array $ways,
         public array $passages,
         public array $shafts,
+        public bool $dense = false,
     ) {
     }
 }

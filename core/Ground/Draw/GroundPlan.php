@@ -20,16 +20,6 @@ final readonly class GroundPlan
 
     private const TURF = 118;
 
-    private const GALLERY = 196;
-
-    private const FIRST_ROW = 244;
-
-    private const CHAMBER_HEIGHT = 92;
-
-    private const ROW_GAP = 44;
-
-    private const GUTTER = 40;
-
     private const LEAST_HEIGHT = 640;
 
     /** Width of a letter of a shaft's label. */
@@ -42,7 +32,10 @@ final readonly class GroundPlan
 
     private const LANE_SHAFT = 0.14;
 
-    private function __construct(private int $width)
+    /** More chambers than this stand closer together. */
+    private const ROOMY = 16;
+
+    private function __construct(private int $width, private Spacing $space)
     {
     }
 
@@ -52,7 +45,9 @@ final readonly class GroundPlan
      */
     public static function draw(array $boxes, int $width = self::WIDE): GroundPicture
     {
-        return (new self($width))->picture($boxes);
+        $space = $width === self::WIDE && count($boxes) > self::ROOMY ? Spacing::dense() : Spacing::roomy();
+
+        return (new self($width, $space))->picture($boxes);
     }
 
     /** @param  list<Dwelling>  $boxes */
@@ -65,7 +60,7 @@ final readonly class GroundPlan
             $this->width,
             max(
                 $this->width === self::WIDE ? self::LEAST_HEIGHT : 0,
-                self::FIRST_ROW + $rows * (self::CHAMBER_HEIGHT + self::ROW_GAP) + 20,
+                $this->space->firstRow + $rows * ($this->space->chamberHeight + $this->space->rowGap) + 20,
             ),
             self::TURF,
             $chambers,
@@ -73,6 +68,7 @@ final readonly class GroundPlan
             $this->ways($chambers),
             $this->passages($chambers),
             $this->shafts($chambers),
+            $this->space->dense,
         );
     }
 
@@ -91,17 +87,19 @@ final readonly class GroundPlan
                 $this->width === self::NARROW => min(2, $count),
                 $count <= 3 => $count,
                 $count <= 6 => 3,
-                $count <= 16 => 4,
+                $count <= self::ROOMY => 4,
                 default => 5,
             },
         );
         $open = array_values(array_filter($boxes, fn (Dwelling $box): bool => $box->openings !== []));
+        // Boxes on the way come after those that stand.
         $closed = array_values(array_filter($boxes, fn (Dwelling $box): bool => $box->openings === []));
+        usort($closed, fn (Dwelling $a, Dwelling $b): int => self::onTheWay($a) <=> self::onTheWay($b));
         $roof = array_slice($open, 0, $columns);
         $beside = array_splice($closed, 0, $columns - count($roof));
         $order = [...$beside, ...array_reverse($roof), ...array_slice($open, $columns), ...$closed];
-        $width = min(190, ($this->width - self::GUTTER) / $columns - self::GUTTER);
-        $left = ($this->width - $columns * ($width + self::GUTTER)) / 2;
+        $width = min(190, ($this->width - $this->space->gutter) / $columns - $this->space->gutter);
+        $left = ($this->width - $columns * ($width + $this->space->gutter)) / 2;
         $chambers = [];
         foreach ($order as $index => $box) {
             $column = $index % $columns;
@@ -110,14 +108,20 @@ final readonly class GroundPlan
                 $box,
                 $column,
                 $row,
-                $left + self::GUTTER + $column * ($width + self::GUTTER),
-                self::FIRST_ROW + $row * (self::CHAMBER_HEIGHT + self::ROW_GAP),
+                $left + $this->space->gutter + $column * ($width + $this->space->gutter),
+                $this->space->firstRow + $row * ($this->space->chamberHeight + $this->space->rowGap),
                 $width,
-                self::CHAMBER_HEIGHT,
+                $this->space->chamberHeight,
+                $this->space->dense,
             );
         }
 
         return $chambers;
+    }
+
+    private static function onTheWay(Dwelling $box): int
+    {
+        return $box->state === ChamberState::Building ? 1 : 0;
     }
 
     /**
@@ -130,9 +134,12 @@ final readonly class GroundPlan
         $heads = array_map(fn (Way $way): float => $way->points[0][0], $this->ways($chambers));
         $along = array_values(array_unique([...$heads, $middle]));
         sort($along);
-        $gallery = [new Way([[$middle, self::TURF + 14.0], [$middle, self::GALLERY]])];
+        $gallery = [new Way([[$middle, self::TURF + 14.0], [$middle, $this->space->gallery]])];
         for ($i = 1; $i < count($along); $i++) {
-            $gallery[] = new Way([[$along[$i - 1], self::GALLERY], [$along[$i], self::GALLERY]]);
+            $gallery[] = new Way([
+                [$along[$i - 1], $this->space->gallery],
+                [$along[$i], $this->space->gallery],
+            ]);
         }
 
         return $gallery;
@@ -145,10 +152,10 @@ final readonly class GroundPlan
     private function ways(array $chambers): array
     {
         return array_map(function (Chamber $chamber): Way {
-            $x = $chamber->x - self::GUTTER * (1 - self::LANE_WAY);
+            $x = $chamber->x - $this->space->gutter * (1 - self::LANE_WAY);
 
             return new Way([
-                [$x, self::GALLERY],
+                [$x, $this->space->gallery],
                 [$x, $chamber->centreY()],
                 [$chamber->x + 6, $chamber->centreY()],
             ]);
@@ -170,7 +177,7 @@ final readonly class GroundPlan
             foreach ($from->box->dependsOn as $name => $what) {
                 $to = $byName[$name] ?? null;
                 if ($to !== null && $to !== $from) {
-                    $passages[] = self::passage($from, $to, $what);
+                    $passages[] = $this->passage($from, $to, $what);
                 }
             }
         }
@@ -179,9 +186,10 @@ final readonly class GroundPlan
     }
 
     /** Down into the gap below, along it to the gutter beside the other chamber, along that, and in from below. */
-    private static function passage(Chamber $from, Chamber $to, string $label): Way
+    private function passage(Chamber $from, Chamber $to, string $label): Way
     {
-        $below = fn (Chamber $c): float => $c->bottom() + self::ROW_GAP * (0.5 + 0.13 * ($from->column % 3));
+        $below = fn (Chamber $c): float => $c->bottom() +
+            $this->space->rowGap * (0.5 + 0.13 * ($from->column % 3));
         if ($from->row === $to->row) {
             return new Way(
                 [
@@ -193,7 +201,7 @@ final readonly class GroundPlan
                 $label,
             );
         }
-        $lane = $to->x - self::GUTTER * (1 - self::LANE_PASSAGE);
+        $lane = $to->x - $this->space->gutter * (1 - self::LANE_PASSAGE);
 
         return new Way(
             [
@@ -234,7 +242,7 @@ final readonly class GroundPlan
         }
         foreach ($lanes as $column => $sharing) {
             $deepest = $sharing[count($sharing) - 1];
-            $x = $deepest->x + $deepest->width + self::GUTTER * self::LANE_SHAFT;
+            $x = $deepest->x + $deepest->width + $this->space->gutter * self::LANE_SHAFT;
             $labels = array_merge(
                 ...array_map(
                     fn (Chamber $c): array => array_map(

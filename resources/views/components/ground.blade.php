@@ -1,7 +1,7 @@
 @props(['picture', 'ids', 'network', 'off' => [], 'lost' => []])
 @php($w = $picture->width)
 @php($h = $picture->height)
-<svg viewBox="0 0 {{ $w }} {{ $h }}" role="group"
+<svg viewBox="0 0 {{ $w }} {{ $h }}" role="group" @class(['dense' => $picture->dense])
     aria-label="Cross-section of the network: {{ array_sum(array_map(fn($chamber) => $chamber->box->boxes, $picture->chambers)) }} boxes, {{ count($picture->shafts) }} with a way in from outside">
     <rect class="g-sky" width="{{ $w }}" height="{{ $h }}" />
     <path class="g-turf" d="M0 118 q60 -14 130 -4 t150 -4 t170 2 t190 -6 t170 6 V{{ $h }} H0Z" />
@@ -39,7 +39,7 @@
     @endforeach
     @foreach ($picture->passages as $passage)
         <path class="g-passage" d="{{ $passage->path() }}" /><text class="g-what" x="{{ $passage->points[0][0] + 7 }}"
-            y="{{ $passage->points[0][1] + 16 }}">{{ $passage->label }}</text>
+            y="{{ $passage->points[0][1] + ($picture->dense ? 9 : 16) }}">{{ $passage->label }}</text>
     @endforeach
     <g transform="translate({{ $w / 2 }} {{ $picture->turf + 6 }})">
         <rect class="g-router" x="-78" y="-20" width="156" height="40" rx="20" />
@@ -51,16 +51,16 @@
             aria-label="{{ $chamber->name() }} {{ $chamber->box->address }} {{ $chamber->note() }} ({{ in_array($chamber->box->name, $off, true) ? 'off' : (in_array($chamber->box->name, $lost, true) ? 'loses what it needs' : $chamber->box->state->value) }})">
             <path d="{{ $chamber->outline() }}" />
             @if (in_array($chamber->box->name, $off, true))
-                <path class="g-cross" d="M{{ $chamber->x + 21 }} {{ $chamber->y + 25 }} l12 12 m0 -12 l-12 12" />
+                <path class="g-cross" d="M{{ $chamber->lampX() - 6 }} {{ $chamber->lampY() - 6 }} l12 12 m0 -12 l-12 12" />
             @elseif ($chamber->box->state->value === 'answers' && ! in_array($chamber->box->name, $lost, true))
-                <circle class="g-glow" cx="{{ $chamber->x + 27 }}" cy="{{ $chamber->y + 31 }}" r="14" />
-                <circle class="g-lamp" cx="{{ $chamber->x + 27 }}" cy="{{ $chamber->y + 31 }}" r="7" />
+                <circle class="g-glow" cx="{{ $chamber->lampX() }}" cy="{{ $chamber->lampY() }}" r="{{ $chamber->dense ? 10 : 14 }}" />
+                <circle class="g-lamp" cx="{{ $chamber->lampX() }}" cy="{{ $chamber->lampY() }}" r="{{ $chamber->dense ? 5 : 7 }}" />
             @else
-                <circle class="{{ in_array($chamber->box->name, $lost, true) ? 'g-dark' : ['silent' => 'g-dark', 'unheard' => 'g-unheard'][$chamber->box->state->value] ?? 'g-kindling' }}" cx="{{ $chamber->x + 27 }}" cy="{{ $chamber->y + 31 }}" r="7" />
+                <circle class="{{ in_array($chamber->box->name, $lost, true) ? 'g-dark' : ['silent' => 'g-dark', 'unheard' => 'g-unheard'][$chamber->box->state->value] ?? 'g-kindling' }}" cx="{{ $chamber->lampX() }}" cy="{{ $chamber->lampY() }}" r="{{ $chamber->dense ? 5 : 7 }}" />
             @endif
-            <text class="g-name" x="{{ $chamber->x + 45 }}" y="{{ $chamber->y + 36 }}">{{ $chamber->name() }}</text>
-            <text class="g-addr" x="{{ $chamber->x + 17 }}" y="{{ $chamber->y + 57 }}">{{ $chamber->box->address }}</text>
-            <text class="g-note" x="{{ $chamber->x + 17 }}" y="{{ $chamber->y + 76 }}">{{ $chamber->note() }}</text>
+            <text class="g-name" @if ($chamber->dense) font-size="{{ round($chamber->nameSize(), 1) }}" @endif x="{{ $chamber->nameX() }}" y="{{ $chamber->lineY(0) }}">{{ $chamber->name() }}</text>
+            <text class="g-addr" x="{{ $chamber->textX() }}" y="{{ $chamber->lineY(1) }}">{{ $chamber->box->address }}</text>
+            <text class="g-note" x="{{ $chamber->textX() }}" y="{{ $chamber->lineY(2) }}">{{ $chamber->note() }}</text>
         </a>
     @endforeach
 </svg>

@@ -100,7 +100,10 @@ test('no tunnel runs behind a chamber', function (int $count, int $width): void 
 test('every box has a way in, and every opening its shaft to the sky', function (int $count): void {
     $picture = burrow($count, 9 + $count);
     $open = array_filter($picture->chambers, fn (Chamber $c) => $c->box->openings !== []);
-    expect(count($picture->ways))->toBe($count)->and(count($picture->shafts))->toBeLessThanOrEqual(count($open));
+    expect(count($picture->ways))
+        ->toBe($count)
+        ->and(count($picture->shafts))
+        ->toBeLessThanOrEqual(count($open));
     foreach ($picture->shafts as $shaft) {
         expect($shaft->mouth)
             ->toBeLessThan($picture->turf)
@@ -142,14 +145,60 @@ test('what can be reached from outside lies in the first row', function (): void
 });
 
 test('an empty burrow can be drawn', function (): void {
-    expect(GroundPlan::draw([])->chambers)->toBe([])->and(GroundPlan::draw([])->height)->toBeGreaterThan(300.0);
+    expect(GroundPlan::draw([])->chambers)
+        ->toBe([])
+        ->and(GroundPlan::draw([])->height)
+        ->toBeGreaterThan(300.0);
 });
+
+test(
+    'thirty boxes stand on one screen with their whole names, those on the way behind those that stand',
+    function (): void {
+        $names = [
+            'attic-scales',
+            'bellows',
+            'cold-frame',
+            'drying-loft',
+            'garden-gate',
+            'potting-shed',
+            'reading-desk',
+        ];
+        $boxes = [];
+        for ($at = 0; $at < 30; $at++) {
+            $boxes[] = new Dwelling(
+                $names[$at % 7].($at < 7 ? '' : '-'.intdiv($at, 7)),
+                "172.22.8.{$at}",
+                'files',
+                $at < 3 ? ChamberState::Building : ChamberState::Answers,
+            );
+        }
+        $picture = GroundPlan::draw($boxes);
+        // The picture is 785 wide of a page of 1280, and begins at 107 of 800.
+        expect(($picture->height * 785) / GroundPlan::WIDE)->toBeLessThan(800 - 107);
+        foreach ($picture->chambers as $chamber) {
+            expect($chamber->name())
+                ->toBe($chamber->box->name)
+                // By a width of letters that is on the safe side of the font's own.
+                ->and($chamber->nameX() + mb_strlen($chamber->name()) * $chamber->nameSize() * 0.56)
+                ->toBeLessThanOrEqual($chamber->x + $chamber->width)
+                ->and($chamber->lineY(2))
+                ->toBeLessThan($chamber->bottom());
+        }
+        $last = array_slice($picture->chambers, -3);
+        expect(array_map(fn ($one): ChamberState => $one->box->state, $last))->toBe(
+            array_fill(0, 3, ChamberState::Building),
+        );
+    },
+);
 
 test('long names are cut to their chamber', function (): void {
     $chamber = GroundPlan::draw([
         new Dwelling(str_repeat('w', 63), '172.22.8.16', str_repeat('very long ', 9), ChamberState::Building),
     ])->chambers[0];
-    expect(mb_strlen($chamber->name()))->toBeLessThan(20)->and($chamber->note())->toEndWith('…');
+    expect(mb_strlen($chamber->name()))
+        ->toBeLessThan(20)
+        ->and($chamber->note())
+        ->toEndWith('…');
 });
 
 test('a tunnel is a path from its first to its last point', function (): void {
