@@ -25,6 +25,7 @@ final class Rooms
         'lint' => ['Look over a card', 'linter user-data cmdline config check'],
         'media' => ['Register of cards and disks', 'serial warranty drive'],
         'backups' => ['Backups', 'copy restore drill retention'],
+        'journal.measured' => ['What was measured', 'chart rate temperature start update fill readings'],
         'journal.compare' => ['Compare what was measured', 'chance permutation before after'],
         'journal.blind' => ['Listen blind', 'abx hearing test odds audio'],
         'desks' => ['Desk computers', 'profile system reader'],

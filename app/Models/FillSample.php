@@ -13,5 +13,5 @@ class FillSample extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['taken_at' => 'datetime'];
+    protected $casts = ['taken_at' => 'datetime', 'bytes' => 'integer', 'used_bytes' => 'integer'];
 }

@@ -25,6 +25,6 @@ final readonly class Spacing
     /** Thirty chambers on a screen of 1280 × 800: six rows end before 700. */
     public static function dense(): self
     {
-        return new self(true, 188, 218, 58, 21, 30);
+        return new self(true, 188, 217, 58, 21, 30);
     }
 }

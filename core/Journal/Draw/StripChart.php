@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Burrow\Journal\Draw;
 
-/** Readings of two groups as dots on one line each, with their means and the middle half of each. */
+/** Readings of some groups as dots on one line each, with their means and the middle half of each. */
 final readonly class StripChart
 {
     public const WIDTH = 760;
 
-    public const HEIGHT = 150;
+    private const ROW = 46;
 
     public const LEFT = 130;
 
@@ -21,6 +21,11 @@ final readonly class StripChart
      */
     private function __construct(public array $rows, public array $marks)
     {
+    }
+
+    public function height(): int
+    {
+        return 58 + self::ROW * count($this->rows);
     }
 
     /** @param  non-empty-array<string, non-empty-list<float>>  $groups  readings by the group's name */
@@ -39,7 +44,7 @@ final readonly class StripChart
             sort($values);
             $rows[] = [
                 'name' => (string) $name,
-                'y' => 34 + 46 * count($rows),
+                'y' => 34 + self::ROW * count($rows),
                 'dots' => array_map($x, $values),
                 'mean' => $x(array_sum($values) / count($values)),
                 'from' => $x(self::quantile($values, 0.25)),

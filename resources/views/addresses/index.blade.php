@@ -57,7 +57,7 @@
             <h2>Find a box</h2>
             <p>By a list before and after the power came, by asking the network, by name and hardware address.</p>
             <p class="row"><a class="act" href="{{ route('addresses.find') }}">Find a box</a>
-                <a class="ghost" href="{{ route('addresses.known') }}">Keys a desk computer remembers</a></p>
+                <a class="ghost" href="{{ route('addresses.known') }}">Keys a desk computer remembers</a>@if (auth()->user()->isKeeper()) <a class="ghost" href="{{ route('register') }}">On paper</a>@endif</p>
             <h2 class="after">Names that are not answered</h2>
             <p>Lists for a filter, chosen by what this house asked.</p>
             <p class="row"><a class="ghost" href="{{ route('filter') }}">Filter workbench</a></p>

@@ -10,21 +10,7 @@
     </x-slot:say>
     @if ($chart !== null)
         <section class="sheet" aria-label="Readings">
-            <svg class="strips" viewBox="0 0 {{ $chart::WIDTH }} {{ $chart::HEIGHT }}" role="img" aria-label="{{ count($chart->rows[0]['dots']) }} and {{ count($chart->rows[1]['dots']) }} readings">
-                @foreach ($chart->rows as $row)
-                    <text class="t-name" x="{{ $chart::LEFT - 12 }}" y="{{ $row['y'] + 5 }}" text-anchor="end">{{ $row['name'] }}</text>
-                    <path class="t-line" d="M{{ $chart::LEFT }} {{ $row['y'] }} H{{ $chart::RIGHT }}" />
-                    <rect class="t-half" x="{{ $row['from'] }}" y="{{ $row['y'] - 11 }}" width="{{ max(1, $row['to'] - $row['from']) }}" height="22" rx="4" />
-                    @foreach ($row['dots'] as $dot)
-                        <circle class="t-dot" cx="{{ $dot }}" cy="{{ $row['y'] }}" r="4.5" />
-                    @endforeach
-                    <path class="t-mean" d="M{{ $row['mean'] }} {{ $row['y'] - 15 }} V{{ $row['y'] + 15 }}" />
-                @endforeach
-                @foreach ($chart->marks as $mark)
-                    <text class="t-mark" x="{{ $mark['x'] }}" y="140" text-anchor="middle">{{ $mark['label'] }} {{ $unit }}</text>
-                @endforeach
-            </svg>
-            <p class="legend"><span><i class="t mean"></i>mean</span><span><i class="t half"></i>the middle half</span></p>
+            @include('journal.strips')
             <p class="hint">{{ $test->isExact ? 'Every way of dealing the readings to the two was looked at.' : 'Twenty thousand ways of dealing the readings to the two were drawn.' }} It says whether the two differ, not why: what else was another one meanwhile only you know.</p>
         </section>
     @endif

@@ -9,7 +9,7 @@
             <div class="field-set"><label for="day_to">to</label><input class="in code" id="day_to" name="day_to" maxlength="10" value="{{ $search->to }}" autocomplete="off"></div>
         </div>
         <div class="row"><button class="act">Look</button> @unless ($search->isEmpty())<a class="ghost" href="{{ route('journal') }}">All</a>@endunless
-            <a class="ghost small" href="{{ route('journal.file', ['csv'] + $search->fields()) }}">As a table (CSV)</a> <a class="ghost small" href="{{ route('journal.file', ['json'] + $search->fields()) }}">As JSON</a> <a class="ghost small" href="{{ route('journal.compare') }}">Compare what was measured</a></div>
+            <a class="ghost small" href="{{ route('journal.file', ['csv'] + $search->fields()) }}">As a table (CSV)</a> <a class="ghost small" href="{{ route('journal.file', ['json'] + $search->fields()) }}">As JSON</a> <a class="ghost small" href="{{ route('journal.measured') }}">What was measured</a> <a class="ghost small" href="{{ route('journal.compare') }}">Compare two</a>@if (auth()->user()->isKeeper()) <a class="ghost small" href="{{ route('journal.blind') }}">Listen blind</a>@endif</div>
     </form>
     @if ($keeps)
         <details class="sheet more" id="note" @if ($wrong !== null) open @endif>

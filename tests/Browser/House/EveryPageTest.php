@@ -54,6 +54,7 @@ const PAGES = [
     '/codes?words=addresses',
     '/addresses/register',
     '/journal/blind',
+    '/journal/measured',
     '/settings/logins',
     '/boxes/labels',
     '/journal/compare',

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Journal;
 
+use App\Journal\Measures;
 use App\Models\Box;
-use App\Models\Measurement;
 use App\Models\Network;
 use Burrow\Journal\Compare\Permutation;
 use Burrow\Journal\Draw\StripChart;
@@ -17,22 +17,14 @@ use Illuminate\Http\Request;
 /** Two boxes, or one before and after a day, by what was measured: how far apart, and whether it is chance. */
 final class CompareController
 {
-    /** Readings of one group. */
-    private const MOST = 400;
-
-    private const WHAT = [
-        'copy' => ['Copy rate', 'MB/s'],
-        'heat' => ['Board above the room', '°C'],
-    ];
-
     public function __invoke(Request $request): View
     {
-        $what = isset(self::WHAT[$request->string('what')->value()])
+        $what = isset(Measures::ALL[$request->string('what')->value()])
             ? $request->string('what')->value()
             : 'copy';
         $boxes = Box::query()
             ->whereNotNull('name')
-            ->whereIn('id', Measurement::query()->select('box_id'))
+            ->whereIn('id', Measures::boxes($what))
             ->orderBy('name')
             ->limit(200)
             ->get();
@@ -57,8 +49,8 @@ final class CompareController
 
         return view('journal.compare', [
             'what' => $what,
-            'whats' => array_map(fn (array $one): string => $one[0], self::WHAT),
-            'unit' => self::WHAT[$what][1],
+            'whats' => array_map(fn (array $one): string => $one[0], Measures::ALL),
+            'unit' => Measures::ALL[$what][1],
             'names' => $boxes->pluck('name')->all(),
             'a' => (string) $a?->name,
             'b' => (string) $b?->name,
@@ -74,24 +66,6 @@ final class CompareController
     /** @return list<float> the newest readings of a box */
     private function readings(Box $box, string $what, ?DateTimeImmutable $from, ?DateTimeImmutable $to): array
     {
-        $query = Measurement::query()
-            ->where('box_id', $box->id)
-            ->whereNotNull($what === 'copy' ? 'megabytes' : 'board_celsius')
-            ->orderByDesc('id')
-            ->limit(self::MOST);
-        $from === null || $query->where('created_at', '>=', $from);
-        $to === null || $query->where('created_at', '<', $to);
-
-        return array_values(
-            $query
-                ->get()
-                ->filter(fn (Measurement $one): bool => $one->isPlausible())
-                ->map(
-                    fn (Measurement $one): float => $what === 'copy'
-                        ? (float) $one->megabytes
-                        : (float) $one->board_celsius - (float) $one->room_celsius,
-                )
-                ->all(),
-        );
+        return array_column(Measures::readings($box, $what, $from, $to), 'value');
     }
 }
