@@ -56,7 +56,7 @@ final readonly class Control
         $do = $ask->text('do');
         $board = $this->lab->board($ask->text('board'));
 
-        if ($board === null && in_array($do, ['type', 'power', 'fault', 'look'], true)) {
+        if ($board === null && in_array($do, ['type', 'power', 'fault', 'look', 'scrap'], true)) {
             return ['error' => 'no such board'];
         }
         switch ($do) {
@@ -105,6 +105,9 @@ final readonly class Control
                 break;
             case 'power':
                 $this->lab->power($board, $ask->yes('on'));
+                break;
+            case 'scrap':
+                $this->lab->scrap($board);
                 break;
             default:
                 return ['error' => 'unknown request'];

@@ -137,6 +137,14 @@ final class Lab
         return $this->boards[$id] ?? null;
     }
 
+    /** It died, or is wanted no more: with it go its card and its host key. What the router remembers of it stays. */
+    public function scrap(Board $board): void
+    {
+        $this->cut($board);
+        unset($this->boards[$board->id]);
+        $this->save();
+    }
+
     public function power(Board $board, bool $on): void
     {
         $this->cut($board);

@@ -22,7 +22,7 @@ Route::middleware('auth')->group(function (): void {
 
 // Looking, for keepers alone.
 Route::middleware(['auth', 'shown-to-keepers'])->group(function (): void {
-    Route::get('/boxes/{box}/lost', RebuildController::class)->name('box.lost');
+    Route::get('/boxes/{box}/lost', [RebuildController::class, 'show'])->name('box.lost');
     Route::get('/boxes/{box}/move', [MoveController::class, 'show'])->name('box.move');
     Route::get('/runs/{run}/back', [MoveController::class, 'way'])->name('run.back');
     Route::get('/boxes/{box}/parts', [PartsController::class, 'show'])->name('box.parts');
@@ -36,6 +36,7 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/boxes/{box}/move', [MoveController::class, 'begin']);
     Route::post('/boxes/{box}/from-desk', [MoveController::class, 'fromDesk'])->name('box.from-desk');
     Route::post('/runs/{run}/back', [MoveController::class, 'back']);
+    Route::post('/boxes/{box}/lost', [RebuildController::class, 'begin']);
     Route::post('/boxes/{box}/parts', [PartsController::class, 'keep'])->name('box.parts.keep');
     Route::post('/boxes/{box}/retire', [RetireController::class, 'retire']);
     Route::post('/boxes/{box}/take-back', [RetireController::class, 'takeBack'])->name('box.take-back');

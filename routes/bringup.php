@@ -24,6 +24,8 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/boxes/{box}/run', [RunController::class, 'begin'])->name('run.begin');
     Route::post('/boxes/{box}/re-address', [ChangeController::class, 'address'])->name('box.re-address');
     Route::post('/boxes/{box}/rename', [ChangeController::class, 'name'])->name('box.rename');
+    Route::post('/boxes/{box}/again', [ChangeController::class, 'again'])->name('box.again');
+    Route::post('/boxes/{box}/drop-job', [ChangeController::class, 'dropJob'])->name('box.drop-job');
     Route::post('/runs/{run}/resume', [RunController::class, 'resume'])->name('run.resume');
     Route::post('/runs/{run}/steps/{step}/{action}', [RunController::class, 'act'])
         ->whereIn('action', [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\BringUp;
 
+use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Run;
@@ -19,6 +20,10 @@ use Burrow\Household\Stage;
  */
 final readonly class Moving
 {
+    public function __construct(private Catalogue $catalogue)
+    {
+    }
+
     public function in(Run $run, RunBook $book): void
     {
         $box = $run->box;
@@ -42,6 +47,7 @@ final readonly class Moving
                 'stage' => Stage::InService,
                 'in_service_at' => $box->in_service_at ?? now(),
                 'silent_since' => null,
+                'made_anew_at' => null,
             ]);
         } else {
             $box->update(['stage' => Stage::Unfinished]);
@@ -72,9 +78,36 @@ final readonly class Moving
             JournalEntry::write($box, 'name', "{$box->called()} is called {$name} from now on.");
             $box->update(['name' => $name]);
         }
+        if ($run->changes() === Change::DropJob) {
+            $this->without($box, $run->learnedText('job_id') ?? '');
+        }
         if ($run->changes()?->moves()) {
             (new TakeOver())->end($run);
         }
+    }
+
+    /** It has a job no more; ports that only this job had are out of the ledger. */
+    private function without(Box $box, string $job): void
+    {
+        $kept = [];
+        foreach ($box->jobs->where('job', '!=', $job) as $left) {
+            foreach ($this->catalogue->job($left->job)->ports ?? [] as $port) {
+                $kept["{$port->protocol->value}/{$port->port->number}"] = true;
+            }
+        }
+        foreach ($this->catalogue->job($job)->ports ?? [] as $port) {
+            isset($kept["{$port->protocol->value}/{$port->port->number}"]) ||
+                Service::query()
+                    ->where([
+                        'box_id' => $box->id,
+                        'protocol' => $port->protocol->value,
+                        'port' => $port->port->number,
+                    ])
+                    ->delete();
+        }
+        $box->jobs()->where('job', $job)->delete();
+        $label = $this->catalogue->job($job)->label ?? $job;
+        JournalEntry::write($box, 'in service', "{$box->called()} does not do this any more: {$label}.");
     }
 
     /** Ports of the jobs, each with what was met there in this run; nothing was met where nobody looked. */

@@ -72,6 +72,10 @@ final readonly class RunBook
         $books = array_values(
             $known->map(fn (BoxJob $one): Playbook => $playbooks->for($one) ?? $playbooks->bare($one))->all(),
         );
+        if ($run->adds === null && $run->box->made_anew_at !== null) {
+            // What it kept comes back before it is in service.
+            $books[] = $playbooks->part('restore');
+        }
         $change = $run->changes();
         if ($change !== null) {
             $books = [$playbooks->change($change)];
@@ -142,7 +146,11 @@ final readonly class RunBook
             Change::Move, Change::FromDesk => ($this->run->learnedText('from_name') ?? 'Another').
                 ($over ? ' moved to ' : ' moves to ').
                 $name,
-            null => ($over ? 'Brought up: ' : 'Bringing up ').$name,
+            Change::DropJob => "{$name}: one job less",
+            null => ($this->run->learnedText('again_from') !== null
+                    ? ($over ? 'Played again: ' : 'Playing steps again: ')
+                    : ($over ? 'Brought up: ' : 'Bringing up ')).
+                $name,
         };
     }
 

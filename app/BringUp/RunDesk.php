@@ -135,6 +135,70 @@ final readonly class RunDesk
     }
 
     /**
+     * Steps of a box that is up are played again, from one of them to the end. It stays in service meanwhile.
+     *
+     * @throws StepTold for a step that its playbook does not have, and while another run is under way
+     */
+    public function again(Box $box, string $from): Run
+    {
+        return DB::transaction(function () use ($box, $from): Run {
+            Box::query()->lockForUpdate()->findOrFail($box->id);
+            $existing = $box->run()->first();
+            if ($existing !== null && $existing->finished_at === null) {
+                throw new StepTold("Another run of {$box->called()} is under way. That one first.");
+            }
+            $run = new Run(['box_id' => $box->id, 'learned' => $this->knownBefore($box, $existing)]);
+            $run->setRelation('box', $box->loadMissing(['jobs', 'network']));
+            $step = (new RunBook($run->setRelation('steps', collect()), $this->playbooks))->steps->step(
+                $from,
+            );
+            if ($step === null) {
+                throw new StepTold('Its playbook has no such step. Nothing was changed.');
+            }
+            $run->learned = ['again_from' => $from] + $run->learned;
+            $run->unsetRelation('steps')->save();
+            JournalEntry::write(
+                $box,
+                'run',
+                "{$box->called()}: steps are played again from “{$step->title}” on.",
+            );
+
+            return $this->layOut($run);
+        });
+    }
+
+    /**
+     * What an earlier run learned of the box and is still so: later steps are filled in from it.
+     *
+     * @return array<string, mixed>
+     */
+    private function knownBefore(Box $box, ?Run $before): array
+    {
+        return [
+            ...array_diff_key($before->learned ?? [], [
+                'looked' => true,
+                'again_from' => true,
+                'took' => true,
+            ]),
+            ...$box->on_bench ? $this->benchBefore() : [],
+            'found' => (string) $box->address,
+        ];
+    }
+
+    /** A box that is up gets one job less; the record says so when the run is over. */
+    public function dropJob(Box $box, string $job, string $holders): Run
+    {
+        $label = $this->playbooks->catalogue->job($job)->label ?? $job;
+
+        return $this->moveTo($box, Change::DropJob, [
+            'from_name' => $label,
+            'job_label' => $label,
+            'job_id' => $job,
+            'holders' => $holders,
+        ]);
+    }
+
+    /**
      * What another box does, or a program on a desk computer, moves to this box, which stands. Nothing of the record
      * changes before the box answered at the other one's address.
      *
@@ -151,7 +215,9 @@ final readonly class RunDesk
             JournalEntry::write(
                 $box,
                 'run',
-                "What {$words['from_name']} does is to move to {$box->called()}.",
+                $change->moves()
+                    ? "What {$words['from_name']} does is to move to {$box->called()}."
+                    : "{$box->called()} is to have one job less: {$words['from_name']}.",
             );
 
             return $this->layOut(
@@ -218,7 +284,12 @@ final readonly class RunDesk
     /** Every step of the playbook in its order; those that are there already stay as they are. */
     private function layOut(Run $run): Run
     {
+        $from = $run->learnedText('again_from');
         foreach ((new RunBook($run, $this->playbooks))->steps->list as $position => $played) {
+            $from = $played->id === $from ? null : $from;
+            if ($from !== null) {
+                continue;
+            }
             $step = RunStep::query()->firstOrNew(
                 ['run_id' => $run->id, 'step' => $played->id],
                 ['state' => RunStep::OPEN],
@@ -452,7 +523,7 @@ final readonly class RunDesk
         if ($run->current() === null) {
             $name = $run->learned['new_name'] ?? null;
             is_string($name) && $this->refuseIfHeld($run->box, 'name', $name);
-            (new Moving())->in($run, new RunBook($run, $this->playbooks));
+            (new Moving($this->playbooks->catalogue))->in($run, new RunBook($run, $this->playbooks));
         }
     }
 

@@ -57,6 +57,11 @@ final class Playbooks
         return ($this->reader ??= self::reader())->change($change);
     }
 
+    public function part(string $id): Playbook
+    {
+        return ($this->reader ??= self::reader())->part($id);
+    }
+
     /** In its place: what every box goes through. */
     public function bare(BoxJob $held): Playbook
     {

@@ -44,6 +44,7 @@ class Box extends Model
         'wiped_at' => 'datetime',
         'on_bench' => 'boolean',
         'fixed_address' => 'boolean',
+        'made_anew_at' => 'datetime',
     ];
 
     protected static function booted(): void

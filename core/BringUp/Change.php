@@ -17,6 +17,9 @@ enum Change: string
     /** What a program on a desk computer does moves to this one. */
     case FromDesk = 'from-desk';
 
+    /** It has one job less. */
+    case DropJob = 'drop-job';
+
     /** Whether a run of it counts what there is before, and again afterwards. */
     public function moves(): bool
     {

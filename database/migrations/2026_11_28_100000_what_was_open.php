@@ -7,7 +7,8 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-// Ways in that were open once, from when to when: what could be reached on a day that is past.
+// Ways in that were open once, from when to when: what could be reached on a day that is past. And the mark of a box
+// that is made anew from its records, until it is in service again.
 return new class extends Migration
 {
     public function up(): void
@@ -24,10 +25,16 @@ return new class extends Migration
                 $table->index('closed_at');
             });
         }
+        if (Grow::needsColumns('boxes', 'made_anew_at')) {
+            Schema::table('boxes', function (Blueprint $table): void {
+                $table->timestamp('made_anew_at')->nullable();
+            });
+        }
     }
 
     public function down(): void
     {
+        Schema::table('boxes', fn (Blueprint $table) => $table->dropColumn('made_anew_at'));
         Schema::dropIfExists('past_openings');
     }
 };

@@ -80,6 +80,12 @@ final readonly class PlaybookReader
         return new Playbook('', $change->value, [], $this->parts([$change->value], []), [], []);
     }
 
+    /** The steps of a shared part, as those of a job that nobody has: after all jobs' own, before what closes. */
+    public function part(string $id): Playbook
+    {
+        return new Playbook('', $id, [], [], $this->parts([$id], []), []);
+    }
+
     /** In the place of a step that was begun and whose playbook has changed since. */
     public static function gone(string $id): Step
     {

@@ -129,6 +129,16 @@ final class BringUpFindings
         );
     }
 
+    public static function oldLeaseOfThatName(Hostname $name): Finding
+    {
+        return Finding::note(
+            'bringup.old_lease_of_that_name',
+            "An older lease of {$name->label} is in the list as well.",
+            'It was there before the power came: of the board or card that was before, until it runs out.',
+            'Where that one is still on, take its power: two of one name confuse the house.',
+        );
+    }
+
     public static function twoOfThatName(Hostname $name): Finding
     {
         return Finding::stop(

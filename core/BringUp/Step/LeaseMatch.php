@@ -23,17 +23,32 @@ final readonly class LeaseMatch
     {
         // A run goes on by IPv4, and what the list says is over is nobody's.
         $leases = array_values(
-            array_filter($leases, fn (Lease $one): bool => $one->mac !== null && $one->isIpv4() && $one->holds()),
+            array_filter(
+                $leases,
+                fn (Lease $one): bool => $one->mac !== null && $one->isIpv4() && $one->holds(),
+            ),
         );
-        $new = array_values(array_filter($leases, fn (Lease $lease): bool => ! in_array($lease->mac, $before, true)));
+        $new = array_values(
+            array_filter($leases, fn (Lease $lease): bool => ! in_array($lease->mac, $before, true)),
+        );
         $named = array_values(
             array_filter($leases, fn (Lease $lease): bool => strtolower($lease->name ?? '') === $name->label),
         );
+
+        $fresh = array_values(array_filter($named, fn (Lease $lease): bool => in_array($lease, $new, true)));
 
         return match (true) {
             count($named) === 1 => new self(
                 $named[0],
                 Findings::of(BringUpFindings::found($named[0], in_array($named[0], $new, true))),
+            ),
+            // All but one were there before the power came: a lease outlives the board that had it.
+            count($fresh) === 1 => new self(
+                $fresh[0],
+                Findings::of(
+                    BringUpFindings::found($fresh[0], true),
+                    BringUpFindings::oldLeaseOfThatName($name),
+                ),
             ),
             count($named) > 1 => new self(null, Findings::of(BringUpFindings::twoOfThatName($name))),
             count($new) === 1 => new self($new[0], Findings::of(BringUpFindings::otherName($name, $new[0]))),

@@ -137,6 +137,20 @@
                         <x-field name="new_name" label="Another name" :value="old('new_name', '')" :findings="\Burrow\Judgement\Findings::of()" :placeholder="$box->name" />
                         <div class="row"><button class="ghost">Call it so</button></div>
                     </form>
+                    @if ($box->isInService())
+                    <form class="after" method="post" action="{{ route('box.again', $box) }}">
+                        @csrf
+                        <x-choice name="again_from" label="Its steps once more, from" :options="$steps" :chosen="old('again_from', '')" />
+                        <div class="row"><button class="ghost">Play them again</button></div>
+                    </form>
+                    @endif
+                    @if ($box->jobs->count() > 1)
+                        <form class="after" method="post" action="{{ route('box.drop-job', $box) }}">
+                            @csrf
+                            <x-choice name="drop_job" label="One job less" :options="$box->jobs->mapWithKeys(fn($one) => [$one->job => $labels[$one->job] ?? $one->job])->all()" :chosen="old('drop_job', '')" />
+                            <div class="row"><button class="ghost">Take it away</button></div>
+                        </form>
+                    @endif
                 </section>
             @endif
             @if ($box->identities->count() > 1)

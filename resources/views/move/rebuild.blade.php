@@ -19,5 +19,12 @@
             @endforeach
         </x-list>
     </div>
+    <form class="sheet" method="post" action="{{ route('box.lost', $box) }}">
+        @csrf
+        <h2>It did</h2>
+        <p>The same box on another board: its name, its address, its jobs with what was answered and all that hangs on it stay. Its card is made anew, its steps are played, and at their end what it kept is brought back.</p>
+        <div class="field-set"><label for="rebuild_name">Type its name: {{ $box->name }}</label><input class="in code" id="rebuild_name" name="rebuild_name" @longest('rebuild_name') autocomplete="off"></div>
+        <div class="row"><button class="act">Make it anew</button></div>
+    </form>
     <p class="row"><a class="ghost" href="{{ route('box', $box) }}">Back to {{ $box->called() }}</a> <a class="ghost" href="{{ route('backups') }}">Backups</a></p>
 </x-page>

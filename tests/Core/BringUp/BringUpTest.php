@@ -223,6 +223,18 @@ test('a box is singled out in the router\'s list', function (
         null,
         'bringup.several_new',
     ],
+    'an older lease of that name' => [
+        [lease('02:00:00:00:00:01', '172.22.8.104', 'wren'), lease('02:00:00:00:00:02', '172.22.8.105', 'wren')],
+        ['02:00:00:00:00:01'],
+        '172.22.8.105',
+        'bringup.found',
+    ],
+    'two of that name, both from before' => [
+        [lease('02:00:00:00:00:01', '172.22.8.104', 'wren'), lease('02:00:00:00:00:02', '172.22.8.105', 'wren')],
+        ['02:00:00:00:00:01', '02:00:00:00:00:02'],
+        null,
+        'bringup.two_of_that_name',
+    ],
     'two of that name' => [
         [lease('02:00:00:00:00:01', '172.22.8.104', 'wren'), lease('02:00:00:00:00:02', '172.22.8.105', 'wren')],
         [],

@@ -163,9 +163,14 @@ final class BenchController
         return back(fallback: route('bench'));
     }
 
-    /** Locally administered, and the same for a box every time. */
+    /** Locally administered, and the same for a box every time, until it is made anew on another board. */
     private static function mac(Box $box): string
     {
-        return '02:4b:1e:90:'.implode(':', str_split(sprintf('%04x', $box->id % 65536), 2));
+        $board = $box->made_anew_at === null ? 0 : $box->identities()->where('kind', 'mac')->count() % 16;
+
+        return '02:4b:1e:9'.
+            dechex($board).
+            ':'.
+            implode(':', str_split(sprintf('%04x', $box->id % 65536), 2));
     }
 }

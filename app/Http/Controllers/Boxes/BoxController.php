@@ -30,6 +30,7 @@ use Burrow\Stores\CopyTest\WatchScript;
 use Burrow\Upkeep\Calendar;
 use Carbon\Carbon;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -101,6 +102,8 @@ final class BoxController
                     ? null
                     : Box::query()->whereKeyNot($box->id)->where('host_key', $box->host_key)->first(),
             'proposed' => $box->stage->stands() ? Books::addresses($box->network)->propose() : null,
+            'steps' => $box->stage->stands() ? $this->stepsOf($box) : [],
+            'labels' => array_map(fn (Job $one): string => $one->label, $this->catalogue->shelf()->jobs),
             'decisions' => $box->decisions()->get(),
             'entries' => $box
                 ->journal()
@@ -110,6 +113,20 @@ final class BoxController
                 ->limit(12)
                 ->get(),
         ]);
+    }
+
+    /** @return array<string, string> id => title of every step that brings it up, in their order */
+    private function stepsOf(Box $box): array
+    {
+        $run = (new Run(['learned' => []]))
+            ->setRelation('box', $box->loadMissing(['jobs', 'network']))
+            ->setRelation('steps', new EloquentCollection());
+        $steps = [];
+        foreach ((new RunBook($run, $this->playbooks))->steps->list as $at => $step) {
+            $steps[$step->id] = $at + 1 .'. '.$step->title;
+        }
+
+        return $steps;
     }
 
     /**
