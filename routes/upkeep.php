@@ -7,6 +7,7 @@ use App\Http\Controllers\Upkeep\FetchController;
 use App\Http\Controllers\Upkeep\PushController;
 use App\Http\Controllers\Upkeep\ReportController;
 use App\Http\Controllers\Upkeep\RoundController;
+use App\Http\Controllers\Upkeep\UnattendedController;
 use App\Http\Controllers\Upkeep\UpkeepController;
 use Illuminate\Support\Facades\Route;
 
@@ -19,6 +20,7 @@ Route::middleware('auth')->group(function (): void {
 // Looking, for keepers alone.
 Route::middleware(['auth', 'shown-to-keepers'])->group(function (): void {
     Route::get('/boxes/{box}/report', [ReportController::class, 'show'])->name('box.report');
+    Route::get('/boxes/{box}/unattended', [UnattendedController::class, 'show'])->name('box.unattended');
     Route::get('/upkeep/round', [RoundController::class, 'show'])->name('upkeep.round');
     Route::get('/upkeep/plan.ics', [UpkeepController::class, 'calendar'])->name('upkeep.calendar');
 });
@@ -34,6 +36,7 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/upkeep/care/away', [CareController::class, 'away'])->name('care.away');
     Route::post('/upkeep/hours', [UpkeepController::class, 'hours'])->name('upkeep.hours');
     Route::post('/upkeep/hours/{rhythm}/away', [UpkeepController::class, 'noHours'])->name('upkeep.no-hours');
+    Route::post('/boxes/{box}/unattended', [UnattendedController::class, 'read']);
     Route::post('/upkeep/round', [RoundController::class, 'start'])->name('round.start');
     Route::post('/upkeep/round/begin', [RoundController::class, 'begin'])->name('round.begin');
     Route::post('/upkeep/round/look', [RoundController::class, 'look'])->name('round.look');

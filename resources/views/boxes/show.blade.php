@@ -34,7 +34,7 @@
         </div>
     @endif
     @if ($box->stage->stands() || $box->stage->value === 'bringing-up')
-        <p class="below row"><a class="ghost" href="{{ route('box.diagnosis', $box) }}">It does not do its work</a> <a class="ghost" href="{{ route('box.paper', $box) }}">On paper</a>@if ($box->stage->stands() && auth()->user()->isKeeper()) <a class="ghost" href="{{ route('box.parts', $box) }}">Other parts</a> <a class="ghost" href="{{ route('box.move', $box) }}">Move</a> <a class="ghost" href="{{ route('box.report', $box) }}">How it says it is</a> <a class="ghost" href="{{ route('box.lost', $box) }}">What if it died tonight?</a> <a class="ghost" href="{{ route('box.retire', $box) }}">Take it out of service</a>@endif</p>
+        <p class="below row"><a class="ghost" href="{{ route('box.diagnosis', $box) }}">It does not do its work</a> <a class="ghost" href="{{ route('box.paper', $box) }}">On paper</a>@if ($box->stage->stands() && auth()->user()->isKeeper()) <a class="ghost" href="{{ route('box.parts', $box) }}">Other parts</a> <a class="ghost" href="{{ route('box.move', $box) }}">Move</a> <a class="ghost" href="{{ route('box.report', $box) }}">How it says it is</a> <a class="ghost" href="{{ route('box.unattended', $box) }}">Updates by themselves</a> <a class="ghost" href="{{ route('box.lost', $box) }}">What if it died tonight?</a> <a class="ghost" href="{{ route('box.retire', $box) }}">Take it out of service</a>@endif</p>
     @endif
     @if ($leftOpen->isNotEmpty() || $unplayed !== [])
         <section class="sheet below" aria-labelledby="left-open">

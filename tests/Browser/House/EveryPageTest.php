@@ -47,6 +47,7 @@ const PAGES = [
     '/boxes/2/paper',
     '/boxes/2/parts?board=flint',
     '/boxes/2/move?to=4',
+    '/boxes/2/unattended',
     '/without?off=larder',
     '/is-it-on',
     '/then?day=2026-06-30',
