@@ -23,7 +23,11 @@ test('a 3 TB drive shows as 2.728 TiB', function (): void {
 test('the 512-byte-sector limit of the old partition table is 2.199 TB', function (): void {
     expect(Bytes::of(2 ** 32 * 512)->count)
         ->toBe(2199023255552)
-        ->and(Bytes::tera(3)->less(Bytes::of(2 ** 32 * 512))->decimal())
+        ->and(
+            Bytes::tera(3)
+                ->less(Bytes::of(2 ** 32 * 512))
+                ->decimal(),
+        )
         ->toBe('801 GB');
 });
 
@@ -59,7 +63,11 @@ test('eight bits make a byte and a rate gives a time', function (): void {
         ->toBe('11.8 MB/s');
 });
 
-test('a countdown and a sentence say the same time', function (float $seconds, string $clock, string $words): void {
+test('a countdown and a sentence say the same time', function (
+    float $seconds,
+    string $clock,
+    string $words,
+): void {
     expect(Duration::seconds($seconds)->clock())
         ->toBe($clock)
         ->and((string) Duration::seconds($seconds))
@@ -68,6 +76,10 @@ test('a countdown and a sentence say the same time', function (float $seconds, s
     [0, '00:00', '0 s'],
     [462, '07:42', '8 min'],
     [59.6, '01:00', '60 s'],
+    [89, '01:29', '89 s'],
+    [90, '01:30', '2 min'],
+    [7199, '1:59:59', '2 h'],
+    [7100, '1:58:20', '118 min'],
     [3661, '1:01:01', '61 min'],
     [9000, '2:30:00', '2 h 30 min'],
     [7200, '2:00:00', '2 h'],
