@@ -158,7 +158,7 @@ foreach (
         'stores' => '/stores',
         'addresses' => '/addresses',
         'upkeep' => '/upkeep',
-        'catalogue' => '/catalogue?kind=board',
+        'without' => '/without?off=larder',
     ] as $name => $path
 ) {
     $picture($name, $path);
