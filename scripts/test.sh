@@ -20,7 +20,14 @@ check() {
     fi
 }
 
+# Lanes run in process groups of their own; whoever ends the run ends them with all that they started.
+LANES=()
 finish() {
+    local lane
+    for lane in "${LANES[@]}"; do kill -TERM -- "-$lane" 2>/dev/null; done
+    [ ${#LANES[@]} -eq 0 ] || sleep 1
+    # What a test left mounted in the userland or put into the network goes with it.
+    awk -v under="$USERLAND/" 'index($2, under) == 1 { print $2 }' /proc/mounts | sort -r | xargs -r umount --lazy 2>/dev/null
     stop_all
     exit "${1:-1}"
 }
@@ -65,21 +72,29 @@ pest() {
     env $(printf -- "-u %s " $ENVIRONMENT) BURROW_VAR="$VAR" vendor/bin/pest --colors=never --log-junit="$VAR/junit-$name.xml" "$@"
 }
 # What needs no database runs beside what does: two lanes for two cores.
+set -m
 if [ $# -eq 0 ]; then
     {
         build_userland >"$VAR/log/userland.log" 2>&1 || tail -n 20 "$VAR/log/userland.log"
         pest apart --testsuite=Core,Outside
     } >"$VAR/log/apart.log" 2>&1 </dev/null &
     apart=$!
-    pest visited --testsuite=Web,Attack,Bench,Browser
+    pest visited --testsuite=Web,Attack,Bench,Browser </dev/null &
+    visited=$!
+    LANES=("$apart" "$visited")
+    wait "$visited"
     wait "$apart"
     cat "$VAR/log/apart.log"
     lanes=(apart visited)
 else
     case "$*" in *Outside*) build_userland >"$VAR/log/userland.log" 2>&1 || tail -n 20 "$VAR/log/userland.log" ;; esac
-    pest some "$@"
+    pest some "$@" </dev/null &
+    LANES=("$!")
+    wait "$!"
     lanes=(some)
 fi
+set +m
+LANES=()
 ran=0 bad=0
 for lane in "${lanes[@]}"; do
     read -r all wrong <<<"$(php -r '
