@@ -103,17 +103,17 @@ final readonly class Succession
     {
         $found = [];
         if ($from->address === null) {
-            $found[] = MoveFindings::noAddressToTake($from->name);
+            $found[] = SuccessionFindings::noAddressToTake($from->name);
         }
         if (! $to->stage->stands() || $to->address === null) {
-            $found[] = MoveFindings::notUpYet($to->name);
+            $found[] = SuccessionFindings::notUpYet($to->name);
         } elseif ($to->hearing->state === HearingState::Silent) {
-            $found[] = MoveFindings::newOneSilent($to->name);
+            $found[] = SuccessionFindings::newOneSilent($to->name);
         }
         $has = array_map(fn (Job $job): string => $job->id, $to->jobs());
         $lacks = array_filter($from->jobs(), fn (Job $job): bool => ! in_array($job->id, $has, true));
         if ($lacks !== []) {
-            $found[] = MoveFindings::jobNotThere(
+            $found[] = SuccessionFindings::jobNotThere(
                 $to->name,
                 array_values(array_map(fn (Job $job): string => $job->label, $lacks)),
             );
@@ -123,14 +123,14 @@ final readonly class Succession
             fn (Copying $one): bool => $one->to === $from->name && $one->box !== $from->name,
         );
         foreach ($kept as $one) {
-            $found[] = MoveFindings::copiesStay($from->name, $one->name);
+            $found[] = SuccessionFindings::copiesStay($from->name, $one->name);
         }
         $uses = array_filter(
             $house->dependencies(),
             fn (Dependency $one): bool => $one->box === $from->name && $one->on === $to->name,
         );
         if ($uses !== []) {
-            $found[] = MoveFindings::hangsOnIt($from->name, $to->name);
+            $found[] = SuccessionFindings::hangsOnIt($from->name, $to->name);
         }
 
         return $found;

@@ -27,7 +27,7 @@ final readonly class PortTable implements Concern
         foreach ($house->services() as $service) {
             $ofBox[$service->box][] = $service;
             if (self::isEphemeral($service)) {
-                $findings[] = PortFindings::ephemeral($service);
+                $findings[] = TypedPortFindings::ephemeral($service);
             }
             $reach = $house->reaches($service);
             if ($service->access?->isOpenToAll() === true && $reach->atLeast(WhoReaches::Some)) {

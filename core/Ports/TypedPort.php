@@ -59,14 +59,14 @@ final readonly class TypedPort
         $protocol = Protocol::tryFrom($said('protocol')) ?? Protocol::Tcp;
         $purpose = $said('purpose');
         if ($purpose === '' || mb_strlen($purpose) > 60) {
-            $found[] = PortFindings::purposeLength('purpose');
+            $found[] = TypedPortFindings::purposeLength('purpose');
         }
         $bound = self::bound($said('bound'), $found);
         $reach = WhoReaches::tryFrom($said('reach')) ?? WhoReaches::House;
         $from = $reach === WhoReaches::Some ? self::sources($said('sources'), $found) : [];
         $path = $said('path');
         if ($path !== '' && preg_match('~^/[A-Za-z0-9/._\~!$&\'()*+,;=:@%?-]{0,119}$~D', $path) !== 1) {
-            $found[] = PortFindings::notAPath($path, 'path');
+            $found[] = TypedPortFindings::notAPath($path, 'path');
         }
         $page = isset(self::SCHEMES[$said('scheme')]) ? $said('scheme') : '';
         $clients = self::clients($said('clients'), $found);
@@ -98,12 +98,12 @@ final readonly class TypedPort
     private static function port(string $said, string $field, PortScheme $scheme, array &$found): ?Port
     {
         if (preg_match('/^\d{6}$/D', $said) === 1) {
-            $found[] = PortFindings::sixDigits($said, $scheme->meant($said), $field);
+            $found[] = TypedPortFindings::sixDigits($said, $scheme->meant($said), $field);
 
             return null;
         }
         $port = preg_match('/^\d{1,5}$/D', $said) === 1 ? Port::tryOf((int) $said) : null;
-        $port === null && ($found[] = PortFindings::notAPort($said, $field));
+        $port === null && ($found[] = TypedPortFindings::notAPort($said, $field));
 
         return $port;
     }
@@ -115,7 +115,7 @@ final readonly class TypedPort
             return null;
         }
         $address = Address::standard(trim($said, '[]'));
-        $address === null && ($found[] = PortFindings::notAnAddress($said, 'bound'));
+        $address === null && ($found[] = TypedPortFindings::notAnAddress($said, 'bound'));
 
         return in_array($address, ['0.0.0.0', '::'], true) ? null : $address;
     }
@@ -132,15 +132,15 @@ final readonly class TypedPort
         foreach (preg_split('/[\s,]+/', $said, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $one) {
             $some = Prefix::tryParse($one) ?? (Ipv6Prefix::tryParse($one) ?? Address::standard($one));
             if ($some === null) {
-                $found[] = PortFindings::notAPrefix($one, Place::field('sources'));
+                $found[] = TypedPortFindings::notAPrefix($one, Place::field('sources'));
             } else {
                 $from[] = (string) $some;
             }
         }
         if (count($from) > self::SOURCES) {
-            $found[] = PortFindings::tooManySources(self::SOURCES, 'sources');
+            $found[] = TypedPortFindings::tooManySources(self::SOURCES, 'sources');
         } elseif ($said === '') {
-            $found[] = PortFindings::whoAreSome('sources');
+            $found[] = TypedPortFindings::whoAreSome('sources');
         }
 
         return array_values(array_unique($from));
@@ -160,7 +160,7 @@ final readonly class TypedPort
             fn (string $one): bool => $one !== '',
         );
         if (count($lines) > self::CLIENTS) {
-            $found[] = PortFindings::tooManyClients(self::CLIENTS, 'clients');
+            $found[] = TypedPortFindings::tooManyClients(self::CLIENTS, 'clients');
         }
         foreach (array_slice($lines, 0, self::CLIENTS) as $line) {
             [$client, $holds] = [...array_map(trim(...), explode(':', $line, 2)), ''];
@@ -188,10 +188,10 @@ final readonly class TypedPort
         $name = RegisteredNames::of($service->protocol, $service->port->number);
         $isPage = in_array($service->scheme, ['http', 'https'], true);
         if ($isPage && $name !== null && ! str_starts_with($name, 'http')) {
-            $found[] = PortFindings::registeredOtherwise($service->port, $name, 'port');
+            $found[] = TypedPortFindings::registeredOtherwise($service->port, $name, 'port');
         }
         if (PortTable::isEphemeral($service)) {
-            $found[] = PortFindings::ephemeral($service)->at(Place::field('port'));
+            $found[] = TypedPortFindings::ephemeral($service)->at(Place::field('port'));
         }
 
         return array_values(

@@ -31,7 +31,7 @@ final readonly class DiskChoice
             if ($reason === null) {
                 $candidates[] = $disk;
             } else {
-                $kept = $kept->and([StoresFindings::diskStays($disk, $reason)]);
+                $kept = $kept->and([DiskFindings::diskStays($disk, $reason)]);
             }
         }
         if (count($candidates) !== 1) {
@@ -44,12 +44,12 @@ final readonly class DiskChoice
 
             return new self(
                 null,
-                Findings::of(StoresFindings::diskInDoubt($what, $candidates === []))->and($kept),
+                Findings::of(DiskFindings::diskInDoubt($what, $candidates === []))->and($kept),
             );
         }
         $disk = $candidates[0];
         if (($disk->serial ?? '') === '') {
-            $nameless = StoresFindings::diskWithoutSerial($disk);
+            $nameless = DiskFindings::diskWithoutSerial($disk);
 
             return new self(null, Findings::of($nameless)->and($kept));
         }
@@ -59,8 +59,8 @@ final readonly class DiskChoice
                 : 'It holds: '.implode(', ', $disk->fileSystems).'. All of that would be gone.';
         $finding =
             $disk->fileSystems === []
-                ? StoresFindings::diskChosen(self::name($disk), $holds)
-                : StoresFindings::diskNotEmpty(self::name($disk), $holds);
+                ? DiskFindings::diskChosen(self::name($disk), $holds)
+                : DiskFindings::diskNotEmpty(self::name($disk), $holds);
 
         return new self($disk, Findings::of($finding)->and($kept));
     }

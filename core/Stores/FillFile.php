@@ -28,7 +28,7 @@ final class FillFile
         $found = [];
         $holds = $data['bytes'] - ($data['reserved_bytes'] ?? 0);
         if ($holds <= 0) {
-            $found[] = StoresFindings::allReserved(Place::file($name, $lines->locate(['reserved_bytes'])));
+            $found[] = DiskFindings::allReserved(Place::file($name, $lines->locate(['reserved_bytes'])));
         }
         $now = isset($data['now']) ? Moment::tryParse($data['now']) : null;
         if (isset($data['now']) && $now === null) {
@@ -64,8 +64,8 @@ final class FillFile
         $used = $forecast->usedPercent();
 
         return match (true) {
-            $used >= 85 => [StoresFindings::nearlyFull($used)],
-            $forecast->samples < 3 => [StoresFindings::tooFewSamples($forecast->samples)],
+            $used >= 85 => [DiskFindings::nearlyFull($used)],
+            $forecast->samples < 3 => [DiskFindings::tooFewSamples($forecast->samples)],
             default => [],
         };
     }

@@ -58,12 +58,12 @@ final readonly class StoresConcern implements Concern
         $forecast = self::forecast($fill, $now);
         $used = $forecast->usedPercent();
         if ($used >= 85) {
-            return StoresFindings::fullOn($fill->box, $fill->mount, $used);
+            return DiskFindings::fullOn($fill->box, $fill->mount, $used);
         }
         $when = $forecast->reaches(0.85)['from'];
 
         return $when !== null && $when - $now < self::SOON * 86400
-            ? StoresFindings::fullSoon($fill->box, $fill->mount, $used, (int) ceil(($when - $now) / 86400))
+            ? DiskFindings::fullSoon($fill->box, $fill->mount, $used, (int) ceil(($when - $now) / 86400))
             : null;
     }
 
@@ -81,8 +81,8 @@ final readonly class StoresConcern implements Concern
 
         return match (true) {
             $left < 0 => [],
-            $isBad => [StoresFindings::underWarranty($drive, $until)],
-            $left <= self::WARRANTY => [StoresFindings::warrantyEnds($drive, $until)],
+            $isBad => [DiskFindings::underWarranty($drive, $until)],
+            $left <= self::WARRANTY => [DiskFindings::warrantyEnds($drive, $until)],
             default => [],
         };
     }
@@ -92,7 +92,7 @@ final readonly class StoresConcern implements Concern
     {
         $found = [];
         if ($drive->passed === false) {
-            $found[] = StoresFindings::failing($drive);
+            $found[] = DiskFindings::failing($drive);
         }
         foreach (
             [
@@ -103,12 +103,12 @@ final readonly class StoresConcern implements Concern
             if ($now !== null && $now > 0) {
                 $found[] =
                     $first !== null && $now > $first
-                        ? StoresFindings::counterGrows($drive, $what, $first, $now)
-                        : StoresFindings::counterStands($drive, $what, $now);
+                        ? DiskFindings::counterGrows($drive, $what, $first, $now)
+                        : DiskFindings::counterStands($drive, $what, $now);
             }
         }
         if (($drive->wearPercent ?? 0) >= self::WORN) {
-            $found[] = StoresFindings::worn($drive, (int) $drive->wearPercent);
+            $found[] = DiskFindings::worn($drive, (int) $drive->wearPercent);
         }
 
         return $found;

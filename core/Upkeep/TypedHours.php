@@ -8,6 +8,7 @@ use Burrow\Household\Box;
 use Burrow\Household\Hours;
 use Burrow\Household\Household;
 use Burrow\Judgement\Findings;
+use Burrow\Upkeep\Plan\UpkeepPlanFindings;
 
 /** Hours of the week as somebody typed them, with what speaks against them at their field. */
 final readonly class TypedHours
@@ -28,7 +29,7 @@ final readonly class TypedHours
         $said = fn (string $field): string => trim($typed[$field] ?? '');
         $found = [];
         if ($said('hours_what') === '' || mb_strlen($said('hours_what')) > 60) {
-            $found[] = UpkeepFindings::hoursWant(
+            $found[] = UpkeepPlanFindings::hoursWant(
                 'hours_what',
                 'What happens then?',
                 'Up to 60 letters: film evening, watering, quiet.',
@@ -36,7 +37,7 @@ final readonly class TypedHours
         }
         foreach (['hours_from', 'hours_to'] as $field) {
             preg_match(self::TIME, $said($field)) === 1 ||
-                ($found[] = UpkeepFindings::hoursWant(
+                ($found[] = UpkeepPlanFindings::hoursWant(
                     $field,
                     'That is no time of the clock.',
                     'Write it as 19:00.',

@@ -25,12 +25,12 @@ final class HostKeyHistory
         $fingerprint = $shown->fingerprint();
 
         return match (true) {
-            $kept === null || $keptAt === null => BringUpFindings::hostKeyFirst($fingerprint),
-            hash_equals($kept, $fingerprint) => BringUpFindings::hostKeySame(),
-            $cardWrittenAt !== null && $cardWrittenAt > $keptAt => BringUpFindings::hostKeyRewritten(
+            $kept === null || $keptAt === null => SeenFindings::hostKeyFirst($fingerprint),
+            hash_equals($kept, $fingerprint) => SeenFindings::hostKeySame(),
+            $cardWrittenAt !== null && $cardWrittenAt > $keptAt => SeenFindings::hostKeyRewritten(
                 $cardWrittenAt->format('Y-m-d H:i'),
             ),
-            default => BringUpFindings::hostKeyChanged($kept, $fingerprint),
+            default => SeenFindings::hostKeyChanged($kept, $fingerprint),
         };
     }
 }

@@ -40,20 +40,20 @@ final readonly class LeaseMatch
         return match (true) {
             count($named) === 1 => new self(
                 $named[0],
-                Findings::of(BringUpFindings::found($named[0], in_array($named[0], $new, true))),
+                Findings::of(SeenFindings::found($named[0], in_array($named[0], $new, true))),
             ),
             // All but one were there before the power came: a lease outlives the board that had it.
             count($fresh) === 1 => new self(
                 $fresh[0],
                 Findings::of(
-                    BringUpFindings::found($fresh[0], true),
-                    BringUpFindings::oldLeaseOfThatName($name),
+                    SeenFindings::found($fresh[0], true),
+                    SeenFindings::oldLeaseOfThatName($name),
                 ),
             ),
-            count($named) > 1 => new self(null, Findings::of(BringUpFindings::twoOfThatName($name))),
-            count($new) === 1 => new self($new[0], Findings::of(BringUpFindings::otherName($name, $new[0]))),
-            $new === [] => new self(null, Findings::of(BringUpFindings::notInList($name))),
-            default => new self(null, Findings::of(BringUpFindings::severalNew($name, count($new)))),
+            count($named) > 1 => new self(null, Findings::of(SeenFindings::twoOfThatName($name))),
+            count($new) === 1 => new self($new[0], Findings::of(SeenFindings::otherName($name, $new[0]))),
+            $new === [] => new self(null, Findings::of(SeenFindings::notInList($name))),
+            default => new self(null, Findings::of(SeenFindings::severalNew($name, count($new)))),
         };
     }
 }

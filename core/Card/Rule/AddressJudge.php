@@ -37,10 +37,10 @@ final readonly class AddressJudge
                     $prefix->broadcast()->number => 'everybody at once',
                 ];
         if (isset($ends[$address->number])) {
-            return Findings::of(RuleFindings::addressOfNetwork($address, $ends[$address->number], $prefix, $place));
+            return Findings::of(NetworkRuleFindings::addressOfNetwork($address, $ends[$address->number], $prefix, $place));
         }
         if ($prefix !== null && $gateway !== null && ! $prefix->contains($gateway)) {
-            return Findings::of(RuleFindings::gatewayOutside($gateway, $prefix, $atGateway, $place));
+            return Findings::of(NetworkRuleFindings::gatewayOutside($gateway, $prefix, $atGateway, $place));
         }
         $against = $this->context->network
             ?->against($address, 'Choose one outside of what the router hands out.')

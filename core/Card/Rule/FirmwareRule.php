@@ -44,12 +44,12 @@ final class FirmwareRule implements CardRule
         $findings =
             count(array_unique(array_column($all, 'value'))) > 1
                 ? Findings::of(
-                    RuleFindings::firmwareContradicts(Place::file(self::FILE, $all[count($all) - 1]['line'])),
+                    FileRuleFindings::firmwareContradicts(Place::file(self::FILE, $all[count($all) - 1]['line'])),
                 )
                 : Findings::of();
 
         return $context->sixtyFour && $last !== false && $last['value'] === '0'
-            ? $findings->and([RuleFindings::firmware32Bit(Place::file(self::FILE, $last['line']))])
+            ? $findings->and([FileRuleFindings::firmware32Bit(Place::file(self::FILE, $last['line']))])
             : $findings;
     }
 
@@ -64,9 +64,9 @@ final class FirmwareRule implements CardRule
             [];
 
         return match (true) {
-            $modules !== [] && $usb === [] => Findings::of(RuleFindings::usbHalf(Place::file(self::FILE))),
+            $modules !== [] && $usb === [] => Findings::of(FileRuleFindings::usbHalf(Place::file(self::FILE))),
             $modules !== [] && ! in_array('all', array_column($usb, 'section'), true) => Findings::of(
-                RuleFindings::firmwareSection($usb[0]['section'], Place::file(self::FILE, $usb[0]['line'])),
+                FileRuleFindings::firmwareSection($usb[0]['section'], Place::file(self::FILE, $usb[0]['line'])),
             ),
             default => Findings::of(),
         };

@@ -37,8 +37,8 @@ final class FormRule implements CardRule
         if (str_starts_with($text, "\xEF\xBB\xBF")) {
             $findings = $findings->and([
                 $isSettings && $name !== 'user-data'
-                    ? RuleFindings::bomInYaml($name, Place::file($name, 1))
-                    : RuleFindings::bom($name, Place::file($name, 1)),
+                    ? FileRuleFindings::bomInYaml($name, Place::file($name, 1))
+                    : FileRuleFindings::bom($name, Place::file($name, 1)),
             ]);
         }
         $at = strpos($text, "\r\n");
@@ -46,7 +46,7 @@ final class FormRule implements CardRule
             $line = 1 + substr_count($text, "\n", 0, $at);
             $place = Place::file($name, $line, $at - (int) strrpos(substr("\n".$text, 0, $at + 1), "\n") + 1);
             $findings = $findings->and([
-                $isSettings ? RuleFindings::crlfInYaml($name, $place) : RuleFindings::crlf($name, $place),
+                $isSettings ? FileRuleFindings::crlfInYaml($name, $place) : FileRuleFindings::crlf($name, $place),
             ]);
         }
 

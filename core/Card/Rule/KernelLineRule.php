@@ -31,7 +31,7 @@ final class KernelLineRule implements CardRule
         $lines = array_filter($folder->lines(self::FILE), fn (string $line): bool => trim($line) !== '');
         if (count($lines) > 1) {
             return Findings::of(
-                RuleFindings::cmdlineLines($lines, Place::file(self::FILE, (int) array_key_last($lines) + 1)),
+                FileRuleFindings::cmdlineLines($lines, Place::file(self::FILE, (int) array_key_last($lines) + 1)),
             );
         }
         $text = (string) reset($lines);
@@ -51,8 +51,8 @@ final class KernelLineRule implements CardRule
             if (count($values) > 1) {
                 $findings = $findings->and([
                     count(array_unique($values)) === 1
-                        ? RuleFindings::cmdlineDoubled($name, $this->place($text, "{$name}=", true))
-                        : RuleFindings::cmdlineContradicts($name, $values, $this->place($text, "{$name}=", true)),
+                        ? FileRuleFindings::cmdlineDoubled($name, $this->place($text, "{$name}=", true))
+                        : FileRuleFindings::cmdlineContradicts($name, $values, $this->place($text, "{$name}=", true)),
                 ]);
             }
         }
@@ -72,7 +72,7 @@ final class KernelLineRule implements CardRule
 
         return $at === null || $root === $at - 1
             ? Findings::of()
-            : Findings::of(RuleFindings::modulesPlace($this->place($text, 'modules-load=')));
+            : Findings::of(FileRuleFindings::modulesPlace($this->place($text, 'modules-load=')));
     }
 
     private function address(KernelLine $line, string $text, CardContext $context): Findings
@@ -98,7 +98,7 @@ final class KernelLineRule implements CardRule
             default => null,
         };
         if ($wrong !== null) {
-            return Findings::of(RuleFindings::ipForm($wrong, $place));
+            return Findings::of(NetworkRuleFindings::ipForm($wrong, $place));
         }
         if ($address === null) {
             return Findings::of();
@@ -130,7 +130,7 @@ final class KernelLineRule implements CardRule
                 true,
             ) &&
             ! in_array('cgroup_memory=1', $line->parameters, true)
-            ? Findings::of(RuleFindings::cgroupMissing(Place::file(self::FILE, 1)))
+            ? Findings::of(FileRuleFindings::cgroupMissing(Place::file(self::FILE, 1)))
             : Findings::of();
     }
 

@@ -34,7 +34,7 @@ final class NamesRule implements CardRule
                 strtolower((string) $name) !== 'ssh' &&
                 ! $folder->has('ssh')
             ) {
-                $findings = $findings->and([RuleFindings::markerExtension($name, Place::file((string) $name))]);
+                $findings = $findings->and([FileRuleFindings::markerExtension($name, Place::file((string) $name))]);
             }
         }
         if (! $folder->has('ssh') || $folder->has('user-data') || $folder->has('userconf.txt')) {
@@ -61,7 +61,7 @@ final class NamesRule implements CardRule
                     preg_match('/^'.preg_quote($right, '/').'\.[a-z]{0,4}$/i', (string) $name) === 1
                 ) {
                     $findings = $findings->and([
-                        RuleFindings::nameExtension($name, $right, Place::file((string) $name)),
+                        FileRuleFindings::nameExtension($name, $right, Place::file((string) $name)),
                     ]);
                 }
             }
@@ -77,8 +77,8 @@ final class NamesRule implements CardRule
 
         return match (true) {
             $markers === [] || count($there) === 1 => Findings::of(),
-            $there === [] => Findings::of(RuleFindings::markerNone($markers, Place::file($markers[0]))),
-            default => Findings::of(RuleFindings::markerSeveral($there, Place::file($there[1]))),
+            $there === [] => Findings::of(FileRuleFindings::markerNone($markers, Place::file($markers[0]))),
+            default => Findings::of(FileRuleFindings::markerSeveral($there, Place::file($there[1]))),
         };
     }
 }

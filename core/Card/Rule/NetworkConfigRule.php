@@ -51,7 +51,7 @@ final class NetworkConfigRule implements CardRule
         }
         if (! in_array($data['version'] ?? null, [1, 2], true)) {
             return Findings::of(
-                RuleFindings::networkVersion(
+                NetworkRuleFindings::networkVersion(
                     array_key_exists('version', $data),
                     array_key_exists('version', $data)
                         ? $document->place([...$root, 'version'])
@@ -67,7 +67,7 @@ final class NetworkConfigRule implements CardRule
                 ? $this->refused($document, NetplanForm::faults($data, $root, $document->raw(...)))
                 : [];
         if ($links === []) {
-            $none = RuleFindings::noLinks(Place::file('network-config', 1));
+            $none = NetworkRuleFindings::noLinks(Place::file('network-config', 1));
 
             return $this->besides(Findings::of($none), $refused);
         }
@@ -95,7 +95,7 @@ final class NetworkConfigRule implements CardRule
     private function refused(CardDocument $document, array $faults): array
     {
         return array_map(
-            fn (NetplanFault $fault): Finding => RuleFindings::netplanRefuses(
+            fn (NetplanFault $fault): Finding => NetworkRuleFindings::netplanRefuses(
                 $fault,
                 $document->place($fault->path),
             ),
@@ -134,7 +134,7 @@ final class NetworkConfigRule implements CardRule
 
             return Findings::of(
                 ...array_map(
-                    fn (NetworkLink $link): Finding => RuleFindings::radioWithoutAddress(
+                    fn (NetworkLink $link): Finding => NetworkRuleFindings::radioWithoutAddress(
                         $link,
                         $document->place($link->path),
                     ),
@@ -143,7 +143,7 @@ final class NetworkConfigRule implements CardRule
             );
         }
 
-        return Findings::of(RuleFindings::linkWithoutAddress($links, $document->place($links[0]->path)));
+        return Findings::of(NetworkRuleFindings::linkWithoutAddress($links, $document->place($links[0]->path)));
     }
 
     private function addresses(CardDocument $document, NetworkLink $link, CardContext $context): Findings
@@ -155,7 +155,7 @@ final class NetworkConfigRule implements CardRule
             $address = Ipv4::tryParse($host);
             if ($address === null || ! is_numeric($length) || (int) $length < 1 || (int) $length > 32) {
                 if (! is_string($text) || ! str_contains($text, ':')) {
-                    $findings = $findings->and([RuleFindings::addressForm($text, $place)]);
+                    $findings = $findings->and([NetworkRuleFindings::addressForm($text, $place)]);
                 }
 
                 continue;
@@ -188,7 +188,7 @@ final class NetworkConfigRule implements CardRule
     ): Findings {
         $points = is_array($link['access-points'] ?? null) ? $link['access-points'] : [];
         if ($points === []) {
-            return Findings::of(RuleFindings::noNetworks($document->place($path)));
+            return Findings::of(NetworkRuleFindings::noNetworks($document->place($path)));
         }
         $country = $link['regulatory-domain'] ?? null;
         $findings = WifiCheck::country(
@@ -203,7 +203,7 @@ final class NetworkConfigRule implements CardRule
             $at = $document->place([...$path, 'access-points', $ssid]);
             $raw = $document->rawKey($at->line ?? 1);
             if (! PlainScalar::isText($raw)) {
-                $findings = $findings->and([RuleFindings::ssidNotText($raw, $at)]);
+                $findings = $findings->and([NetworkRuleFindings::ssidNotText($raw, $at)]);
 
                 continue;
             }
@@ -229,12 +229,12 @@ final class NetworkConfigRule implements CardRule
         // Written within a line of others it cannot be looked at alone.
         $raw = $document->raw($at);
         if (! is_string($secret) || ($raw !== '' && ! PlainScalar::isText($raw))) {
-            return Findings::of(RuleFindings::passphraseNotText($place));
+            return Findings::of(NetworkRuleFindings::passphraseNotText($place));
         }
         $kind = $auth['key-management'] ?? 'psk';
         if (! in_array($kind, self::KEY_MANAGEMENT, true)) {
             return Findings::of(
-                RuleFindings::keyManagement($kind, $document->place([...$path, 'auth', 'key-management'])),
+                NetworkRuleFindings::keyManagement($kind, $document->place([...$path, 'auth', 'key-management'])),
             );
         }
         if (in_array($kind, self::LOGIN, true)) {
@@ -244,6 +244,6 @@ final class NetworkConfigRule implements CardRule
 
         return $judged->blocks() || preg_match('/^[0-9a-fA-F]{64}$/D', $secret) === 1
             ? $judged
-            : Findings::of(RuleFindings::passphraseReadable($place));
+            : Findings::of(NetworkRuleFindings::passphraseReadable($place));
     }
 }

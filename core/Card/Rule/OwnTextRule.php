@@ -25,6 +25,6 @@ final class OwnTextRule implements CardRule
 
         return $said !== []
             ? Findings::of()
-            : Findings::of(RuleFindings::allCommented($form, Place::file($form->file, 1)));
+            : Findings::of(FileRuleFindings::allCommented($form, Place::file($form->file, 1)));
     }
 }

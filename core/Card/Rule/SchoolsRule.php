@@ -43,7 +43,7 @@ final class SchoolsRule implements CardRule
         }
         foreach (self::FILES as $file => $school) {
             if ($folder->has($file) && ! $image->understands($school)) {
-                $findings = $findings->and([RuleFindings::schoolNotRead($image, $file, Place::file($file, 1))]);
+                $findings = $findings->and([FileRuleFindings::schoolNotRead($image, $file, Place::file($file, 1))]);
             }
         }
 
@@ -100,7 +100,7 @@ final class SchoolsRule implements CardRule
 
         return $given === [] || in_array($kernel[0], $given, true)
             ? Findings::of()
-            : Findings::of(RuleFindings::twoAddresses($kernel, $given, Place::file('cmdline.txt', 1)));
+            : Findings::of(NetworkRuleFindings::twoAddresses($kernel, $given, Place::file('cmdline.txt', 1)));
     }
 
     /** @return array<mixed> */

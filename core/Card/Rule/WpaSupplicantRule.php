@@ -29,7 +29,7 @@ final class WpaSupplicantRule implements CardRule
         }
         $file = WpaFile::read(self::FILE, $folder->lines(self::FILE));
         if ($file->networks === []) {
-            return $file->findings->and([RuleFindings::noWpaNetworks(Place::file(self::FILE, 1))]);
+            return $file->findings->and([NetworkRuleFindings::noWpaNetworks(Place::file(self::FILE, 1))]);
         }
         $findings = $file->findings;
         foreach ($file->networks as $network) {
@@ -46,12 +46,12 @@ final class WpaSupplicantRule implements CardRule
         $fields = $network->fields;
         $findings = Findings::of();
         if (! isset($fields['ssid'])) {
-            $findings = $findings->and([RuleFindings::ssidEmpty($network->place)]);
+            $findings = $findings->and([NetworkRuleFindings::ssidEmpty($network->place)]);
         } else {
             $ssid = $this->text($fields['ssid']->value);
             $findings = $findings->and(
                 $ssid === null
-                    ? [RuleFindings::ssidUnquoted($fields['ssid']->place)]
+                    ? [NetworkRuleFindings::ssidUnquoted($fields['ssid']->place)]
                     : WifiCheck::ssid($ssid, $fields['ssid']->place, $context->ssids),
             );
         }
@@ -67,7 +67,7 @@ final class WpaSupplicantRule implements CardRule
                         $fields['psk']->place,
                     ),
                     preg_match('/^[0-9a-fA-F]{64}$/D', $psk) === 1 => [],
-                    default => [RuleFindings::pskNeitherTextNorKey($fields['psk']->place)],
+                    default => [NetworkRuleFindings::pskNeitherTextNorKey($fields['psk']->place)],
                 },
             );
         } elseif (
@@ -75,7 +75,7 @@ final class WpaSupplicantRule implements CardRule
             ! str_contains($kind, 'NONE') &&
             preg_match('/EAP|OWE/', $kind) !== 1
         ) {
-            $findings = $findings->and([RuleFindings::noPassphrase($network->place)]);
+            $findings = $findings->and([NetworkRuleFindings::noPassphrase($network->place)]);
         }
 
         return $findings;
@@ -87,8 +87,8 @@ final class WpaSupplicantRule implements CardRule
         return $findings->blocks() || preg_match('/^[0-9a-fA-F]{64}$/D', $passphrase) === 1
             ? ($findings->blocks()
                 ? $findings
-                : [RuleFindings::pskForm($place)])
-            : [RuleFindings::passphraseReadable($place)];
+                : [NetworkRuleFindings::pskForm($place)])
+            : [NetworkRuleFindings::passphraseReadable($place)];
     }
 
     /** Text in quotes, or hexadecimal digits as bytes; null for anything else. */

@@ -71,13 +71,13 @@ final readonly class ImageFit implements PlannerPart
         $image = $this->plan->image;
         $findings = [];
         if ($image->kernelBits > $board->processor->bits) {
-            $findings[] = FitFindings::imageBits($image, $board);
+            $findings[] = ImageFindings::imageBits($image, $board);
         }
         if ($image->year < $board->year) {
-            $findings[] = FitFindings::imageTooOld($image, $board);
+            $findings[] = ImageFindings::imageTooOld($image, $board);
         }
         if ($image->wizard && array_filter($this->plan->jobs, fn (Job $job): bool => $job->screen) === []) {
-            $findings[] = FitFindings::imageWizard($image);
+            $findings[] = ImageFindings::imageWizard($image);
         }
 
         return $findings;
@@ -102,8 +102,8 @@ final readonly class ImageFit implements PlannerPart
     {
         return match ($this->plan->imageFrom) {
             ImageOrigin::Author => [],
-            ImageOrigin::Vouched => [FitFindings::imageVouched()],
-            ImageOrigin::Stranger => [FitFindings::imageFromStranger()],
+            ImageOrigin::Vouched => [ImageFindings::imageVouched()],
+            ImageOrigin::Stranger => [ImageFindings::imageFromStranger()],
         };
     }
 
@@ -112,7 +112,7 @@ final readonly class ImageFit implements PlannerPart
     {
         return $this->plan->image->desktop &&
             array_filter($this->plan->jobs, fn (Job $job): bool => $job->screen) === []
-            ? [FitFindings::plainBeforeDesktop()]
+            ? [ImageFindings::plainBeforeDesktop()]
             : [];
     }
 
@@ -122,8 +122,8 @@ final readonly class ImageFit implements PlannerPart
         $board = $this->plan->board;
         $image = $this->plan->image;
         $findings = match (true) {
-            $image->bits < $image->kernelBits => [FitFindings::imageMixedBits()],
-            $image->bits < $board->processor->bits => [FitFindings::image32On64()],
+            $image->bits < $image->kernelBits => [ImageFindings::imageMixedBits()],
+            $image->bits < $board->processor->bits => [ImageFindings::image32On64()],
             default => [],
         };
         foreach ($this->plan->jobs as $job) {
@@ -132,7 +132,7 @@ final readonly class ImageFit implements PlannerPart
             if ($job->bits > $has) {
                 $findings[] = FitFindings::needs64Bit($job);
             } elseif ($school->bits > $has) {
-                $findings[] = FitFindings::school64Bit($job, $school);
+                $findings[] = ImageFindings::school64Bit($job, $school);
             }
         }
 
@@ -146,12 +146,12 @@ final readonly class ImageFit implements PlannerPart
         $ready = array_filter($this->plan->jobs, fn (Job $job): bool => $this->plan->school($job)->isReadyMade());
 
         return match (true) {
-            $image->readyMade && $ready === [] => [FitFindings::imageBringsAJob($image)],
-            ! $image->readyMade && $ready !== [] => [FitFindings::schoolWantsImage($image)],
+            $image->readyMade && $ready === [] => [ImageFindings::imageBringsAJob($image)],
+            ! $image->readyMade && $ready !== [] => [ImageFindings::schoolWantsImage($image)],
             array_filter($ready, fn (Job $job): bool => ! $image->carries($job)) !== [] => [
-                FitFindings::imageOfAnotherJob($image),
+                ImageFindings::imageOfAnotherJob($image),
             ],
-            $image->readyMade && count($this->plan->jobs) > 1 => [FitFindings::applianceShared()],
+            $image->readyMade && count($this->plan->jobs) > 1 => [ImageFindings::applianceShared()],
             default => [],
         };
     }
@@ -159,7 +159,7 @@ final readonly class ImageFit implements PlannerPart
     /** @return list<Finding> */
     private function support(): array
     {
-        return $this->plan->image->getsUpdates ? [] : [FitFindings::imageWithoutUpdates($this->plan)];
+        return $this->plan->image->getsUpdates ? [] : [ImageFindings::imageWithoutUpdates($this->plan)];
     }
 
     /** @return list<Finding> */

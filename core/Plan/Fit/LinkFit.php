@@ -32,23 +32,23 @@ final readonly class LinkFit implements PlannerPart
         $copy = CopyRate::of($plan);
         $findings = Findings::of();
         if ($plan->megabits() === null) {
-            $findings = $findings->and([FitFindings::noSuchLink($plan)]);
+            $findings = $findings->and([StorageFindings::noSuchLink($plan)]);
         } elseif (! $plan->link->isCable()) {
-            $findings = $findings->and([FitFindings::wiredBeforeWireless()]);
+            $findings = $findings->and([StorageFindings::wiredBeforeWireless()]);
         }
         $wanted = array_sum(array_map(fn (Job $job): float => $job->networkMegabits, $plan->jobs));
         $brings = CopyRate::ofLink($plan);
         if ($brings !== null && $brings->isBelow(Rate::megabitsPerSecond($wanted))) {
-            $findings = $findings->and([FitFindings::linkSlow($wanted, $plan, $brings)]);
+            $findings = $findings->and([StorageFindings::linkSlow($wanted, $plan, $brings)]);
         }
         if ($plan->needsDisk() && $plan->drive === null) {
-            $findings = $findings->and([FitFindings::noDisk()]);
+            $findings = $findings->and([StorageFindings::noDisk()]);
         }
         if (! $plan->needsDisk() && $plan->drive !== null && ! $plan->startsFromDrive()) {
-            $findings = $findings->and([FitFindings::diskNotNeeded($plan->drive)]);
+            $findings = $findings->and([StorageFindings::diskNotNeeded($plan->drive)]);
         }
         if ($copy !== null && $plan->needsDisk() && $copy->rate()->inMegabytes() < 5) {
-            $findings = $findings->and([FitFindings::copySlow($copy)]);
+            $findings = $findings->and([StorageFindings::copySlow($copy)]);
         }
 
         return $findings;

@@ -91,14 +91,14 @@ final readonly class MemoryFit implements PlannerPart
         $findings = Findings::of($this->fit());
         $image = $this->plan->image;
         if ($image->memoryLeast->isMoreThan($this->has())) {
-            return $findings->and([FitFindings::imageMemoryShort($image, $this->has())]);
+            return $findings->and([ImageFindings::imageMemoryShort($image, $this->has())]);
         }
         $half = Bytes::of(intdiv($image->memoryLeast->count + $image->memoryWanted->count, 2));
         if ($image->desktop && $half->isMoreThan($this->has())) {
-            return $findings->and([FitFindings::imageMemoryUnusable($image, $this->has())]);
+            return $findings->and([ImageFindings::imageMemoryUnusable($image, $this->has())]);
         }
         if ($image->memoryWanted->isMoreThan($this->has())) {
-            return $findings->and([FitFindings::imageMemoryLow($image, $this->has())]);
+            return $findings->and([ImageFindings::imageMemoryLow($image, $this->has())]);
         }
 
         return $findings;

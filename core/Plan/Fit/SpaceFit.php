@@ -59,13 +59,13 @@ final readonly class SpaceFit implements PlannerPart
         $tooSmall = $this->needed()->isMoreThan($holds);
         if ($this->plan->startsFromDrive()) {
             return $tooSmall
-                ? FitFindings::startDriveTooSmall($holds, $this->needed())
-                : FitFindings::startDriveHolds($this->needed(), $holds);
+                ? StorageFindings::startDriveTooSmall($holds, $this->needed())
+                : StorageFindings::startDriveHolds($this->needed(), $holds);
         }
 
         return $tooSmall
-            ? FitFindings::cardTooSmall($holds, $this->needed())
-            : FitFindings::cardHolds($this->needed(), $holds);
+            ? StorageFindings::cardTooSmall($holds, $this->needed())
+            : StorageFindings::cardHolds($this->needed(), $holds);
     }
 
     public function working(): Working

@@ -30,19 +30,19 @@ final readonly class StorageFit implements PlannerPart
         $findings = [];
         $board = $plan->board;
         if ($plan->startsFromDrive() && $plan->drive === null) {
-            $findings[] = FitFindings::nothingToStartFrom($board);
+            $findings[] = StorageFindings::nothingToStartFrom($board);
         }
         if ($plan->startFrom === StartFrom::Drive && $board->startsFromCard()) {
             $findings[] = match ($board->startsFromDrive()) {
-                null => FitFindings::noStartFromDrive($board),
-                default => FitFindings::bootOrder($board),
+                null => StorageFindings::noStartFromDrive($board),
+                default => StorageFindings::bootOrder($board),
             };
         }
         $amount = $plan->startsFromDrive()
             ? $plan->circumstances->copy->plus(SpaceFit::of($plan)->needed())
             : $plan->circumstances->copy;
         if ($plan->needsDisk() && $plan->drive !== null && $amount->isMoreThan($plan->drive->capacity)) {
-            $findings[] = FitFindings::diskTooSmall($amount, $plan->drive);
+            $findings[] = StorageFindings::diskTooSmall($amount, $plan->drive);
         }
 
         return Findings::of(...$findings);

@@ -14,7 +14,7 @@ use Burrow\Net\Ipv6Prefix;
 use Burrow\Net\Port;
 use Burrow\Net\Prefix;
 use Burrow\Net\Protocol;
-use Burrow\Ports\PortFindings;
+use Burrow\Ports\TypedPortFindings;
 use Burrow\Text\YamlEntry;
 use Burrow\Text\YamlLines;
 
@@ -48,7 +48,7 @@ final readonly class BoxPorts
         $at = fn (mixed ...$path): Place => Place::file($name, $lines->locate(array_values($path)));
         $found = [];
         if (Hostname::check($data['box'], asMachine: false)->blocks()) {
-            $found[] = PortFindings::notCarried('box', $data['box'], $at('box'));
+            $found[] = TypedPortFindings::notCarried('box', $data['box'], $at('box'));
         }
         $house = self::prefixes($data['house'], $at('house'), $found);
         $tunnel = self::prefixes($data['tunnel'] ?? [], $at('tunnel'), $found);
@@ -57,13 +57,13 @@ final readonly class BoxPorts
             $reach = WhoReaches::from($one['reach'] ?? 'house');
             $from = self::prefixes($one['from'] ?? [], $at('ports', $i, 'from'), $found);
             if (($reach === WhoReaches::Some) !== ($from !== [])) {
-                $found[] = PortFindings::fromWithoutSome($one['port'], $at('ports', $i));
+                $found[] = TypedPortFindings::fromWithoutSome($one['port'], $at('ports', $i));
             }
             if (isset($one['to']) && $one['to'] < $one['port']) {
-                $found[] = PortFindings::rangeBackwards($one['port'], $one['to'], $at('ports', $i, 'to'));
+                $found[] = TypedPortFindings::rangeBackwards($one['port'], $one['to'], $at('ports', $i, 'to'));
             }
             if (preg_match('/["\\\\\p{C}]/u', $one['purpose']) === 1) {
-                $found[] = PortFindings::notCarried('purpose', $one['purpose'], $at('ports', $i, 'purpose'));
+                $found[] = TypedPortFindings::notCarried('purpose', $one['purpose'], $at('ports', $i, 'purpose'));
             }
             $ports[] = new FilteredPort(
                 Port::of($one['port']),
@@ -95,7 +95,7 @@ final readonly class BoxPorts
         foreach ($said as $one) {
             $prefix = Prefix::tryParse($one) ?? (Ipv6Prefix::tryParse($one) ?? Address::tryParse($one));
             if ($prefix === null) {
-                $found[] = PortFindings::notAPrefix($one, $place);
+                $found[] = TypedPortFindings::notAPrefix($one, $place);
             } else {
                 $prefixes[] = (string) $prefix;
             }

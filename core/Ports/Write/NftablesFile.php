@@ -8,7 +8,7 @@ use Burrow\Files\FileKind;
 use Burrow\Files\WrittenFile;
 use Burrow\Household\WhoReaches;
 use Burrow\Judgement\Findings;
-use Burrow\Ports\PortFindings;
+use Burrow\Ports\TypedPortFindings;
 
 /**
  * Rules of nftables for one box, in a table of their own (nft(8)): what the ledger plans comes in, the rest stays out.
@@ -45,7 +45,7 @@ final class NftablesFile implements FileKind
         $login = array_filter($box->ports, fn (FilteredPort $one): bool => $one->isLogin());
 
         return $login === []
-            ? new WrittenFile($this->kind(), null, $findings->and([PortFindings::noLoginLeft($box->box)]))
+            ? new WrittenFile($this->kind(), null, $findings->and([TypedPortFindings::noLoginLeft($box->box)]))
             : new WrittenFile($this->kind(), $this->text($box), $findings);
     }
 

@@ -7,8 +7,8 @@ namespace Burrow\Ports\Write;
 use Burrow\Files\FileKind;
 use Burrow\Files\WrittenFile;
 use Burrow\Judgement\Findings;
-use Burrow\Ports\PortFindings;
 use Burrow\Ports\PortTable;
+use Burrow\Ports\TypedPortFindings;
 
 /** A file for /etc/sysctl.d: outgoing connections are not given the ports of services (ip-sysctl). */
 final class ReservedPorts implements FileKind
@@ -52,7 +52,7 @@ final class ReservedPorts implements FileKind
             ? new WrittenFile(
                 $this->kind(),
                 null,
-                $findings->and([PortFindings::nothingToReserve($box->box)]),
+                $findings->and([TypedPortFindings::nothingToReserve($box->box)]),
             )
             : new WrittenFile(
                 $this->kind(),

@@ -8,7 +8,7 @@ use Burrow\Files\FileKind;
 use Burrow\Files\WrittenFile;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
-use Burrow\Ports\PortFindings;
+use Burrow\Ports\TypedPortFindings;
 use Burrow\Text\YamlEntry;
 use Burrow\Text\YamlLines;
 
@@ -42,7 +42,7 @@ final class StartPage implements FileKind
         $found = [];
         foreach ($data['pages'] as $i => $page) {
             if (! self::isLink($page['url'])) {
-                $found[] = PortFindings::notALink(
+                $found[] = TypedPortFindings::notALink(
                     $page['url'],
                     Place::file($name, $lines->locate(['pages', $i, 'url'])),
                 );

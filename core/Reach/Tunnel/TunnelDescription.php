@@ -13,6 +13,7 @@ use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
 use Burrow\Reach\ReachFindings;
+use Burrow\Reach\TunnelFindings;
 use Burrow\Text\YamlEntry;
 use Burrow\Text\YamlLines;
 use InvalidArgumentException;
@@ -57,7 +58,7 @@ final class TunnelDescription
         }
         $key = $data['endpoint']['public_key'] ?? null;
         if ($key !== null && ! TunnelKey::isOne($key)) {
-            $this->found[] = ReachFindings::notAKey('endpoint', $this->at('endpoint', 'public_key'));
+            $this->found[] = TunnelFindings::notAKey('endpoint', $this->at('endpoint', 'public_key'));
         }
         $wan = $data['wan'] ?? [];
         $this->wan($outside, $wan);
@@ -71,16 +72,16 @@ final class TunnelDescription
                 ? ($this->found[] = ReachFindings::notAnAddress($one, $this->at('names', $i)))
                 : ($names[] = $standard);
         }
-        $names === [] && ($this->found[] = ReachFindings::noNames());
+        $names === [] && ($this->found[] = TunnelFindings::noNames());
         foreach ($house as $prefix) {
             foreach ($elsewhere as $other) {
                 $prefix->overlaps($other) &&
-                    ($this->found[] = ReachFindings::samePrefixThere($prefix, $other));
+                    ($this->found[] = TunnelFindings::samePrefixThere($prefix, $other));
             }
         }
         $mtu = new Mtu($wan['mtu'] ?? 1500, $wan['ipv6'] ?? true);
         $mtu->isTooSmall() &&
-            ($this->found[] = ReachFindings::mtuTooSmall($mtu->bytes, $this->at('wan', 'mtu')));
+            ($this->found[] = TunnelFindings::mtuTooSmall($mtu->bytes, $this->at('wan', 'mtu')));
 
         return $net === null
             ? null
@@ -107,10 +108,10 @@ final class TunnelDescription
         // What the address shows counts for more than what was said; the outside may be an address, too.
         $kind = WanKind::ofAddress($address) ?? (WanKind::ofAddress(Ipv4::tryParse($outside)) ?? $told);
         match ($kind) {
-            WanKind::CarrierNat => ($this->found[] = ReachFindings::carrierNat($address)),
-            WanKind::BehindRouter => ($this->found[] = ReachFindings::routerBehindRouter($address)),
+            WanKind::CarrierNat => ($this->found[] = TunnelFindings::carrierNat($address)),
+            WanKind::BehindRouter => ($this->found[] = TunnelFindings::routerBehindRouter($address)),
             WanKind::Changing => Address::tryParse($outside) !== null &&
-                ($this->found[] = ReachFindings::changingAddress($outside)),
+                ($this->found[] = TunnelFindings::changingAddress($outside)),
             default => null,
         };
     }
@@ -146,13 +147,13 @@ final class TunnelDescription
         try {
             $net = new TunnelNet($said);
         } catch (InvalidArgumentException) {
-            $this->found[] = ReachFindings::notATunnelNet($said, $this->at('net'));
+            $this->found[] = TunnelFindings::notATunnelNet($said, $this->at('net'));
 
             return null;
         }
         foreach ($others as $other) {
             if ($net->prefix->overlaps($other)) {
-                $this->found[] = ReachFindings::netCollides(
+                $this->found[] = TunnelFindings::netCollides(
                     $net->prefix(),
                     $other,
                     $free->prefix(),
@@ -193,13 +194,13 @@ final class TunnelDescription
             }
             $address = Ipv4::tryParse($one['address']);
             if ($address === null || ! $net->prefix->hosts()->contains($address)) {
-                $this->found[] = ReachFindings::outsideNet(
+                $this->found[] = TunnelFindings::outsideNet(
                     $one['address'],
                     $net->prefix(),
                     $this->at('devices', $i, 'address'),
                 );
             } elseif (isset($taken[(string) $address])) {
-                $this->found[] = ReachFindings::addressTwice(
+                $this->found[] = TunnelFindings::addressTwice(
                     (string) $address,
                     $taken[(string) $address],
                     $one['name'],
@@ -215,17 +216,17 @@ final class TunnelDescription
         $next = 1;
         foreach ($said as $i => $one) {
             if (preg_match('/^[\p{L}\p{N}][\p{L}\p{N} ._\'’-]{0,39}$/Du', $one['name']) !== 1) {
-                $this->found[] = ReachFindings::notAName($one['name'], $this->at('devices', $i, 'name'));
+                $this->found[] = TunnelFindings::notAName($one['name'], $this->at('devices', $i, 'name'));
             }
             if (isset($names[mb_strtolower($one['name'])])) {
-                $this->found[] = ReachFindings::nameTwice($one['name'], $this->at('devices', $i, 'name'));
+                $this->found[] = TunnelFindings::nameTwice($one['name'], $this->at('devices', $i, 'name'));
             }
             $names[mb_strtolower($one['name'])] = true;
             $key = $one['public_key'] ?? null;
             if ($key !== null && ! TunnelKey::isOne($key)) {
-                $this->found[] = ReachFindings::notAKey($one['name'], $this->at('devices', $i, 'public_key'));
+                $this->found[] = TunnelFindings::notAKey($one['name'], $this->at('devices', $i, 'public_key'));
             } elseif ($key !== null && isset($keys[$key])) {
-                $this->found[] = ReachFindings::keyTwice(
+                $this->found[] = TunnelFindings::keyTwice(
                     $keys[$key],
                     $one['name'],
                     $this->at('devices', $i, 'public_key'),
@@ -240,7 +241,7 @@ final class TunnelDescription
                 }
                 $address = $net->device($next);
                 if (! $net->prefix->hosts()->contains(Ipv4::parse($address))) {
-                    $this->found[] = ReachFindings::netFull($net->prefix(), $this->at('devices', $i));
+                    $this->found[] = TunnelFindings::netFull($net->prefix(), $this->at('devices', $i));
                 }
             }
             $taken[$address] = $one['name'];

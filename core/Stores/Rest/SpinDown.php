@@ -8,7 +8,7 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
-use Burrow\Stores\StoresFindings;
+use Burrow\Stores\DiskFindings;
 
 /**
  * A disk that stops when nobody asked it for a while: how often it starts, how long it rests, what that saves, and
@@ -87,9 +87,9 @@ final readonly class SpinDown
         $years = $this->years();
 
         return match (true) {
-            $years !== null && $years < $wanted => StoresFindings::restWears($this->startsADay(), $years),
-            $this->saved() < self::WORTH * 24 * $this->turning => StoresFindings::restSavesNothing(),
-            default => StoresFindings::restPays($this->saved() * 0.36525, $years),
+            $years !== null && $years < $wanted => DiskFindings::restWears($this->startsADay(), $years),
+            $this->saved() < self::WORTH * 24 * $this->turning => DiskFindings::restSavesNothing(),
+            default => DiskFindings::restPays($this->saved() * 0.36525, $years),
         };
     }
 

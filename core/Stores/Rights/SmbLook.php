@@ -6,6 +6,7 @@ namespace Burrow\Stores\Rights;
 
 use Burrow\Intake\Shares\SmbConf;
 use Burrow\Judgement\Findings;
+use Burrow\Stores\ShareFindings;
 use Burrow\Stores\StoresFindings;
 
 /** A file of shares looked over line by line: what is said twice, what contradicts itself, what lets too many in. */
@@ -42,13 +43,13 @@ final class SmbLook
         }
         foreach (Share::all($text) as $share) {
             if ($share->is('guestok', false) && $share->list('validusers') !== []) {
-                $found[] = StoresFindings::guestsAndNames($share->name);
+                $found[] = ShareFindings::guestsAndNames($share->name);
             }
             if ($homes && in_array(strtolower($share->name), array_map(strtolower(...), $accounts), true)) {
-                $found[] = StoresFindings::likeAnAccount($share->name);
+                $found[] = ShareFindings::likeAnAccount($share->name);
             }
             if ($share->is('guestok', false) && ! $share->is('readonly', true)) {
-                $found[] = StoresFindings::guestsWrite($share->name);
+                $found[] = ShareFindings::guestsWrite($share->name);
             }
         }
 

@@ -8,6 +8,7 @@ use Burrow\Files\TypedFile;
 use Burrow\Net\Address;
 use Burrow\Net\Ipv6Prefix;
 use Burrow\Net\Prefix;
+use Burrow\Stores\ShareFindings;
 use Burrow\Stores\StoresFindings;
 
 /**
@@ -42,15 +43,15 @@ final class ExportsFile extends TypedFile
                 $found[] = StoresFindings::notCarried('path', $export['path'], $at('exports', $i, 'path'));
             }
             isset($paths[$export['path']]) &&
-                ($found[] = StoresFindings::exportedTwice($export['path'], $at('exports', $i, 'path')));
+                ($found[] = ShareFindings::exportedTwice($export['path'], $at('exports', $i, 'path')));
             $paths[$export['path']] = true;
             $clients = [];
             foreach ($export['clients'] as $j => $one) {
                 if (! self::isClient($one['client'])) {
-                    $found[] = StoresFindings::notAClient($one['client'], $at('exports', $i, 'clients', $j));
+                    $found[] = ShareFindings::notAClient($one['client'], $at('exports', $i, 'clients', $j));
                 }
                 if ($one['client'] === '*' && ($one['access'] ?? 'ro') === 'rw') {
-                    $found[] = StoresFindings::everybodyWrites(
+                    $found[] = ShareFindings::everybodyWrites(
                         $export['path'],
                         $at('exports', $i, 'clients', $j),
                     );

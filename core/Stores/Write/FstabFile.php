@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Stores\Write;
 
 use Burrow\Files\TypedFile;
+use Burrow\Stores\ShareFindings;
 use Burrow\Stores\StoresFindings;
 
 /**
@@ -47,13 +48,13 @@ final class FstabFile extends TypedFile
                     $entry['source'],
                 ) !== 1
             ) {
-                $found[] = StoresFindings::notASource($entry['source'], $at('entries', $i, 'source'));
+                $found[] = ShareFindings::notASource($entry['source'], $at('entries', $i, 'source'));
             }
             if ($swap ? $entry['mount'] !== 'none' : preg_match('~^/~', $entry['mount']) !== 1) {
-                $found[] = StoresFindings::notAMountPoint($entry['mount'], $at('entries', $i, 'mount'));
+                $found[] = ShareFindings::notAMountPoint($entry['mount'], $at('entries', $i, 'mount'));
             }
             if (! $swap && isset($mounts[$entry['mount']])) {
-                $found[] = StoresFindings::mountedTwice($entry['mount'], $at('entries', $i, 'mount'));
+                $found[] = ShareFindings::mountedTwice($entry['mount'], $at('entries', $i, 'mount'));
             }
             $mounts[$entry['mount']] = true;
             foreach ($entry['options'] ?? [] as $option) {

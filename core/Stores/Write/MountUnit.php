@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Stores\Write;
 
 use Burrow\Files\TypedFile;
+use Burrow\Stores\ShareFindings;
 use Burrow\Stores\StoresFindings;
 
 /**
@@ -45,10 +46,10 @@ final class MountUnit extends TypedFile
     {
         /** @var array{source: string, mount: string, fstype: string, options?: list<string>, needed?: bool, wait_s?: int} $data */
         $what = self::what($data['source']);
-        $what !== null || ($found[] = StoresFindings::notASource($data['source'], $at('source')));
+        $what !== null || ($found[] = ShareFindings::notASource($data['source'], $at('source')));
         $where = rtrim($data['mount'], '/');
         if (preg_match('~^(?:/(?!\.{1,2}(?:/|$))[^/]+)+$~D', $where) !== 1) {
-            $found[] = StoresFindings::notAMountPoint($data['mount'], $at('mount'));
+            $found[] = ShareFindings::notAMountPoint($data['mount'], $at('mount'));
         }
         foreach (['source' => $data['source'], 'mount' => $data['mount']] as $key => $value) {
             // A backslash at its end goes on in the next line; blanks at either end are cut off.

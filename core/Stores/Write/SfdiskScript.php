@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Burrow\Stores\Write;
 
 use Burrow\Files\TypedFile;
+use Burrow\Stores\DiskFindings;
+use Burrow\Stores\ShareFindings;
 use Burrow\Stores\StoresFindings;
 
 /**
@@ -53,27 +55,27 @@ final class SfdiskScript extends TypedFile
         $end = $data['disk_bytes'] - ($table === 'gpt' ? self::GPT_END : 0);
         $reach = self::DOS_SECTORS * $sector;
         if ($table === 'dos' && $data['disk_bytes'] > $reach) {
-            $found[] = StoresFindings::beyondOldTable($data['disk_bytes'], $reach, $at('table'));
+            $found[] = DiskFindings::beyondOldTable($data['disk_bytes'], $reach, $at('table'));
             $end = $reach;
         }
         if ($table === 'dos' && count($data['partitions']) > 4) {
-            $found[] = StoresFindings::fourPartitions($at('partitions', 4));
+            $found[] = DiskFindings::fourPartitions($at('partitions', 4));
         }
         $text = "label: {$table}\nunit: sectors\nsector-size: {$sector}\n\n";
         $from = self::MIB;
         foreach ($data['partitions'] as $i => $one) {
             $last = $i === count($data['partitions']) - 1;
             if (! isset($one['mib']) && ! $last) {
-                $found[] = StoresFindings::onlyTheLast($at('partitions', $i));
+                $found[] = DiskFindings::onlyTheLast($at('partitions', $i));
             }
             $bytes = isset($one['mib'])
                 ? $one['mib'] * self::MIB
                 : intdiv(max(0, $end - $from), self::MIB) * self::MIB;
             if ($bytes < self::MIB || $from + $bytes > $end) {
-                $found[] = StoresFindings::partitionTooLarge($i + 1, $at('partitions', $i));
+                $found[] = DiskFindings::partitionTooLarge($i + 1, $at('partitions', $i));
             }
             if ($table === 'dos' && isset($one['name'])) {
-                $found[] = StoresFindings::noNamesThere($at('partitions', $i, 'name'));
+                $found[] = ShareFindings::noNamesThere($at('partitions', $i, 'name'));
             }
             if (preg_match('/["\\\\]|\p{C}/u', $one['name'] ?? '') === 1) {
                 $found[] = StoresFindings::notCarried(

@@ -7,6 +7,7 @@ namespace Burrow\Stores\Write;
 use Burrow\Files\TypedFile;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
+use Burrow\Stores\ShareFindings;
 use Burrow\Stores\StoresFindings;
 
 /** smb.conf(5): shares with their paths, who may use them, and who may write. */
@@ -51,10 +52,10 @@ final class SmbFile extends TypedFile
                 in_array($lower, self::RESERVED, true) ||
                 preg_match('/[\[\]\/\\\\:;|=,+*?<>"]|\p{C}|^\s|\s$/u', $name) === 1
             ) {
-                $found[] = StoresFindings::notAShareName($name, $at('shares', $i, 'name'));
+                $found[] = ShareFindings::notAShareName($name, $at('shares', $i, 'name'));
             }
             isset($names[$lower]) &&
-                ($found[] = StoresFindings::shareTwice($name, $at('shares', $i, 'name')));
+                ($found[] = ShareFindings::shareTwice($name, $at('shares', $i, 'name')));
             $names[$lower] = true;
             if (preg_match('~^/[^\p{C}%;#]*$~Du', $share['path']) !== 1) {
                 $found[] = StoresFindings::notCarried('path', $share['path'], $at('shares', $i, 'path'));
@@ -64,13 +65,13 @@ final class SmbFile extends TypedFile
             $writers = $share['writers'] ?? [];
             foreach ([...$users, ...$writers] as $user) {
                 preg_match(self::ACCOUNT, $user) === 1 ||
-                    ($found[] = StoresFindings::notAnAccount($user, $at('shares', $i)));
+                    ($found[] = ShareFindings::notAnAccount($user, $at('shares', $i)));
                 if (($data['homes'] ?? false) && mb_strtolower($user) === $lower) {
-                    $found[] = StoresFindings::likeAHome($name, $at('shares', $i, 'name'));
+                    $found[] = ShareFindings::likeAHome($name, $at('shares', $i, 'name'));
                 }
             }
             if ($guest && $users !== []) {
-                $found[] = StoresFindings::guestAndUsers($name, $at('shares', $i));
+                $found[] = ShareFindings::guestAndUsers($name, $at('shares', $i));
             }
             $text .=
                 "\n[{$name}]\n   path = {$share['path']}\n".

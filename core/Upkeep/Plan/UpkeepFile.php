@@ -12,7 +12,6 @@ use Burrow\Text\Moment;
 use Burrow\Text\TextBudget;
 use Burrow\Text\YamlEntry;
 use Burrow\Text\YamlLines;
-use Burrow\Upkeep\UpkeepFindings;
 use DateTimeZone;
 
 /**
@@ -71,34 +70,34 @@ final class UpkeepFile
             TimeZone::isKnown($data['zone'] ?? 'UTC') || ($data['zone'] ?? 'UTC') === 'UTC'
                 ? new DateTimeZone($data['zone'] ?? 'UTC')
                 : null;
-        $zone ?? ($this->found[] = UpkeepFindings::notAZone($data['zone'] ?? '', $this->at('zone')));
+        $zone ?? ($this->found[] = UpkeepPlanFindings::notAZone($data['zone'] ?? '', $this->at('zone')));
         $now = Moment::tryParse($data['now']);
-        $now ?? ($this->found[] = UpkeepFindings::notATime((string) $data['now'], $this->at('now')));
+        $now ?? ($this->found[] = UpkeepPlanFindings::notATime((string) $data['now'], $this->at('now')));
         $names = [];
         foreach ($data['boxes'] as $i => $box) {
             if (isset($names[$box['name']])) {
-                $this->found[] = UpkeepFindings::boxTwice($box['name'], $this->at('boxes', $i));
+                $this->found[] = UpkeepPlanFindings::boxTwice($box['name'], $this->at('boxes', $i));
             }
             $names[$box['name']] = $i;
         }
         foreach ($data['boxes'] as $i => $box) {
             foreach ($box['needs'] ?? [] as $need) {
                 isset($names[$need]) ||
-                    ($this->found[] = UpkeepFindings::noSuchBox($need, $this->at('boxes', $i, 'needs')));
+                    ($this->found[] = UpkeepPlanFindings::noSuchBox($need, $this->at('boxes', $i, 'needs')));
             }
         }
         foreach ($data['apart'] ?? [] as $i => $group) {
             foreach ($group as $one) {
                 isset($names[$one]) ||
-                    ($this->found[] = UpkeepFindings::noSuchBox($one, $this->at('apart', $i)));
+                    ($this->found[] = UpkeepPlanFindings::noSuchBox($one, $this->at('apart', $i)));
             }
         }
         $through = $data['work_through'] ?? null;
         if ($through !== null && ! isset($names[$through])) {
-            $this->found[] = UpkeepFindings::noSuchBox($through, $this->at('work_through'));
+            $this->found[] = UpkeepPlanFindings::noSuchBox($through, $this->at('work_through'));
         }
         $circle = self::circle($data['boxes']);
-        $circle === [] || ($this->found[] = UpkeepFindings::circle($circle));
+        $circle === [] || ($this->found[] = UpkeepPlanFindings::circle($circle));
         if (Findings::of(...$this->found)->blocks() || $zone === null || $now === null) {
             return [null, Findings::of(...$this->found)];
         }
@@ -120,7 +119,7 @@ final class UpkeepFile
             ];
         }
         foreach (array_filter($left, fn (array $one): bool => $one['why'] !== self::ABSENT) as $one) {
-            $this->found[] = UpkeepFindings::doesNotFit($one['box'], $one['why']);
+            $this->found[] = UpkeepPlanFindings::doesNotFit($one['box'], $one['why']);
         }
         $findings = Findings::of(...$this->found);
 
@@ -152,7 +151,7 @@ final class UpkeepFile
         foreach ($data['boxes'] as $box) {
             if ($box['absent'] ?? false) {
                 $left[] = ['box' => $box['name'], 'why' => self::ABSENT];
-                $this->found[] = UpkeepFindings::absent($box['name']);
+                $this->found[] = UpkeepPlanFindings::absent($box['name']);
 
                 continue;
             }

@@ -8,7 +8,6 @@ use Burrow\Household\DoorState;
 use Burrow\Judgement\Findings;
 use Burrow\Upkeep\Plan\Doing;
 use Burrow\Upkeep\Plan\UpkeepPlan;
-use Burrow\Upkeep\UpkeepFindings;
 use InvalidArgumentException;
 
 /**
@@ -86,11 +85,11 @@ final readonly class Round
         $found = [];
         foreach ($this->stops as $stop) {
             if (in_array($stop->box, $next->needs, true) && $stop->state === StopState::Left) {
-                $found[] = UpkeepFindings::needsLeftOut($next->box, $stop->box, $stop->words);
+                $found[] = RoundFindings::needsLeftOut($next->box, $stop->box, $stop->words);
             }
         }
         if ($doors === [] || ! in_array(false, array_map(self::silent(...), $doors), true)) {
-            $found[] = UpkeepFindings::absentForRound($next->box);
+            $found[] = RoundFindings::absentForRound($next->box);
         }
 
         return Findings::of(...$found);
@@ -143,10 +142,10 @@ final readonly class Round
         );
         $found = [];
         if ($shut !== []) {
-            $found[] = UpkeepFindings::notBackYet($one->box, $shut);
+            $found[] = RoundFindings::notBackYet($one->box, $shut);
         }
         if ($one->namesBefore && ! $names) {
-            $found[] = UpkeepFindings::namesNotBack($one->box);
+            $found[] = RoundFindings::namesNotBack($one->box);
         }
 
         return Findings::of(...$found);

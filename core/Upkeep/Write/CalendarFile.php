@@ -6,7 +6,7 @@ namespace Burrow\Upkeep\Write;
 
 use Burrow\Files\TypedFile;
 use Burrow\Text\Moment;
-use Burrow\Upkeep\UpkeepFindings;
+use Burrow\Upkeep\Plan\UpkeepPlanFindings;
 use DateTimeImmutable;
 use DateTimeZone;
 use Sabre\VObject\Component\VCalendar;
@@ -43,10 +43,10 @@ final class CalendarFile extends TypedFile
             $end = Moment::tryParse($event['end']);
             foreach (['start' => $start, 'end' => $end] as $key => $moment) {
                 $moment ??
-                    ($found[] = UpkeepFindings::notATime((string) $event[$key], $at('events', $i, $key)));
+                    ($found[] = UpkeepPlanFindings::notATime((string) $event[$key], $at('events', $i, $key)));
             }
             if ($start !== null && $end !== null && $end < $start) {
-                $found[] = UpkeepFindings::endsBefore($event['title'], $at('events', $i, 'end'));
+                $found[] = UpkeepPlanFindings::endsBefore($event['title'], $at('events', $i, 'end'));
             }
             if ($start === null || $end === null) {
                 continue;

@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use Burrow\BringUp\Countdown;
-use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\HostKeyHistory;
 use Burrow\BringUp\Step\LeaseMatch;
+use Burrow\BringUp\Step\SeenFindings;
 use Burrow\BringUp\Step\Step;
 use Burrow\BringUp\Step\Values;
 use Burrow\BringUp\Write\Block;
@@ -245,13 +245,13 @@ test('a box is singled out in the router\'s list', function (
 
 test('open, refused and silent mean different things', function (): void {
     $at = Ipv4::parse('172.22.8.16');
-    expect(BringUpFindings::port(DoorState::Open, $at, 22)->severity->value)
+    expect(SeenFindings::port(DoorState::Open, $at, 22)->severity->value)
         ->toBe('fine')
-        ->and(BringUpFindings::port(DoorState::Refused, $at, 22)->do)
+        ->and(SeenFindings::port(DoorState::Refused, $at, 22)->do)
         ->toContain('user-data')
-        ->and(BringUpFindings::port(DoorState::Refused, $at, 445)->do)
+        ->and(SeenFindings::port(DoorState::Refused, $at, 445)->do)
         ->toContain('systemctl')
-        ->and(BringUpFindings::port(DoorState::Silent, $at, 22)->code)
+        ->and(SeenFindings::port(DoorState::Silent, $at, 22)->code)
         ->toBe('bringup.port_silent');
 });
 

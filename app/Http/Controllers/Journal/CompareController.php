@@ -12,6 +12,7 @@ use Burrow\Journal\Draw\StripChart;
 use DateTimeImmutable;
 use DateTimeZone;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
 
 /** Two boxes, or one before and after a day, by what was measured: how far apart, and whether it is chance. */
@@ -24,7 +25,11 @@ final class CompareController
             : 'copy';
         $boxes = Box::query()
             ->whereNotNull('name')
-            ->whereIn('id', Measures::boxes($what))
+            ->where(function (Builder $any): void {
+                foreach (array_keys(Measures::ALL) as $kind) {
+                    $any->orWhereIn('id', Measures::boxes($kind));
+                }
+            })
             ->orderBy('name')
             ->limit(200)
             ->get();

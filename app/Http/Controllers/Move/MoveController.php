@@ -19,8 +19,8 @@ use Burrow\Household\Box as HeldBox;
 use Burrow\Household\DoorState;
 use Burrow\Household\Household;
 use Burrow\Judgement\Findings;
-use Burrow\Move\MoveFindings;
 use Burrow\Move\Succession;
+use Burrow\Move\SuccessionFindings;
 use Burrow\Net\Ipv4;
 use Burrow\Quantity\Bytes;
 use DateTimeImmutable;
@@ -199,8 +199,8 @@ final class MoveController
     private function judged(Box $from, Box $to): Findings
     {
         return $from->id === $to->id
-            ? Findings::of(MoveFindings::sameBox())
-            : $this->succession($from, $to)->findings ?? Findings::of(MoveFindings::notUpYet($to->called()));
+            ? Findings::of(SuccessionFindings::sameBox())
+            : $this->succession($from, $to)->findings ?? Findings::of(SuccessionFindings::notUpYet($to->called()));
     }
 
     private function succession(Box $from, Box $to): ?Succession

@@ -7,7 +7,7 @@ namespace App\Http\Controllers\Stores;
 use Burrow\Judgement\Findings;
 use Burrow\Stores\Arrays\Arrangement;
 use Burrow\Stores\Arrays\Level;
-use Burrow\Stores\StoresFindings;
+use Burrow\Stores\DiskFindings;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 
@@ -46,7 +46,7 @@ final class ArraysController
             'bus' => $bus,
             'count' => count($disks),
             'arrangements' => $arrangements,
-            'findings' => $whole ? Findings::of() : Findings::of(StoresFindings::notDisks('disks')),
+            'findings' => $whole ? Findings::of() : Findings::of(DiskFindings::notDisks('disks')),
             'most' => $whole ? array_sum($disks) : 0,
         ]);
     }

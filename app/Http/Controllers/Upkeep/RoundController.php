@@ -18,7 +18,7 @@ use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Judgement\Severity;
 use Burrow\Upkeep\Round\Round;
-use Burrow\Upkeep\UpkeepFindings;
+use Burrow\Upkeep\Round\RoundFindings;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -104,7 +104,7 @@ final class RoundController
                             fn (Finding $one): Finding => $one->at(Place::field('pasted')),
                             $reading->findings->list,
                         )
-                        : [UpkeepFindings::notAnUpgrade()->at(Place::field('pasted'))];
+                        : [RoundFindings::notAnUpgrade()->at(Place::field('pasted'))];
                 }
                 $words = $summary->upgraded === 1 ? '1 package' : "{$summary->upgraded} packages";
             }

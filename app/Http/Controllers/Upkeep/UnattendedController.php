@@ -14,8 +14,8 @@ use Burrow\Intake\Updates\UnattendedLog;
 use Burrow\Intake\Updates\UnattendedRun;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
-use Burrow\Upkeep\UpkeepFindings;
 use Burrow\Upkeep\Write\UnattendedFiles;
+use Burrow\Upkeep\Write\UnattendedFindings;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -43,7 +43,7 @@ final class UnattendedController
             'restarts' => $restarts,
             'findings' => $this->against($held, $files),
             'wrong' => session('no_log') === true
-                    ? Findings::of(UpkeepFindings::noUnattendedLog()->at(Place::field('log_text')))
+                    ? Findings::of(UnattendedFindings::noUnattendedLog()->at(Place::field('log_text')))
                     : Findings::of(),
             'runs' => array_slice(array_reverse(self::runs(session('runs'))), 0, self::SHOWN),
         ]);
@@ -102,7 +102,7 @@ final class UnattendedController
     {
         $found = [];
         if ($files->shortest() < UnattendedFiles::SHORTEST) {
-            $found[] = UpkeepFindings::windowShort($box->name, $files->shortest());
+            $found[] = UnattendedFindings::windowShort($box->name, $files->shortest());
         }
         $what = $box->servesAll();
         $others =
@@ -116,7 +116,7 @@ final class UnattendedController
                             [],
                 );
         if ($others !== []) {
-            $found[] = UpkeepFindings::unattendedTogether(
+            $found[] = UnattendedFindings::unattendedTogether(
                 $box->name,
                 array_values(array_map(fn (HeldBox $one): string => $one->name, $others)),
                 $what,

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Burrow\BringUp\Kind\Base;
 
-use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\HostKeyHistory;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Learned;
 use Burrow\BringUp\Step\Outcome;
+use Burrow\BringUp\Step\SeenFindings;
 use Burrow\Net\Ipv4;
 
 /** What the checks of ports and host keys share. */
@@ -20,7 +20,7 @@ final class Door
     {
         $met = $at->network->door($address, $port);
 
-        return Outcome::door($met, (string) $port, BringUpFindings::port($met, $address, $port));
+        return Outcome::door($met, (string) $port, SeenFindings::port($met, $address, $port));
     }
 
     /** The key shown there must be the one kept, the first one, or changed for a known reason. */
@@ -28,7 +28,7 @@ final class Door
     {
         $key = $at->network->hostKey($address);
         if ($key === null) {
-            return Outcome::notYet(BringUpFindings::noHostKey());
+            return Outcome::notYet(SeenFindings::noHostKey());
         }
         $finding = HostKeyHistory::judge(
             $key,
@@ -54,7 +54,7 @@ final class Door
     {
         $address = $at->facts->address;
         if ($address === null) {
-            return Outcome::notYet(BringUpFindings::noAddress());
+            return Outcome::notYet(SeenFindings::noAddress());
         }
         $door = self::ask($at, $address);
         if ($door->over) {
@@ -67,6 +67,6 @@ final class Door
             return $door;
         }
 
-        return Outcome::notYet(BringUpFindings::stillAtOld($before, $address));
+        return Outcome::notYet(SeenFindings::stillAtOld($before, $address));
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Hands;
 
 use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Step\BringUpFindings;
+use Burrow\BringUp\Step\InventoryFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
 use Burrow\BringUp\Step\Step;
@@ -50,7 +50,7 @@ final class Counted extends Told
         $inventory = Inventory::read($at->given(self::FIELD));
         $wrong = self::unread($inventory);
         if ($inventory->isEmpty()) {
-            $wrong[] = BringUpFindings::nothingCounted(self::FIELD);
+            $wrong[] = InventoryFindings::nothingCounted(self::FIELD);
         }
         if ($wrong !== []) {
             return Outcome::notYet(Findings::of(...$wrong));
@@ -66,10 +66,10 @@ final class Counted extends Told
     public static function unread(Inventory $inventory): array
     {
         return [
-            ...$inventory->tooLong ? [BringUpFindings::tooMuchCounted(self::FIELD)] : [],
+            ...$inventory->tooLong ? [InventoryFindings::tooMuchCounted(self::FIELD)] : [],
             ...$inventory->unread === []
                 ? []
-                : [BringUpFindings::lineNotCounted($inventory->unread, self::FIELD)],
+                : [InventoryFindings::lineNotCounted($inventory->unread, self::FIELD)],
         ];
     }
 }

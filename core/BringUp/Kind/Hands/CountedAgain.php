@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Hands;
 
 use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Step\BringUpFindings;
+use Burrow\BringUp\Step\InventoryFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
 use Burrow\BringUp\Step\Step;
@@ -47,9 +47,9 @@ final class CountedAgain extends Told
         $after = Inventory::read($at->given(Counted::FIELD));
         $wrong = Counted::unread($after);
         if ($after->isEmpty()) {
-            $wrong[] = BringUpFindings::nothingCounted(Counted::FIELD);
+            $wrong[] = InventoryFindings::nothingCounted(Counted::FIELD);
         } elseif (($less = $before->lessIn($after)) !== []) {
-            $wrong[] = BringUpFindings::notAllThere($less, Counted::FIELD);
+            $wrong[] = InventoryFindings::notAllThere($less, Counted::FIELD);
         }
         if ($wrong !== []) {
             return Outcome::notYet(Findings::of(...$wrong));
@@ -58,7 +58,7 @@ final class CountedAgain extends Told
 
         return Outcome::over(
             'nothing is missing of '.$before->total(),
-            $more === [] ? null : Findings::of(BringUpFindings::moreThanBefore($more)),
+            $more === [] ? null : Findings::of(InventoryFindings::moreThanBefore($more)),
             ['inventory_after' => (string) $after],
         );
     }

@@ -10,6 +10,7 @@ use Burrow\BringUp\Seen\Greeting;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
+use Burrow\BringUp\Step\SeenFindings;
 use Burrow\BringUp\Step\StepPlace;
 use Burrow\BringUp\Told\Look;
 use Burrow\Household\DoorState;
@@ -35,13 +36,13 @@ final class AskGreeting extends Told
         $port = (int) $at->filled($look->port);
         if ($address === null || $port === 0) {
             return Outcome::notYet(
-                $address === null ? BringUpFindings::noAddress() : BringUpFindings::valueMissing('The port'),
+                $address === null ? SeenFindings::noAddress() : BringUpFindings::valueMissing('The port'),
             );
         }
         $kind = Greeting::tryFrom($look->greeting) ?? Greeting::Line;
         $said = $at->network->greeting($address, $port, $kind, $at->filled($look->path));
         if ($said === null) {
-            return Door::ask($at, $address, $port)->instead(BringUpFindings::greetingOther($port, $kind->label()));
+            return Door::ask($at, $address, $port)->instead(SeenFindings::greetingOther($port, $kind->label()));
         }
         $met = ["tcp/{$port}" => DoorState::Open];
         $right = $kind->fits($said, $look->shows);
@@ -49,8 +50,8 @@ final class AskGreeting extends Told
         return $right
             ? Outcome::over(
                 $kind->label(),
-                Findings::of(BringUpFindings::greetingOk($port, $kind->label())),
+                Findings::of(SeenFindings::greetingOk($port, $kind->label())),
             )->meeting($met)
-            : Outcome::notYet(BringUpFindings::greetingOther($port, $kind->label()))->meeting($met);
+            : Outcome::notYet(SeenFindings::greetingOther($port, $kind->label()))->meeting($met);
     }
 }

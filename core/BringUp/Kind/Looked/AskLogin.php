@@ -6,9 +6,9 @@ namespace Burrow\BringUp\Kind\Looked;
 
 use Burrow\BringUp\Kind\Base\Door;
 use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
+use Burrow\BringUp\Step\SeenFindings;
 use Burrow\BringUp\Step\StepPlace;
 
 /** Port 22 is asked where the box was found. */
@@ -28,6 +28,6 @@ final class AskLogin extends Told
     {
         $found = $at->facts->found();
 
-        return $found === null ? Outcome::notYet(BringUpFindings::noAddress()) : Door::ask($at, $found);
+        return $found === null ? Outcome::notYet(SeenFindings::noAddress()) : Door::ask($at, $found);
     }
 }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Looked;
 
 use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
+use Burrow\BringUp\Step\SeenFindings;
 use Burrow\BringUp\Step\StepPlace;
 use Burrow\BringUp\Told\Look;
 use Burrow\Household\DoorState;
@@ -37,7 +37,7 @@ final class AskNames extends Told
         $address = $at->facts->address;
         $look = $at->step->more->look ?? new Look();
         if ($address === null) {
-            return Outcome::notYet(BringUpFindings::noAddress());
+            return Outcome::notYet(SeenFindings::noAddress());
         }
         $findings = [];
         $met = [];
@@ -50,7 +50,7 @@ final class AskNames extends Told
                         ? DoorState::Silent
                         : DoorState::Open;
                 if (! $fits($answer)) {
-                    $findings[] = BringUpFindings::nameOtherwise(
+                    $findings[] = SeenFindings::nameOtherwise(
                         $name,
                         strtoupper($protocol->value),
                         $answer->words(),
@@ -58,7 +58,7 @@ final class AskNames extends Told
                     );
                     $over = false;
                 } elseif ($protocol === Protocol::Udp) {
-                    $findings[] = BringUpFindings::namesAnswered($name, $answer->words());
+                    $findings[] = SeenFindings::namesAnswered($name, $answer->words());
                 }
                 // Where nobody answers the first, the others would only be waited for.
                 if ($answer->isSilent()) {

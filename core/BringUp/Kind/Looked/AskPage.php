@@ -10,6 +10,7 @@ use Burrow\BringUp\Kind\Base\Told;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
+use Burrow\BringUp\Step\SeenFindings;
 use Burrow\BringUp\Step\StepPlace;
 use Burrow\BringUp\Told\Look;
 use Burrow\Household\DoorState;
@@ -36,14 +37,14 @@ final class AskPage extends Told
         if ($address === null || $port === 0) {
             return Outcome::notYet(
                 $address === null
-                    ? BringUpFindings::noAddress()
+                    ? SeenFindings::noAddress()
                     : BringUpFindings::valueMissing('The port of the page'),
             );
         }
         $page = $at->network->page($address, $port, $at->filled($look->path), $look->tls);
         if ($page === null) {
             return Door::ask($at, $address, $port)->instead(
-                BringUpFindings::pageOtherwise(
+                SeenFindings::pageOtherwise(
                     "Port {$port} is open, and no page answers there.",
                     'Wait a minute and look again. Then see whether it wants https.',
                 ),
@@ -51,7 +52,7 @@ final class AskPage extends Told
         }
         $met = ["tcp/{$port}" => DoorState::Open];
         if (! $page->isReady()) {
-            $finding = BringUpFindings::pageOtherwise(
+            $finding = SeenFindings::pageOtherwise(
                 "The page answers with {$page->status}.",
                 $page->status >= 500
                     ? 'Wait a minute and look again; if it stays so, read the service\'s log.'
@@ -61,16 +62,16 @@ final class AskPage extends Told
             return Outcome::notYet($finding)->meeting($met);
         }
         if ($look->shows !== '' && ! Pasted::holds("{$page->title} {$page->text}", $at->filled($look->shows))) {
-            $finding = BringUpFindings::pageOtherwise(
+            $finding = SeenFindings::pageOtherwise(
                 "The page answers, and does not show “{$at->filled($look->shows)}”.",
                 'Perhaps another program answers on this port, or it is still loading.',
             );
 
             return Outcome::notYet($finding)->meeting($met);
         }
-        $findings = [BringUpFindings::pageOk($page->title, $page->status)];
+        $findings = [SeenFindings::pageOk($page->title, $page->status)];
         if ($page->certificateFor !== null) {
-            $findings[] = BringUpFindings::certificate(
+            $findings[] = SeenFindings::certificate(
                 $page->certificateFor,
                 $page->certificateUntil?->format('Y-m-d') ?? 'nobody knows when',
                 $page->certificateByItself,

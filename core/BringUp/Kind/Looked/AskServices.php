@@ -6,9 +6,9 @@ namespace Burrow\BringUp\Kind\Looked;
 
 use Burrow\BringUp\Kind\Base\Door;
 use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
+use Burrow\BringUp\Step\SeenFindings;
 use Burrow\BringUp\Step\StepPlace;
 use Burrow\Net\Protocol;
 
@@ -35,7 +35,7 @@ final class AskServices extends Told
                 continue;
             }
             if ($address === null) {
-                return Outcome::notYet(BringUpFindings::noAddress());
+                return Outcome::notYet(SeenFindings::noAddress());
             }
             $outcome = $outcome->with(Door::ask($at, $address, $use->port->number));
         }

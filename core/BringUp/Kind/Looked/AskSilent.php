@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Looked;
 
 use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
+use Burrow\BringUp\Step\SeenFindings;
 use Burrow\BringUp\Step\StepPlace;
 use Burrow\Household\DoorState;
 use Burrow\Judgement\Findings;
@@ -38,15 +38,15 @@ final class AskSilent extends Told
     {
         $address = Ipv4::tryParse($at->facts->learned[$this->value] ?? '');
         if ($address === null) {
-            return Outcome::notYet(BringUpFindings::noAddress());
+            return Outcome::notYet(SeenFindings::noAddress());
         }
         foreach (self::PORTS as $port) {
             // A refusal comes from somebody as well.
             if ($at->network->door($address, $port) !== DoorState::Silent) {
-                return Outcome::notYet(BringUpFindings::somebodyThere($address, $port));
+                return Outcome::notYet(SeenFindings::somebodyThere($address, $port));
             }
         }
 
-        return Outcome::over("nobody at {$address}", Findings::of(BringUpFindings::nobodyThere($address)));
+        return Outcome::over("nobody at {$address}", Findings::of(SeenFindings::nobodyThere($address)));
     }
 }

@@ -6,9 +6,9 @@ namespace Burrow\BringUp\Kind\Looked;
 
 use Burrow\BringUp\Kind\Base\Door;
 use Burrow\BringUp\Kind\Base\Told;
-use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
+use Burrow\BringUp\Step\SeenFindings;
 use Burrow\BringUp\Step\StepPlace;
 
 /** The key that the box shows is written down, so that a stranger in its place is noticed later. */
@@ -28,6 +28,6 @@ final class KeepHostKey extends Told
     {
         $found = $at->facts->found();
 
-        return $found === null ? Outcome::notYet(BringUpFindings::noAddress()) : Door::hostKey($at, $found);
+        return $found === null ? Outcome::notYet(SeenFindings::noAddress()) : Door::hostKey($at, $found);
     }
 }

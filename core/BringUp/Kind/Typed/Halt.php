@@ -6,9 +6,9 @@ namespace Burrow\BringUp\Kind\Typed;
 
 use Burrow\BringUp\Kind\Base\Door;
 use Burrow\BringUp\Kind\Base\ReadOnTheBox;
-use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
+use Burrow\BringUp\Step\SeenFindings;
 use Burrow\BringUp\Step\Step;
 use Burrow\Household\DoorState;
 
@@ -34,6 +34,6 @@ final class Halt extends ReadOnTheBox
 
         return $at->network->door($address, Door::REMOTE_LOGIN) === DoorState::Silent
             ? Outcome::over('silent: it is off')
-            : Outcome::notYet(BringUpFindings::stillOn($address));
+            : Outcome::notYet(SeenFindings::stillOn($address));
     }
 }

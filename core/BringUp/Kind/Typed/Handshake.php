@@ -6,9 +6,9 @@ namespace Burrow\BringUp\Kind\Typed;
 
 use Burrow\BringUp\Kind\Base\Pasted;
 use Burrow\BringUp\Kind\Base\ReadOnTheBox;
-use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Outcome;
+use Burrow\BringUp\Step\SeenFindings;
 use Burrow\Intake\Tunnel\TunnelInterface;
 use Burrow\Intake\Tunnel\TunnelPeer;
 use Burrow\Judgement\Findings;
@@ -44,8 +44,8 @@ final class Handshake extends ReadOnTheBox
         return $ages !== [] && min($ages) <= self::FRESH
             ? Outcome::over(
                 'handshake '.Duration::seconds(min($ages)).' ago',
-                Findings::of(BringUpFindings::handshake($words)),
+                Findings::of(SeenFindings::handshake($words)),
             )
-            : Outcome::notYet(BringUpFindings::noHandshake($words));
+            : Outcome::notYet(SeenFindings::noHandshake($words));
     }
 }
