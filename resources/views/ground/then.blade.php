@@ -19,7 +19,7 @@
         <a class="ghost small" href="/">Ground, now</a>
     </form>
     <div class="aside spaced" id="then">
-        <div class="picture" tabindex="0" aria-label="Cross-section, may be scrolled">
+        <div class="picture" tabindex="0" aria-label="Cross-section, may be scrolled" data-narrow="{{ request()->fullUrlWithQuery(['narrow' => 1]) }}">
             <x-ground :picture="$picture" :ids="$ids" :network="$network" />
         </div>
         <div class="stack">

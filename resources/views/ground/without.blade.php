@@ -1,8 +1,8 @@
-<x-page title="What if it were off?" place="ground">
+<x-page title="What if it were off?" place="ground" script="ground">
     <x-slot:say><b>{{ $without->sentence() }}</b> Nothing is changed by asking.</x-slot:say>
     <div class="aside">
         <div>
-            <div class="picture" tabindex="0" aria-label="Cross-section, may be scrolled">
+            <div class="picture" tabindex="0" aria-label="Cross-section, may be scrolled" data-narrow="{{ request()->fullUrlWithQuery(['narrow' => 1]) }}">
                 <x-ground :picture="$picture" :ids="$ids" :network="$network" :off="$without->off" :lost="array_column($without->lose, 'box')" />
             </div>
             @if ($without->off !== [])

@@ -50,7 +50,10 @@ final class ThenController
             'then' => $then,
             'now' => $now,
             'months' => $this->months($now),
-            'picture' => GroundPlan::draw(Gathered::of($shown)),
+            'picture' => GroundPlan::draw(
+                Gathered::of($shown),
+                $request->has('narrow') ? GroundPlan::NARROW : GroundPlan::WIDE,
+            ),
             'ids' => Box::query()->whereIn('name', $then->boxes)->pluck('id', 'name')->all(),
             'network' => Network::home(),
         ]);

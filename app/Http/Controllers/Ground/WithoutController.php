@@ -35,7 +35,10 @@ final class WithoutController
             'without' => $without,
             'network' => Network::home(),
             'ids' => array_column($house->boxes(), 'id', 'name'),
-            'picture' => GroundPlan::draw(Gathered::of(Dwellings::of($house, []))),
+            'picture' => GroundPlan::draw(
+                Gathered::of(Dwellings::of($house, [])),
+                $request->has('narrow') ? GroundPlan::NARROW : GroundPlan::WIDE,
+            ),
             'order' => $switch === '' ? [] : $power->goDark($switch),
         ]);
     }
