@@ -10,6 +10,7 @@ use App\Household\HouseholdLoader;
 use App\Household\Kept;
 use App\Models\Network;
 use App\View\Pages;
+use Burrow\Ground\Draw\Choice;
 use Burrow\Ground\Draw\Dwelling;
 use Burrow\Ground\Draw\Dwellings;
 use Burrow\Ground\Draw\Gathered;
@@ -30,7 +31,9 @@ final readonly class GroundPage
     /**
      * @param  array<string, int>  $silent  ids of boxes that are silent, by name
      * @param  list<Dwelling>  $boxes  those of one page
-     * @param  int  $of  boxes of all pages
+     * @param  int  $of  boxes of all pages, of those that are shown
+     * @param  int  $all  boxes of the house
+     * @param  array<string, string>  $options  what may be shown, in words
      * @param  array<string, int>  $ids  of the boxes that the page names, by name
      */
     private function __construct(
@@ -41,6 +44,8 @@ final readonly class GroundPage
         public array $silent,
         public array $boxes,
         public int $of,
+        public int $all,
+        public array $options,
         public array $ids,
     ) {
     }
@@ -53,9 +58,12 @@ final readonly class GroundPage
         bool $keeper,
         bool $narrow,
         int $page,
+        ?Choice $choice = null,
     ): self {
+        $choice ??= Choice::of('', '');
+
         return $kept->of(
-            "ground {$page} ".(int) $keeper.(int) $narrow,
+            "ground {$page} ".(int) $keeper.(int) $narrow." {$choice->show} {$choice->by}",
             self::class,
             fn (): self => self::of(
                 app(HouseholdLoader::class)->load($network),
@@ -64,6 +72,7 @@ final readonly class GroundPage
                 $keeper,
                 $narrow,
                 $page,
+                $choice,
             ),
         );
     }
@@ -75,6 +84,7 @@ final readonly class GroundPage
         bool $keeper,
         bool $narrow,
         int $page,
+        Choice $choice,
     ): self {
         $due = $keeper
             ? array_keys(
@@ -82,7 +92,8 @@ final readonly class GroundPage
             )
             : [];
         $outlook = new Outlook($house, count($due), $keeper);
-        $boxes = Dwellings::of($house, $due);
+        $all = Dwellings::of($house, $due);
+        $boxes = $choice->apply($all);
         $drawn = Gathered::of($boxes);
         $shown = array_slice($boxes, ($page - 1) * Pages::ROWS, Pages::ROWS);
         $named = array_flip(array_map(fn (Dwelling $one): string => $one->name, [...$drawn, ...$shown]));
@@ -102,6 +113,8 @@ final readonly class GroundPage
             ),
             $shown,
             count($boxes),
+            count($all),
+            Choice::options($all),
             array_intersect_key(array_column($house->boxes(), 'id', 'name'), $named),
         );
     }

@@ -38,6 +38,8 @@ final class Fields
         'token_kind' => 8,
         'report' => 262_144,
         'counted' => 16_384,
+        'show' => 90,
+        'order' => 8,
         'log_text' => 2_000_000,
         'restarts' => 1,
         'again_from' => 60,

@@ -12,6 +12,7 @@ final readonly class Dwelling
      * @param  list<string>  $openings  what reaches it from outside: "51944 udp", nearest first
      * @param  string  $job  its first job, in a word; empty: none
      * @param  int  $boxes  how many stand for themselves in it; more than one in a chamber of like boxes
+     * @param  string  $fedBy  the switch or supply it hangs on; empty when nobody said
      * @param  array<string, string>  $dependsOn  name of a box it cannot work without => what for
      */
     public function __construct(
@@ -23,6 +24,7 @@ final readonly class Dwelling
         public array $dependsOn = [],
         public string $job = '',
         public int $boxes = 1,
+        public string $fedBy = '',
     ) {
     }
 }

@@ -38,6 +38,7 @@ final class Dwellings
                     array_map(fn (Dependency $one): string => $one->what, $house->dependencies($box)),
                 ),
                 $box->jobs[0]->job->short ?? '',
+                fedBy: $box->fedBy,
             ),
             $house->boxes(),
         );

@@ -2,7 +2,19 @@
     <x-slot:say><b>{{ $page->lead }}</b> {{ $page->rest }}</x-slot:say>
     <div class="aside">
         <div>
-            <div class="picture" tabindex="0" aria-label="Cross-section, may be scrolled" data-narrow="/?narrow=1">
+            @if ($page->all > 8)
+                <form class="row choose" method="get" action="/">
+                    <label for="show" class="unseen">Which boxes</label>
+                    <select class="in" id="show" name="show">@foreach ($page->options as $value => $words)<option value="{{ $value }}" @selected($value === $choice->show)>{{ $words }}</option>@endforeach</select>
+                    <label for="order" class="unseen">In which order</label>
+                    <select class="in" id="order" name="order">@foreach (['' => 'as in the record', 'job' => 'like jobs together', 'power' => 'by their power'] as $value => $words)<option value="{{ $value }}" @selected($value === $choice->by)>{{ $words }}</option>@endforeach</select>
+                    <button class="ghost small">Show</button>
+                    @unless ($choice->isAll())
+                        <span class="soft">{{ $page->of }} of {{ $page->all }}</span>
+                    @endunless
+                </form>
+            @endif
+            <div class="picture" tabindex="0" aria-label="Cross-section, may be scrolled" data-narrow="{{ request()->fullUrlWithQuery(['narrow' => 1]) }}">
                 <x-ground :picture="$page->picture" :ids="$page->ids" :network="$network" />
             </div>
             <details class="working">
@@ -26,7 +38,7 @@
         </div>
         <section class="stack" aria-labelledby="needs">
             <p class="row"><a class="ghost small" href="{{ route('plain') }}">Is it on?</a> <a class="ghost small" href="{{ route('without') }}">What if one were off?</a>@if (auth()->user()->isKeeper()) <a class="ghost small" href="{{ route('then') }}">Back then</a>@endif</p>
-            @if ($page->of === 0 && auth()->user()->isKeeper())
+            @if ($page->all === 0 && auth()->user()->isKeeper())
                 <p>Three ways to begin:</p>
                 <ul class="plain-links">
                     <li><a class="act" href="/plan" data-done>Plan a box</a> before you buy it</li>

@@ -9,6 +9,7 @@ use App\Ground\GroundPage;
 use App\Household\Kept;
 use App\Models\Network;
 use App\View\Pages;
+use Burrow\Ground\Draw\Choice;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 
@@ -20,11 +21,13 @@ final class GroundController
         $network = Network::home();
         $keeper = $request->user()?->isKeeper() === true;
         $narrow = $request->has('narrow');
-        $page = GroundPage::kept($kept, $catalogue, $network, $keeper, $narrow, Pages::at());
+        $choice = Choice::of($request->string('show')->value(), $request->string('order')->value());
+        $page = GroundPage::kept($kept, $catalogue, $network, $keeper, $narrow, Pages::at(), $choice);
 
         return view('ground.index', [
             'network' => $network,
             'page' => $page,
+            'choice' => $choice,
             'boxes' => Pages::shown($page->boxes, $page->of),
         ]);
     }
