@@ -2,6 +2,9 @@
     <x-slot:say><b>{{ $page->lead }}</b> {{ $page->rest }}</x-slot:say>
     <div class="aside">
         <div>
+            <div class="picture" tabindex="0" aria-label="Cross-section, may be scrolled" data-narrow="{{ request()->fullUrlWithQuery(['narrow' => 1]) }}">
+                <x-ground :picture="$page->picture" :ids="$page->ids" :network="$network" />
+            </div>
             @if ($page->all > 8)
                 <form class="row choose" method="get" action="/">
                     <label for="show" class="unseen">Which boxes</label>
@@ -14,9 +17,6 @@
                     @endunless
                 </form>
             @endif
-            <div class="picture" tabindex="0" aria-label="Cross-section, may be scrolled" data-narrow="{{ request()->fullUrlWithQuery(['narrow' => 1]) }}">
-                <x-ground :picture="$page->picture" :ids="$page->ids" :network="$network" />
-            </div>
             <details class="working">
                 <summary><span>The same as a table</span></summary>
                 <div class="scroll">
