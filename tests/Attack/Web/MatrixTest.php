@@ -22,6 +22,7 @@ use App\Models\Service;
 use App\Models\Sighting;
 use App\Models\StepDoubt;
 use App\Models\Token;
+use App\Models\User;
 use App\Models\WayIn;
 use Illuminate\Routing\Route as OneRoute;
 use Illuminate\Support\Facades\DB;
@@ -42,6 +43,7 @@ function pathOf(OneRoute $route): string
     $values = [
         'box' => Box::query()->where('name', 'wren')->firstOrFail()->id,
         'run' => $run->id,
+        'login' => User::query()->where('name', 'desk')->firstOrFail()->id,
         'step' => $run->steps()->firstOrFail()->id,
         'action' => 'done',
         'form' => 'sh',
