@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\BringUp\RunDesk;
+use App\BringUp\RunStart;
 use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\Decision;
@@ -27,7 +27,7 @@ use Illuminate\Support\Facades\DB;
 /** Turns a plan into a box, or into more work for a box, and keeps why: what was overruled, tried and dropped. */
 final readonly class Deciding
 {
-    public function __construct(private Catalogue $catalogue, private RunDesk $runs)
+    public function __construct(private Catalogue $catalogue, private RunStart $runs)
     {
     }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\BringUp\RunDesk;
+use App\BringUp\RunStart;
 use App\Models\Box;
 use App\Models\Network;
 use App\Models\Run;
@@ -38,7 +38,7 @@ function newBox(array $with = []): Box
 
 function newRun(): Run
 {
-    return app(RunDesk::class)->begin(
+    return app(RunStart::class)->begin(
         newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'login' => 'key']),
     );
 }

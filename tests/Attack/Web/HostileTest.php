@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\BringUp\RunDesk;
+use App\BringUp\RunStart;
 use App\Catalogue\Catalogue;
 use App\Plan\Choices;
 use App\Plan\Household;
@@ -148,7 +148,7 @@ test('no page breaks, whatever its address carries', function (): void {
 });
 
 test('no step of a run breaks, whatever is pasted', function (): void {
-    $run = app(RunDesk::class)->begin(newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden']));
+    $run = app(RunStart::class)->begin(newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden']));
     $this->asKeeper();
     foreach (['found', 'disk-find', 'disk-make', 'upgrade'] as $id) {
         $step = $run->steps()->where('step', $id)->firstOrFail();

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\BringUp\RunDesk;
+use App\BringUp\RunStart;
 use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\CatalogueEntry;
@@ -212,7 +212,7 @@ test('an own entry in use is not taken away, and its users are named', function 
         'supply' => 'supply-own',
     ]);
     $box->jobs()->update(['job' => 'store-own']);
-    $run = app(RunDesk::class)->begin($box->refresh());
+    $run = app(RunStart::class)->begin($box->refresh());
     foreach (['board/flint-own', 'supply/supply-own', 'job/store-own'] as $entry) {
         $this->asKeeper()
             ->delete("/catalogue/{$entry}")

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Addresses\Books;
 use App\BringUp\RunBook;
-use App\BringUp\RunDesk;
+use App\BringUp\RunStart;
 use App\Catalogue\Playbooks;
 use App\Models\Box;
 use App\Models\Dependency;
@@ -85,7 +85,7 @@ test('a box moves to another address, and the record follows what was looked at'
 test('a new address at which somebody answers stops the change at its first step', function (): void {
     $bench = new BenchProcess(3000);
     $box = standingOnBench($bench);
-    $run = app(RunDesk::class)->alter($box, Change::Address, '172.22.8.16');
+    $run = app(RunStart::class)->alter($box, Change::Address, '172.22.8.16');
     $run->update(['learned' => [...$run->learned, 'new_address' => '172.22.8.16']]);
     $step = $run->steps()->orderBy('position')->firstOrFail();
     $this->asKeeper()->post("/runs/{$run->id}/steps/{$step->id}/check", ['version' => $step->version]);
@@ -147,7 +147,7 @@ test(
             'fixed_address' => true,
             'user' => 'warden',
         ]);
-        $run = app(RunDesk::class)->alter($box, Change::Address, '172.22.8.30');
+        $run = app(RunStart::class)->alter($box, Change::Address, '172.22.8.30');
         $ids = $run->steps()->orderBy('position')->pluck('step')->all();
         expect($ids)->toContain('own-file', 'own-file-changed')->not->toContain('reserve-new');
     },
@@ -160,7 +160,7 @@ test('a name that another box got meanwhile ends nothing, and says so', function
         'stage' => Stage::InService,
         'user' => 'warden',
     ]);
-    $run = app(RunDesk::class)->alter($box, Change::Name, 'lark');
+    $run = app(RunStart::class)->alter($box, Change::Name, 'lark');
     newBox(['name' => 'lark', 'address' => '172.22.8.17']);
     $run->steps()
         ->where('step', '!=', 'name-follows')

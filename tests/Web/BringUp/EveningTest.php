@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\BringUp\RunBook;
-use App\BringUp\RunDesk;
+use App\BringUp\RunStart;
 use App\Catalogue\Playbooks;
 use App\Evening\EveningDesk;
 use App\Models\RunStep;
@@ -15,7 +15,7 @@ use Sabre\VObject\Reader;
 
 test('two runs stand in one timetable, with what wants the hands now', function (): void {
     $first = runAt('found')->run;
-    $other = app(RunDesk::class)->begin(
+    $other = app(RunStart::class)->begin(
         newBox(['name' => 'lark', 'address' => '172.22.8.17', 'user' => 'warden', 'login' => 'key']),
     );
     $this->asKeeper()

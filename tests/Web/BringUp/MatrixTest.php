@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\BringUp\RunBook;
-use App\BringUp\RunDesk;
+use App\BringUp\RunStart;
 use App\Catalogue\Catalogue;
 use App\Catalogue\Playbooks;
 use App\Models\Box;
@@ -52,7 +52,7 @@ test('every job plays on the bench to its end, in every school', function (strin
                 : [],
     ]);
 
-    $run = app(RunDesk::class)->begin($box->refresh());
+    $run = app(RunStart::class)->begin($box->refresh());
     $this->asKeeper();
     foreach ($run->steps()->orderBy('position')->get() as $step) {
         $book = new RunBook($run->refresh()->load(['box.jobs', 'box.network', 'steps']), app(Playbooks::class));
@@ -130,9 +130,9 @@ test('a job that is added later plays only what is new, and both are looked at',
 
         return $ids;
     };
-    $first = $play(app(RunDesk::class)->begin($box->refresh()));
+    $first = $play(app(RunStart::class)->begin($box->refresh()));
     $later = $play(
-        app(RunDesk::class)->add($box->refresh(), [
+        app(RunStart::class)->add($box->refresh(), [
             ['job' => 'audio-player', 'school' => 'package', 'page_port' => null],
         ]),
     );

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\BringUp\RunDesk;
+use App\BringUp\RunStart;
 use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\CatalogueEntry;
@@ -539,7 +539,7 @@ test('the last step can be taken back, an earlier one cannot', function (): void
 test('each stage of a box leads on to the next', function (Stage $stage, array $with, string $label): void {
     $box = newBox(['stage' => $stage, ...$with]);
     if ($stage === Stage::BringingUp) {
-        app(RunDesk::class)->begin($box);
+        app(RunStart::class)->begin($box);
     }
     foreach (['/boxes', "/boxes/{$box->id}"] as $page) {
         $this->asKeeper()->get($page)->assertOk()->assertSee($label);
@@ -657,7 +657,7 @@ test('a page that is not there has the safety headers too', function (): void {
 test(
     'a box on a USB cable is not looked for in the router\'s list, and a ready-made image is not upgraded under its own updates',
     function (): void {
-        $steps = fn (array $with): array => app(RunDesk::class)
+        $steps = fn (array $with): array => app(RunStart::class)
             ->begin(
                 newBox([
                     'name' => 'wren',

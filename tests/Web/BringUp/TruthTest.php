@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\BringUp\RunDesk;
+use App\BringUp\RunStart;
 use App\Catalogue\Catalogue;
 use App\Demo\DemoBench;
 use App\Jobs\LookAround;
@@ -102,7 +102,7 @@ test(
         );
         expect(app(Catalogue::class)->import('job', (string) $own)->data)->not->toBeNull();
         $box->jobs()->update(['job' => 'seed-counter']);
-        $run = app(RunDesk::class)->begin($box->refresh());
+        $run = app(RunStart::class)->begin($box->refresh());
         $this->asKeeper()
             ->get("/runs/{$run->id}")
             ->assertSee('does not install: seed counter');
@@ -324,7 +324,7 @@ test(
 test('what rests on a step that was passed over is not done before it', function (): void {
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'login' => 'key']);
     $box->jobs()->update(['job' => 'tunnel-endpoint']);
-    $run = app(RunDesk::class)->begin($box->refresh());
+    $run = app(RunStart::class)->begin($box->refresh());
     $outside = $run->steps()->where('step', 'from-outside')->firstOrFail();
     $run->steps()
         ->where('position', '<', $outside->position)
@@ -342,7 +342,7 @@ test('what rests on a step that was passed over is not done before it', function
 test('what was built from source is due again, and once more after it was looked after', function (): void {
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'login' => 'key']);
     $box->jobs()->update(['job' => 'tv-recorder', 'school' => 'source']);
-    $run = app(RunDesk::class)->begin($box->refresh());
+    $run = app(RunStart::class)->begin($box->refresh());
     $due = $run->steps()->where('step', 'rebuild-due')->firstOrFail();
     $run->steps()
         ->where('position', '<', $due->position)
@@ -359,7 +359,7 @@ test('what was built from source is due again, and once more after it was looked
 test('what was answered is kept with the job, and stands there when it is asked again', function (): void {
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'login' => 'key']);
     $box->jobs()->update(['job' => 'dns-filter']);
-    $run = app(RunDesk::class)->begin($box->refresh());
+    $run = app(RunStart::class)->begin($box->refresh());
     $asks = $run->steps()->where('step', 'filter-values')->firstOrFail();
     $run->steps()
         ->where('position', '<', $asks->position)
@@ -389,7 +389,7 @@ test('what was answered is kept with the job, and stands there when it is asked 
     $this->asGuest()->get("/boxes/{$box->id}")->assertDontSee('x.example');
     $this->asKeeper();
     $run->delete();
-    $again = app(RunDesk::class)->begin($box->refresh());
+    $again = app(RunStart::class)->begin($box->refresh());
     $position = $again->steps()->where('step', 'filter-values')->value('position');
     $again
         ->steps()

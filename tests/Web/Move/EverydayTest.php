@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\BringUp\RunBook;
-use App\BringUp\RunDesk;
+use App\BringUp\RunStart;
 use App\Catalogue\Playbooks;
 use App\Models\Box;
 use App\Models\JournalEntry;
@@ -73,7 +73,7 @@ test(
         $bench = new BenchProcess(3000);
         $box = carded($bench, 'dns-filter', '02:4b:1e:90:00:09');
         $this->asKeeper();
-        expect(playOn(app(RunDesk::class)->begin($box)))->toBeNull();
+        expect(playOn(app(RunStart::class)->begin($box)))->toBeNull();
         $key = $box->refresh()->host_key;
         expect($box->stage)->toBe(Stage::InService)->and($box->mac)->toBe('02:4b:1e:90:00:09');
         // While it answers it is not dead.
@@ -100,7 +100,7 @@ test(
         // Another board, with the card made anew.
         intoBoard($bench, $box, '02:4b:1e:90:00:44');
         $box->update(['card_written_at' => now()]);
-        $run = app(RunDesk::class)->begin($box->refresh());
+        $run = app(RunStart::class)->begin($box->refresh());
         $ids = $run->steps()->orderBy('position')->pluck('step')->all();
         expect(
             array_slice(
@@ -137,7 +137,7 @@ test(
         $bench = new BenchProcess(3000);
         $box = carded($bench, 'dns-filter', '02:4b:1e:90:00:09');
         $this->asKeeper();
-        expect(playOn(app(RunDesk::class)->begin($box)))->toBeNull();
+        expect(playOn(app(RunStart::class)->begin($box)))->toBeNull();
         $all = $box->run()->firstOrFail()->steps()->orderBy('position')->pluck('step')->all();
         // From the middle on a step may find its own work and want to be passed over; the end is looked at anew.
         $from = $all[count($all) - 3];

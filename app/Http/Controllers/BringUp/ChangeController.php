@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\BringUp;
 
 use App\Addresses\Books;
-use App\BringUp\RunDesk;
+use App\BringUp\RunStart;
 use App\BringUp\StepTold;
 use App\Models\Box;
 use App\Models\Network;
@@ -20,7 +20,7 @@ use Illuminate\Http\Request;
 /** Changes of a box that is up begin here, when nothing speaks against what was typed. */
 final class ChangeController
 {
-    public function __construct(private readonly RunDesk $desk)
+    public function __construct(private readonly RunStart $start)
     {
     }
 
@@ -58,7 +58,7 @@ final class ChangeController
 
         return $this->told(
             $box,
-            fn (): Run => $this->desk->again($box, $request->string('again_from')->value()),
+            fn (): Run => $this->start->again($box, $request->string('again_from')->value()),
         );
     }
 
@@ -79,7 +79,7 @@ final class ChangeController
 
         return $this->told(
             $box,
-            fn (): Run => $this->desk->dropJob(
+            fn (): Run => $this->start->dropJob(
                 $box,
                 $job,
                 implode(', ', $holders) ?: 'nobody that is on record',
@@ -127,6 +127,6 @@ final class ChangeController
                 );
         }
 
-        return redirect()->route('run', $this->desk->alter($box, $change, $to));
+        return redirect()->route('run', $this->start->alter($box, $change, $to));
     }
 }

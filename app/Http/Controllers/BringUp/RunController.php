@@ -9,6 +9,7 @@ use App\Bench\BenchClient;
 use App\BringUp\Asker;
 use App\BringUp\RunBook;
 use App\BringUp\RunDesk;
+use App\BringUp\RunStart;
 use App\BringUp\StepTold;
 use App\BringUp\TakeOver;
 use App\Catalogue\Playbooks;
@@ -38,6 +39,7 @@ final class RunController
     public function __construct(
         private readonly Playbooks $playbooks,
         private readonly RunDesk $desk,
+        private readonly RunStart $start,
         private readonly BenchClient $bench,
     ) {
     }
@@ -48,14 +50,14 @@ final class RunController
             return redirect()->route($box->name === null ? 'box.name' : 'box.card', $box);
         }
 
-        return redirect()->route('run', $this->desk->begin($box));
+        return redirect()->route('run', $this->start->begin($box));
     }
 
     /** What was passed over, or was not in the playbook then, is taken up again. */
     public function resume(Run $run): RedirectResponse
     {
         try {
-            return redirect()->route('run', $this->desk->resume($run));
+            return redirect()->route('run', $this->start->resume($run));
         } catch (StepTold $told) {
             return back(fallback: route('run', $run))->with('told', $told->getMessage());
         }

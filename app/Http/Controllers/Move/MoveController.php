@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Move;
 
 use App\BringUp\Asker;
-use App\BringUp\RunDesk;
+use App\BringUp\RunStart;
 use App\BringUp\StepTold;
 use App\BringUp\TakeOver;
 use App\Models\Box;
@@ -48,7 +48,7 @@ final class MoveController
     public function __construct(
         private readonly Household $house,
         private readonly KnownOfBox $known,
-        private readonly RunDesk $desk,
+        private readonly RunStart $start,
         private readonly TakeOver $takeOver,
     ) {
     }
@@ -190,7 +190,7 @@ final class MoveController
     private function run(Box $to, Change $change, RedirectResponse $back, array $words): RedirectResponse
     {
         try {
-            return redirect()->route('run', $this->desk->moveTo($to, $change, $words));
+            return redirect()->route('run', $this->start->moveTo($to, $change, $words));
         } catch (StepTold $told) {
             return $back->with('told', $told->getMessage());
         }
