@@ -38,6 +38,7 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/upkeep/hours/{rhythm}/away', [UpkeepController::class, 'noHours'])->name('upkeep.no-hours');
     Route::post('/boxes/{box}/unattended', [UnattendedController::class, 'read']);
     Route::post('/upkeep/round', [RoundController::class, 'start'])->name('round.start');
+    Route::post('/upkeep/round/replan', [RoundController::class, 'replan'])->name('round.replan');
     Route::post('/upkeep/round/begin', [RoundController::class, 'begin'])->name('round.begin');
     Route::post('/upkeep/round/look', [RoundController::class, 'look'])->name('round.look');
     Route::post('/upkeep/round/leave', [RoundController::class, 'leave'])->name('round.leave');

@@ -38,6 +38,8 @@ final class Fields
         'token_kind' => 8,
         'report' => 262_144,
         'counted' => 16_384,
+        'cut_prefix' => 1200,
+        'cut_length' => 3,
         'show' => 90,
         'order' => 8,
         'log_text' => 2_000_000,

@@ -72,6 +72,17 @@ final readonly class RoundDesk
         });
     }
 
+    /** The rest of the round is planned anew; without anything that fits it is over where it stands. */
+    public function replan(Household $house, ?string $through): void
+    {
+        $plan = HousePlan::of($house, $through);
+        $this->step(
+            fn (Round $round): Round => $plan === null
+                ? throw new RoundTold('Nothing that is due fits into the coming days.')
+                : $round->replanned($plan),
+        );
+    }
+
     /**
      * What its TCP ports on record meet now, and whether it answers names.
      *

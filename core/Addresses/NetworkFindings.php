@@ -61,8 +61,12 @@ final class NetworkFindings
         );
     }
 
-    public static function outside(string $what, Ipv4|AddressRange $where, Prefix $prefix, ?Place $place): Finding
-    {
+    public static function outside(
+        string $what,
+        Ipv4|AddressRange $where,
+        Prefix $prefix,
+        ?Place $place,
+    ): Finding {
         return Finding::stop(
             'addresses.outside_prefix',
             "{$what} ({$where}) is not in {$prefix}.",
@@ -127,8 +131,12 @@ final class NetworkFindings
         );
     }
 
-    public static function reservedInPool(string $name, Ipv4 $address, AddressRange $pool, ?Place $place): Finding
-    {
+    public static function reservedInPool(
+        string $name,
+        Ipv4 $address,
+        AddressRange $pool,
+        ?Place $place,
+    ): Finding {
         return Finding::note(
             'addresses.reserved_in_pool',
             "{$name} has its reservation {$address} inside the pool {$pool}.",
@@ -306,6 +314,17 @@ final class NetworkFindings
             "{$prefix} cannot be split into /{$length}.",
             'Parts are longer prefixes, and here at most 4096 of them.',
             'Choose a length from '.($prefix->length + 1).' to '.min(32, $prefix->length + 12).'.',
+            $place,
+        );
+    }
+
+    public static function notAPrefixToCut(string $typed, Place $place): Finding
+    {
+        return Finding::stop(
+            'addresses.not_a_prefix_to_cut',
+            '“'.mb_strimwidth($typed, 0, 40, '…').'” is no prefix.',
+            'A prefix is its first address, a slash, and how many bits are the same in all of them (RFC 4632 3.1).',
+            'Write one to cut it, as 172.22.8.0/24, or up to 64 with blanks between to join them.',
             $place,
         );
     }

@@ -37,7 +37,9 @@ final readonly class AddressJudge
                     $prefix->broadcast()->number => 'everybody at once',
                 ];
         if (isset($ends[$address->number])) {
-            return Findings::of(NetworkRuleFindings::addressOfNetwork($address, $ends[$address->number], $prefix, $place));
+            return Findings::of(
+                NetworkRuleFindings::addressOfNetwork($address, $ends[$address->number], $prefix, $place),
+            );
         }
         if ($prefix !== null && $gateway !== null && ! $prefix->contains($gateway)) {
             return Findings::of(NetworkRuleFindings::gatewayOutside($gateway, $prefix, $atGateway, $place));

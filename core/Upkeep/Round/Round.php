@@ -16,6 +16,9 @@ use InvalidArgumentException;
  */
 final readonly class Round
 {
+    /** Seconds after which a box that has not begun has missed its hours (common practice: half a day). */
+    private const LATE = 43_200;
+
     /** @param  list<Stop>  $stops  in their order; each box once */
     private function __construct(public int $began, public array $stops)
     {
@@ -68,6 +71,33 @@ final readonly class Round
     public function isOver(): bool
     {
         return $this->current() === null;
+    }
+
+    /** The next box waits, and its hours went by: the plan of the rest is made anew. */
+    public function isMissed(int $now): bool
+    {
+        $next = $this->current();
+
+        return $next !== null && $next->state === StopState::Waiting && $next->planned < $now - self::LATE;
+    }
+
+    /** What is finished stays, and the rest is as the plan has it now. */
+    public function replanned(UpkeepPlan $plan): self
+    {
+        $done = array_values(
+            array_filter($this->stops, fn (Stop $one): bool => $one->state !== StopState::Waiting),
+        );
+        $names = array_map(fn (Stop $one): string => $one->box, $done);
+
+        return new self($this->began, [
+            ...$done,
+            ...array_values(
+                array_filter(
+                    self::of($plan, $this->began)->stops,
+                    fn (Stop $one): bool => ! in_array($one->box, $names, true),
+                ),
+            ),
+        ]);
     }
 
     /**

@@ -6,7 +6,7 @@ namespace Burrow\Upkeep\Write;
 
 use Burrow\Judgement\Finding;
 
-/** What speaks against updates that install themselves in certain hours, and against a text that is no log of theirs. */
+/** What speaks against the hours of updates that install themselves, and against a text that is no log of theirs. */
 final class UnattendedFindings
 {
     public static function windowShort(string $box, int $seconds): Finding

@@ -77,6 +77,23 @@
             @elseif ($whatIf['asked'])
                 <p class="hint">A range goes from a lower to a higher address inside {{ $network->prefix }}.</p>
             @endif
+            <h2 class="after" id="cut">Cut into parts, or joined</h2>
+            @php($none = \Burrow\Judgement\Findings::of())
+            <form method="get" action="{{ route('addresses') }}#cut">
+                <div class="pair">
+                    <x-field name="cut_prefix" label="Prefix, or several to join" :value="$cutTyped['prefix']" :findings="$cut->findings ?? $none" code />
+                    <x-field name="cut_length" label="into parts of length" :value="$cutTyped['length']" :findings="$cut->findings ?? $none" code placeholder="/26" />
+                </div>
+                <div class="row"><button class="ghost">Work it out</button></div>
+            </form>
+            @if ($cut !== null && $cut->parts !== [])
+                <p><b>{{ $cut->joins ? 'Joined into ' . count($cut->parts) : count($cut->parts) . ' parts' }}</b>{{ count($cut->parts) > $cut::SHOWN ? ', the first ' . $cut::SHOWN . ' of them' : '' }}. Nothing is changed by asking.</p>
+                <div class="scroll" tabindex="0" role="region" aria-label="Parts, may be scrolled"><x-list :heads="['Prefix', 'From', 'To', 'Machines', 'Who is in it']">
+                    @foreach (array_slice($cut->parts, 0, $cut::SHOWN) as $part)
+                        <tr><td class="mono whole">{{ $part['prefix'] }}</td><td class="mono whole">{{ $part['prefix']->hosts()->first }}</td><td class="mono whole">{{ $part['prefix']->hosts()->last }}</td><td class="mono">{{ $part['hosts'] }}</td><td>{{ implode(', ', array_slice($part['who'], 0, 12)) ?: 'nobody' }}{{ count($part['who']) > 12 ? ' and ' . (count($part['who']) - 12) . ' more' : '' }}</td></tr>
+                    @endforeach
+                </x-list></div>
+            @endif
         </section>
         <section class="sheet">
             <h2>Files that pin them</h2>

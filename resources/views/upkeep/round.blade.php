@@ -37,6 +37,10 @@
                             It needs {{ implode(', ', $current->needs) }}.
                         @endif
                     </p>
+                    @if ($missed)
+                        <p class="slim">@mark('warn') <span><b>Its hours went by.</b> Other boxes may be due meanwhile, and these hours may be in use.</span></p>
+                        <form method="post" action="{{ route('round.replan') }}" class="row">@csrf<button class="ghost">Plan what is left anew</button></form>
+                    @endif
                     <form method="post" action="{{ route('round.begin') }}" class="row">@csrf<input type="hidden" name="stop" value="{{ $current->box }}"><button class="act" data-done>Look at it, and begin</button></form>
                 </section>
             @else

@@ -50,6 +50,7 @@ const PAGES = [
     '/boxes/2/unattended',
     '/without?off=larder',
     '/is-it-on',
+    '/addresses?cut_prefix=172.22.8.0%2F24&cut_length=26',
     '/then?day=2026-06-30',
     '/tour',
     '/codes?words=addresses',

@@ -177,3 +177,23 @@ test('each school is brought up to date by its own route, quoted for the shell',
         expect(run("shellcheck --severity=warning --exclude=SC2164 {$file}")['all'])->toBe('');
     }
 });
+
+test(
+    'hours that went by are told, and what is left is planned anew without what is finished',
+    function (): void {
+        $round = Round::of(planOf('a', 'b', 'c'), 0);
+        $at = $round->stops[0]->planned;
+        expect([$round->isMissed($at), $round->isMissed($at + 43_200), $round->isMissed($at + 43_201)])->toBe(
+            [false, false, true],
+        );
+        $round = $round->begin('a', [22 => OPEN], false, $at);
+        // What is under way is not missed, however long it takes.
+        expect($round->isMissed($at + 1_000_000))->toBeFalse();
+        $round = $round->over('a', 'done', $at + 60)->replanned(planOf('c', 'a', 'd'));
+        expect(array_map(fn ($one): array => [$one->box, $one->state], $round->stops))->toBe([
+            ['a', StopState::Over],
+            ['c', StopState::Waiting],
+            ['d', StopState::Waiting],
+        ]);
+    },
+);

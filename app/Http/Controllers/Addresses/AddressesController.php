@@ -9,11 +9,13 @@ use App\Files\FileKinds;
 use App\Models\Box;
 use App\Models\Network;
 use App\View\Pages;
+use Burrow\Addresses\Described\DescribedNetwork;
 use Burrow\Addresses\Described\Host;
 use Burrow\Addresses\Described\Room;
 use Burrow\Addresses\Draw\AddressBand;
 use Burrow\Addresses\NetworkRules;
 use Burrow\Addresses\PoolChange;
+use Burrow\Addresses\PrefixCut;
 use Burrow\Addresses\Write\NetworkWriter;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
@@ -52,6 +54,17 @@ final class AddressesController
                 'last' => $request->string('what_if_last', $network->pool_last)->value(),
                 'asked' => $request->hasAny(['what_if_first', 'what_if_last']),
             ],
+            'cut' => $request->hasAny(['cut_prefix', 'cut_length'])
+                ? PrefixCut::of(
+                    $request->string('cut_prefix')->value(),
+                    $request->string('cut_length')->value(),
+                    $keeper ? self::held($described) : [],
+                )
+                : null,
+            'cutTyped' => [
+                'prefix' => $request->string('cut_prefix', $network->prefix)->value(),
+                'length' => $request->string('cut_length')->value(),
+            ],
             'change' => $range === null ? null : PoolChange::of($described, $range),
             'network' => $network,
             'described' => $described,
@@ -87,5 +100,17 @@ final class AddressesController
             'Content-Type' => 'text/plain; charset=utf-8',
             'Content-Disposition' => "attachment; filename=\"{$file}.txt\"",
         ]);
+    }
+
+    /** @return array<string, Ipv4> name => address of everything that is known */
+    private static function held(DescribedNetwork $network): array
+    {
+        $held = [];
+        foreach ($network->hosts as $host) {
+            $address = Ipv4::tryParse((string) $host->address);
+            $address === null || ($held[$host->name] = $address);
+        }
+
+        return $held;
     }
 }

@@ -43,6 +43,7 @@ final class RoundController
         return view('upkeep.round', [
             'round' => $round,
             'current' => $current,
+            'missed' => $round->isMissed(now()->getTimestamp()),
             'box' => $box,
             'routes' => $box === null || $held === null ? [] : $this->desk->routes($box, $held),
             'zone' => Network::zone(),
@@ -64,6 +65,18 @@ final class RoundController
         }
 
         return redirect()->route('upkeep.round');
+    }
+
+    /** Its hours went by: what is left is planned anew. */
+    public function replan(Household $house): RedirectResponse
+    {
+        try {
+            $this->desk->replan($house, null);
+        } catch (RoundTold $told) {
+            return redirect()->route('upkeep.round')->with('told', $told->getMessage());
+        }
+
+        return redirect()->route('upkeep.round')->with('told', 'What is left is planned anew.');
     }
 
     /** The next box: what it answers now is written down before anything is typed. */
