@@ -88,9 +88,9 @@
             </form>
             @if ($cut !== null && $cut->parts !== [])
                 <p><b>{{ $cut->joins ? 'Joined into ' . count($cut->parts) : count($cut->parts) . ' parts' }}</b>{{ count($cut->parts) > $cut::SHOWN ? ', the first ' . $cut::SHOWN . ' of them' : '' }}. Nothing is changed by asking.</p>
-                <div class="scroll" tabindex="0" role="region" aria-label="Parts, may be scrolled"><x-list :heads="['Prefix', 'From', 'To', 'Machines', 'Who is in it']">
+                <div class="scroll" tabindex="0" role="region" aria-label="Parts, may be scrolled"><x-list :heads="['Prefix', 'Machines', 'Who is in it']">
                     @foreach (array_slice($cut->parts, 0, $cut::SHOWN) as $part)
-                        <tr><td class="mono whole">{{ $part['prefix'] }}</td><td class="mono whole">{{ $part['prefix']->hosts()->first }}</td><td class="mono whole">{{ $part['prefix']->hosts()->last }}</td><td class="mono">{{ $part['hosts'] }}</td><td>{{ implode(', ', array_slice($part['who'], 0, 12)) ?: 'nobody' }}{{ count($part['who']) > 12 ? ' and ' . (count($part['who']) - 12) . ' more' : '' }}</td></tr>
+                        <tr><td class="mono whole">{{ $part['prefix'] }}</td><td class="whole">{{ $part['hosts'] }}, to <span class="mono">{{ $part['prefix']->hosts()->last }}</span></td><td>{{ implode(', ', array_slice($part['who'], 0, 12)) ?: 'nobody' }}{{ count($part['who']) > 12 ? ' and ' . (count($part['who']) - 12) . ' more' : '' }}</td></tr>
                     @endforeach
                 </x-list></div>
             @endif
