@@ -4,20 +4,31 @@ declare(strict_types=1);
 
 namespace App\BringUp;
 
+use App\Models\Backup;
 use App\Models\Box;
 use App\Models\Dependency;
+use App\Models\FolderPair;
 use App\Models\JournalEntry;
+use App\Models\Medium;
 use App\Models\Opening;
 use App\Models\Run;
 use App\Models\Service;
+use App\Models\Store;
 use App\Models\WayIn;
 use Burrow\Household\Stage;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
  * The moment at which one box takes another one's place in the record: its address, what depends on it, its openings,
  * the keys to its programs. It comes when the new one answered there and no sooner, and can be taken back as long as
- * the old card is kept.
+ * the old card is kept. Where its disks are plugged over, what lies on them and what is copied from and to them
+ * follows.
+ *
+ * @phpstan-type Took array{
+ *     dependencies: list<int>, openings: list<int>, keys: array<int, int>, disks: array<string, list<int>>,
+ *     drive: ?string, name: ?string, was: ?string
+ * }
  */
 final readonly class TakeOver
 {
@@ -33,12 +44,18 @@ final readonly class TakeOver
             'dependencies' => $this->dependencies($from, $to),
             'openings' => Opening::query()->where('box_id', $from->id)->pluck('id')->all(),
             'keys' => $this->keys($from, $to),
+            'disks' => isset($run->learned['takes_disk']) ? $this->disks($from) : [],
+            'drive' => $to->drive,
             'name' => $from->name,
             'was' => $to->name,
         ];
         Opening::query()
             ->whereKey($took['openings'])
             ->update(['box_id' => $to->id]);
+        foreach ($took['disks'] as $what => $ids) {
+            $this->carry($what, $ids, $to);
+        }
+        $took['disks'] === [] || $to->update(['drive' => $from->drive]);
         $from->update([
             'stage' => Stage::Retired,
             'retired_at' => now(),
@@ -126,6 +143,10 @@ final readonly class TakeOver
             Opening::query()
                 ->whereKey($took['openings'])
                 ->update(['box_id' => $from->id]);
+            foreach ($took['disks'] as $what => $ids) {
+                $this->carry($what, $ids, $from);
+            }
+            $took['disks'] === [] || $to->update(['drive' => $took['drive']]);
             foreach ($took['keys'] as $way => $service) {
                 WayIn::query()
                     ->whereKey($way)
@@ -148,10 +169,10 @@ final readonly class TakeOver
         });
     }
 
-    /** @return ?array{dependencies: list<int>, openings: list<int>, keys: array<int, int>, name: ?string, was: ?string} */
+    /** @return ?Took */
     private function took(Run $run): ?array
     {
-        /** @var ?array{dependencies: list<int>, openings: list<int>, keys: array<int, int>, name: ?string, was: ?string} $took */
+        /** @var ?Took $took */
         $took = $run->learned['took'] ?? null;
 
         return $took;
@@ -160,6 +181,45 @@ final readonly class TakeOver
     public function from(Run $run): ?Box
     {
         return Box::query()->find((int) ($run->learnedText('from_box') ?? '0'));
+    }
+
+    /** @return array<string, list<int>> ids of what lies on its disks, and of what goes there and from there */
+    private function disks(Box $from): array
+    {
+        $ids = fn (Builder $query): array => array_values(
+            array_filter($query->pluck('id')->all(), is_int(...)),
+        );
+
+        return [
+            'stores' => $ids(Store::query()->where('box_id', $from->id)),
+            'backups' => $ids(Backup::query()->where('box_id', $from->id)),
+            'copies' => $ids(Backup::query()->where('target_box_id', $from->id)),
+            'pairs' => $ids(FolderPair::query()->where('box_id', $from->id)),
+            'media' => $ids(Medium::query()->where('box_id', $from->id)->where('kind', 'drive')),
+        ];
+    }
+
+    /** @param  list<int>  $ids */
+    private function carry(string $what, array $ids, Box $to): void
+    {
+        match ($what) {
+            'stores' => Store::query()
+                ->whereKey($ids)
+                ->update(['box_id' => $to->id]),
+            'backups' => Backup::query()
+                ->whereKey($ids)
+                ->update(['box_id' => $to->id]),
+            'copies' => Backup::query()
+                ->whereKey($ids)
+                ->update(['target_box_id' => $to->id]),
+            'pairs' => FolderPair::query()
+                ->whereKey($ids)
+                ->update(['box_id' => $to->id]),
+            'media' => Medium::query()
+                ->whereKey($ids)
+                ->update(['box_id' => $to->id]),
+            default => 0,
+        };
     }
 
     /** @return list<int> ids of what hung on the old box and hangs on the new one now */

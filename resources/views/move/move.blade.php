@@ -28,6 +28,7 @@
                     <h2>How</h2>
                     <x-choice name="school" label="Its data comes back" :options="['welcome' => 'at its welcome page, before an account', 'dummy' => 'after a set-up with settings that mean nothing']" :chosen="$old('school', 'welcome')" />
                     <div class="ticks one"><label><input type="checkbox" name="takes_name" value="1" checked> it is called {{ $box->name }} as well; the old one keeps its record as {{ $box->name }}-before</label></div>
+                    <div class="ticks one"><label><input type="checkbox" name="takes_disk" value="1"> its disks are plugged over: shares, backups and copies on them go with them</label></div>
                     <div class="field-set"><label for="kept_until">The old card is kept until</label><input class="in code" id="kept_until" name="kept_until" type="date" value="{{ $old('kept_until', $until) }}"></div>
                     <div class="row"><button class="act" data-done>Begin the move</button></div>
                     <p class="hint">Nothing of the record changes before {{ $to->name }} answered at {{ $box->address }} with its own key.</p>

@@ -161,10 +161,20 @@ test('the way back gives the old one what it had, once the new one is silent', f
         'to' => $new->id,
         'school' => 'welcome',
         'takes_name' => '1',
+        'takes_disk' => '1',
         'kept_until' => now()->addDays(9)->format('Y-m-d'),
     ]);
     $run = $new->run()->firstOrFail();
+    $drive = $new->drive;
+    $store = App\Models\Store::query()->create([
+        'box_id' => $old->id,
+        'label' => 'store',
+        'mount_point' => '/srv/store',
+        'share' => 'store',
+    ]);
+    $old->update(['drive' => 'ssd-500']);
     (new App\BringUp\TakeOver())->forth($run);
+    expect([$store->refresh()->box_id, $new->refresh()->drive])->toBe([$new->id, 'ssd-500']);
     $new->update(['address' => '172.22.8.31', 'name' => 'kettle']);
     foreach ([$old, $new] as $box) {
         $bench->ask(['do' => 'power', 'board' => "box-{$box->id}", 'on' => false]);
@@ -176,7 +186,9 @@ test('the way back gives the old one what it had, once the new one is silent', f
         ->and([$new->refresh()->address, $new->name])
         ->toBe(['172.22.8.32', 'wren'])
         ->and($hangs->refresh()->on_box_id)
-        ->toBe($old->id);
+        ->toBe($old->id)
+        ->and([$store->refresh()->box_id, $new->drive])
+        ->toBe([$old->id, $drive]);
     // Twice is no way.
     $this->followingRedirects()
         ->post("/runs/{$run->id}/back")

@@ -124,6 +124,7 @@ final class MoveController
             'today' => now(Network::zone())->format('Y-m-d'),
             'inventory' => implode("\n", $succession->counted),
             ...$request->boolean('takes_name') ? ['new_name' => (string) $box->name] : [],
+            ...$request->boolean('takes_disk') ? ['takes_disk' => 'yes'] : [],
         ]);
     }
 
@@ -200,7 +201,8 @@ final class MoveController
     {
         return $from->id === $to->id
             ? Findings::of(SuccessionFindings::sameBox())
-            : $this->succession($from, $to)->findings ?? Findings::of(SuccessionFindings::notUpYet($to->called()));
+            : $this->succession($from, $to)->findings ??
+                    Findings::of(SuccessionFindings::notUpYet($to->called()));
     }
 
     private function succession(Box $from, Box $to): ?Succession
