@@ -21,33 +21,41 @@ self.addEventListener('fetch', (event) => {
     return;
   }
   if (request.method !== 'GET') { return; }
+  // While the house answers, styles and scripts are the browser's own affair; so are all pages that are no paper.
   if (isStuff(pathname)) {
-    event.respondWith(firstFromHouse(request, STUFF));
+    if (away) { event.respondWith(caches.match(request, { cacheName: STUFF }).then((kept) => kept || fetch(request))); }
   } else if (request.mode === 'navigate') {
-    event.respondWith(isPaper(pathname) ? paper(request) : page(request));
+    event.respondWith(isPaper(pathname) ? paper(event) : page(request));
   }
 });
 
-// As the house has it, else as it was kept.
-const firstFromHouse = async (request, name) => {
-  try {
-    const fresh = await fetch(request);
-    if (fresh.ok) { await (await caches.open(name)).put(request, fresh.clone()); }
-    return fresh;
-  } catch (problem) {
-    const kept = await caches.match(request, { cacheName: name });
-    if (kept) { return kept; }
-    throw problem;
+// The house did not answer the last page that was wanted.
+let away = false;
+
+// What a paper looks like with: its styles, the fonts that they name, its scripts. The browser has them at hand already.
+const keepLooks = async (page) => {
+  const looks = [...page.matchAll(/(?:href|src)="(\/(?:css|js|lib|icons|fonts)\/[\w.\/-]+|\/favicon\.svg)"/g)].map((one) => one[1]);
+  const cache = await caches.open(STUFF);
+  for (const look of looks) {
+    const answer = await fetch(look);
+    if (!answer.ok) { continue; }
+    await cache.put(look, answer.clone());
+    if (look.endsWith('/fonts.css')) {
+      for (const [, font] of (await answer.text()).matchAll(/url\(["']?(?:\.\.)?(\/fonts\/[\w.\/-]+)["']?\)/g)) { looks.push(font); }
+    }
   }
 };
 
-const paper = async (request) => {
+const paper = async (event) => {
+  const { request } = event;
   const at = new URL(request.url).pathname;
   const cache = await caches.open(PAPERS);
   try {
     const fresh = await fetch(request);
+    away = false;
     if (fresh.ok) {
       await cache.put(at, fresh.clone());
+      event.waitUntil(fresh.clone().text().then(keepLooks).catch(() => { /* it is read without them */ }));
       const all = await cache.keys();
       await Promise.all(all.slice(0, Math.max(0, all.length - MOST)).map((old) => cache.delete(old)));
     } else if (fresh.type === 'opaqueredirect') {
@@ -56,6 +64,7 @@ const paper = async (request) => {
     }
     return fresh;
   } catch {
+    away = true;
     const kept = await cache.match(at);
     if (!kept) { return nothing(cache); }
     const then = new Date(kept.headers.get('date') || 0);
@@ -66,8 +75,11 @@ const paper = async (request) => {
 
 const page = async (request) => {
   try {
-    return await fetch(request);
+    const fresh = await fetch(request);
+    away = false;
+    return fresh;
   } catch {
+    away = true;
     return nothing(await caches.open(PAPERS));
   }
 };

@@ -76,6 +76,12 @@ test(
             fn (): bool => str_contains($chrome->text(), 'The house does not answer. This is how it was on'),
         );
         expect($chrome->text())->toContain('larder');
+        // It looks as it did: its styles and its font were kept with it.
+        expect(
+            $chrome->driver->executeScript(
+                'return [...document.styleSheets].every((one) => one.cssRules.length > 0)',
+            ),
+        )->toBeTrue();
         $chrome->go('/ports');
         $chrome->until(
             fn (): bool => str_contains($chrome->text(), 'These were opened before and can be read'),
