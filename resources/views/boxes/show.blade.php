@@ -137,7 +137,9 @@
                         <x-field name="new_name" label="Another name" :value="old('new_name', '')" :findings="\Burrow\Judgement\Findings::of()" :placeholder="$box->name" />
                         <div class="row"><button class="ghost">Call it so</button></div>
                     </form>
-                    @if ($box->isInService())
+                    @if ($box->isInService() && $steps === [])
+                        <p class="row after"><a class="ghost" href="{{ route('box', [$box, 'again' => 1]) }}#again_from">Its steps once more</a></p>
+                    @elseif ($box->isInService())
                     <form class="after" method="post" action="{{ route('box.again', $box) }}">
                         @csrf
                         <x-choice name="again_from" label="Its steps once more, from" :options="$steps" :chosen="old('again_from', '')" />

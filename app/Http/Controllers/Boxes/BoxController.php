@@ -102,7 +102,8 @@ final class BoxController
                     ? null
                     : Box::query()->whereKeyNot($box->id)->where('host_key', $box->host_key)->first(),
             'proposed' => $box->stage->stands() ? Books::addresses($box->network)->propose() : null,
-            'steps' => $box->stage->stands() ? $this->stepsOf($box) : [],
+            // Its playbooks are read only for whoever wants to choose a step.
+            'steps' => $box->isInService() && $request->boolean('again') ? $this->stepsOf($box) : [],
             'labels' => array_map(fn (Job $one): string => $one->label, $this->catalogue->shelf()->jobs),
             'decisions' => $box->decisions()->get(),
             'entries' => $box
