@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Burrow\Ground;
 
 use Burrow\Household\Box;
+use Burrow\Household\DoorState;
 use Burrow\Household\HearingState;
 use Burrow\Household\HeldJob;
 use Burrow\Household\Household;
+use Burrow\Net\Protocol;
 
 /**
  * The house for somebody who lives in it and does not keep it: what there is, whether it is on, and what to do in which
@@ -15,6 +17,11 @@ use Burrow\Household\Household;
  */
 final readonly class PlainHouse
 {
+    private const REMOTE_LOGIN = 22;
+
+    /** It answers, and nobody asked for what it does. */
+    private const BOX_ON = 'its box is on';
+
     /** Things that one page shows. */
     private const MOST = 60;
 
@@ -39,7 +46,13 @@ final readonly class PlainHouse
         $things = [];
         foreach ($house->standing() as $box) {
             foreach ($box->jobs as $held) {
-                $held->finished && ($things[] = self::thing($box, $held, $loses[$box->name] ?? null));
+                $held->finished &&
+                    ($things[] = self::thing(
+                        $box,
+                        $held,
+                        $loses[$box->name] ?? null,
+                        self::met($house, $box, $held),
+                    ));
             }
         }
         usort($things, fn (array $a, array $b): int => self::rank($a['on']) <=> self::rank($b['on']));
@@ -59,23 +72,26 @@ final readonly class PlainHouse
                 : "{$off} things are off or do not do their work.",
             $unknown === count($this->things) => 'Nobody looked lately.',
             $unknown > 0 => 'What was looked at is on.',
+            in_array(self::BOX_ON, array_column($this->things, 'words'), true) => 'All boxes are on; not all that they do was looked at.',
             default => 'Everything is on.',
         };
     }
 
     /**
      * @param  ?array{box: string, what: string, on: string, far: int}  $loses
+     * @param  ?bool  $met  one of its own ports was open when last asked; null where nobody asked one
      * @return array{what: string, tell: string, box: string, on: ?bool, words: string}
      */
-    private static function thing(Box $box, HeldJob $held, ?array $loses): array
+    private static function thing(Box $box, HeldJob $held, ?array $loses, ?bool $met): array
     {
         [$on, $words] = match (true) {
             $box->is(HearingState::Silent) => [false, 'off: '.$box->hearing->words()],
+            $met === false => [false, 'its box is on, and what it does for you does not answer'],
             $loses !== null => [
                 false,
                 "it is on, and {$loses['on']}, which it needs for {$loses['what']}, is not",
             ],
-            $box->is(HearingState::Answers) => [true, 'on'],
+            $box->is(HearingState::Answers) => [true, $met === true ? 'on' : self::BOX_ON],
             default => [null, $box->hearing->words()],
         };
 
@@ -86,6 +102,27 @@ final readonly class PlainHouse
             'on' => $on,
             'words' => $words,
         ];
+    }
+
+    /** What the job's own TCP ports met; remote login is the box's and not the job's. */
+    private static function met(Household $house, Box $box, HeldJob $held): ?bool
+    {
+        $own = [];
+        foreach ($held->job->ports as $port) {
+            $port->port->number === self::REMOTE_LOGIN || ($own[$port->purpose] = true);
+        }
+        $met = null;
+        foreach ($house->services($box) as $service) {
+            $asked =
+                isset($own[$service->purpose]) &&
+                $service->protocol === Protocol::Tcp &&
+                ! $service->isLoopback();
+            if ($asked && $service->state !== null) {
+                $met = $met === true || $service->state === DoorState::Open;
+            }
+        }
+
+        return $met;
     }
 
     private static function rank(?bool $on): int
@@ -102,8 +139,8 @@ final readonly class PlainHouse
                 'then' => 'Try a second one. If only one is affected, switch its Wi-Fi off and on, then the machine itself; the house is fine.',
             ],
             [
-                'what' => 'You see this page',
-                'then' => 'So the network inside the house works, and what is on above can be used: films, files, printers need no internet.',
+                'what' => 'No line above says that the house does not answer',
+                'then' => 'Then this page came just now, so the network from here to it works, and what is on above can be used: films, files, printers need no internet.',
             ],
         ];
         $names = array_values(

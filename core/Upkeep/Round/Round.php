@@ -173,6 +173,9 @@ final readonly class Round
         $found = [];
         if ($shut !== []) {
             $found[] = RoundFindings::notBackYet($one->box, $shut);
+        } elseif (! in_array(false, array_map(self::silent(...), $doors), true)) {
+            // Nothing was open before, and now not even a refusal comes: nobody has seen it alive.
+            $found[] = RoundFindings::absentForRound($one->box);
         }
         if ($one->namesBefore && ! $names) {
             $found[] = RoundFindings::namesNotBack($one->box);

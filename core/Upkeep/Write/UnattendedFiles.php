@@ -65,6 +65,33 @@ final readonly class UnattendedFiles
         return $this->timer(self::LISTS_BEFORE);
     }
 
+    /** All of it as it is typed on the box: the three files, and the timers read anew. */
+    public function command(): string
+    {
+        $file = fn (string $path, string $text): string => "sudo tee {$path} <<'FILE'\n{$text}FILE\n";
+
+        return "sudo apt-get --yes install unattended-upgrades\n".
+            $file('/etc/apt/apt.conf.d/52burrow', $this->apt()).
+            'sudo mkdir --parents /etc/systemd/system/apt-daily.timer.d '.
+            "/etc/systemd/system/apt-daily-upgrade.timer.d\n".
+            $file('/etc/systemd/system/apt-daily.timer.d/hours.conf', $this->listTimer()).
+            $file('/etc/systemd/system/apt-daily-upgrade.timer.d/hours.conf', $this->upgradeTimer()).
+            "sudo systemctl daemon-reload\n".
+            "sudo systemctl restart apt-daily.timer apt-daily-upgrade.timer\n".
+            'systemctl list-timers apt-daily.timer apt-daily-upgrade.timer';
+    }
+
+    /** When it is, in words: "each day at 03:00", "Sat 22:30, Sun 22:30". */
+    public function words(): string
+    {
+        $begins = $this->begins();
+        $hours = array_unique(array_map(fn (string $one): string => substr($one, 4), $begins));
+
+        return count($begins) === 7 && count($hours) === 1
+            ? 'each day at '.$hours[0]
+            : implode(', ', array_slice($begins, 0, 14));
+    }
+
     /** Seconds of the shortest window. */
     public function shortest(): int
     {

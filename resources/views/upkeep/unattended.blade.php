@@ -1,5 +1,5 @@
 <x-page :title="'Updates of ' . $box->called() . ' by themselves'" place="boxes">
-    <x-slot:say><b>{{ count($files->begins()) === 7 && count(array_unique(array_map(fn($one) => substr($one, 4), $files->begins()))) === 1 ? 'Each day at ' . substr($files->begins()[0], 4) : implode(', ', array_slice($files->begins(), 0, 7)) }}, in its own hours.</b> Security updates only, as the system has it; what else waits is for the round.</x-slot:say>
+    <x-slot:say><b>{{ ucfirst($files->words()) }}, in its own hours.</b> Security updates only, as the system has it; what else waits is for the round.</x-slot:say>
     <div class="two">
         <div class="stack">
             @foreach ($findings as $finding)
@@ -7,17 +7,7 @@
             @endforeach
             <section class="sheet" aria-labelledby="files-title">
                 <h2 id="files-title">On {{ $box->called() }}, once</h2>
-                <x-command id="unattended" :text="'sudo apt-get --yes install unattended-upgrades
-sudo tee /etc/apt/apt.conf.d/52burrow <<\'CONF\'
-' . $files->apt() . 'CONF
-sudo mkdir --parents /etc/systemd/system/apt-daily.timer.d /etc/systemd/system/apt-daily-upgrade.timer.d
-sudo tee /etc/systemd/system/apt-daily.timer.d/hours.conf <<\'TIMER\'
-' . $files->listTimer() . 'TIMER
-sudo tee /etc/systemd/system/apt-daily-upgrade.timer.d/hours.conf <<\'TIMER\'
-' . $files->upgradeTimer() . 'TIMER
-sudo systemctl daemon-reload
-sudo systemctl restart apt-daily.timer apt-daily-upgrade.timer
-systemctl list-timers apt-daily.timer apt-daily-upgrade.timer'"><x-slot:where>On <b>{{ $box->name }}</b>, as <b>{{ $box->user }}</b></x-slot:where></x-command>
+                <x-command id="unattended" :text="$files->command()"><x-slot:where>On <b>{{ $box->name }}</b>, as <b>{{ $box->user }}</b></x-slot:where></x-command>
                 <p><b>You should see</b> two lines, with the next day and hour of each.</p>
                 <p class="hint"><b>Way back:</b> remove the three files that it wrote, and reload.</p>
             </section>

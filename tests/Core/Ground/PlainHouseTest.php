@@ -3,8 +3,18 @@
 declare(strict_types=1);
 
 use Burrow\Ground\PlainHouse;
+use Burrow\Household\DoorState;
+use Burrow\Household\Service;
+use Burrow\Net\Port;
+use Burrow\Net\Protocol;
 
 // The house for whoever lives in it.
+
+/** A TCP port of larder, and what was met there. */
+function lookedAt(int $port, string $purpose, ?DoorState $met): Service
+{
+    return new Service('larder', Port::of($port), Protocol::Tcp, $purpose, $met);
+}
 
 test(
     'what is off comes first, and what only needs something that is off is not called on',
@@ -36,7 +46,10 @@ test('it says that all is on only where all was looked at lately', function (
     expect(PlainHouse::of(household(boxes: $boxes))->sentence())->toBe($said);
 })->with([
     [fn (): array => [], 'Nothing is set up yet.'],
-    [fn (): array => [dweller('a', job: 'file-store')], 'Everything is on.'],
+    [
+        fn (): array => [dweller('a', job: 'file-store')],
+        'All boxes are on; not all that they do was looked at.',
+    ],
     [
         fn (): array => [dweller('a', job: 'file-store', hearing: heard(asked: '2026-11-25 09:00'))],
         'Nobody looked lately.',
@@ -64,3 +77,24 @@ test('names are the reason only where all that answer them are silent', function
         ->and($words(dweller('larder', job: 'file-store')))
         ->not->toContain('behind names');
 });
+
+test('a box that is on is not yet what it does: its own port has to have been met', function (
+    array $ports,
+    ?bool $on,
+    string $words,
+): void {
+    $plain = PlainHouse::of(
+        household(boxes: [dweller('larder', job: 'file-store')], ports: ['larder' => $ports]),
+    );
+    expect([$plain->things[0]['on'], $plain->things[0]['words']])->toBe([$on, $words]);
+})->with([
+    'nobody asked' => [[], true, 'its box is on'],
+    'only its login' => [[lookedAt(22, 'remote login', DoorState::Open)], true, 'its box is on'],
+    'never looked at' => [[lookedAt(445, 'file share', null)], true, 'its box is on'],
+    'open' => [[lookedAt(445, 'file share', DoorState::Open)], true, 'on'],
+    'refused' => [
+        [lookedAt(22, 'remote login', DoorState::Open), lookedAt(445, 'file share', DoorState::Refused)],
+        false,
+        'its box is on, and what it does for you does not answer',
+    ],
+]);

@@ -197,3 +197,16 @@ test(
         ]);
     },
 );
+
+test(
+    'a box of which nothing was open before is back when it refuses again, and not while it is silent',
+    function (): void {
+        $round = Round::of(planOf('a'), 0)->begin('a', [22 => SHUT], false, 1);
+        expect($round->missing([22 => SHUT], false)->codes())
+            ->toBe([])
+            ->and($round->missing([22 => STILL], false)->codes())
+            ->toBe(['upkeep.absent_for_round'])
+            ->and($round->missing([], false)->codes())
+            ->toBe(['upkeep.absent_for_round']);
+    },
+);

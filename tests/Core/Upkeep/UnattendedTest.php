@@ -70,6 +70,25 @@ test('the shortest of all hours counts, over midnight too', function (): void {
         ->toContain('RandomizedDelaySec=400');
 });
 
+test('what is typed writes the three files whole, as a shell reads it', function (): void {
+    $files = UnattendedFiles::of([openHours('22:30', '23:30', 'sat')], false);
+    $folder = scratch();
+    $command = str_replace(['sudo ', ' /etc/'], ['', " {$folder}/etc/"], $files->command());
+    // Only what writes is run; what installs and restarts is looked up by the tests of packages.
+    $command = (string) preg_replace('/^(apt-get|systemctl) .*$/m', 'true', $command);
+    mkdir("{$folder}/etc/apt/apt.conf.d", 0755, true);
+    expect(run('sh -e -c '.escapeshellarg($command))['exit'])
+        ->toBe(0)
+        ->and(file_get_contents("{$folder}/etc/apt/apt.conf.d/52burrow"))
+        ->toBe($files->apt())
+        ->and(file_get_contents("{$folder}/etc/systemd/system/apt-daily-upgrade.timer.d/hours.conf"))
+        ->toBe($files->upgradeTimer())
+        ->and(file_get_contents("{$folder}/etc/systemd/system/apt-daily.timer.d/hours.conf"))
+        ->toBe($files->listTimer())
+        ->and([$files->words(), UnattendedFiles::of([], true)->words()])
+        ->toBe(['Sat 22:30', 'each day at 03:00']);
+});
+
 test('apt reads what it is told', function (bool $restarts): void {
     $file = scratch().'/52burrow';
     file_put_contents($file, UnattendedFiles::of([], $restarts)->apt());

@@ -141,7 +141,9 @@ test(
         $all = $box->run()->firstOrFail()->steps()->orderBy('position')->pluck('step')->all();
         // From the middle on a step may find its own work and want to be passed over; the end is looked at anew.
         $from = $all[count($all) - 3];
-    $this->get("/boxes/{$box->id}")->assertSee('Its steps once more')->assertDontSee('Play them again');
+        $this->get("/boxes/{$box->id}")
+            ->assertSee('Its steps once more')
+            ->assertDontSee('Play them again');
         $this->get("/boxes/{$box->id}?again=1")->assertSee('Play them again');
         $this->followingRedirects()
             ->post("/boxes/{$box->id}/again", ['again_from' => 'no-such-step'])
