@@ -37,10 +37,8 @@ final readonly class RunStart
         $learned = $box->on_bench ? $this->benchBefore() : [];
 
         return DB::transaction(function () use ($box, $learned): Run {
-            // Two clicks at once are one beginning.
-            Box::query()->lockForUpdate()->findOrFail($box->id);
-            $existing = $box->run()->first();
-            if ($existing !== null && $existing->finished_at === null) {
+            $existing = $this->underWay($box);
+            if ($existing !== null) {
                 return $existing;
             }
             $run = $this->layOut(Run::query()->create(['box_id' => $box->id, 'learned' => $learned]));
@@ -94,9 +92,8 @@ final readonly class RunStart
     public function alter(Box $box, Change $change, string $to): Run
     {
         return DB::transaction(function () use ($box, $change, $to): Run {
-            Box::query()->lockForUpdate()->findOrFail($box->id);
-            $existing = $box->run()->first();
-            if ($existing !== null && $existing->finished_at === null) {
+            $existing = $this->underWay($box);
+            if ($existing !== null) {
                 return $existing;
             }
             $kind = $change === Change::Address ? 'address' : 'name';
@@ -135,12 +132,10 @@ final readonly class RunStart
     public function again(Box $box, string $from): Run
     {
         return DB::transaction(function () use ($box, $from): Run {
-            Box::query()->lockForUpdate()->findOrFail($box->id);
-            $existing = $box->run()->first();
-            if ($existing !== null && $existing->finished_at === null) {
+            if ($this->underWay($box) !== null) {
                 throw new StepTold("Another run of {$box->called()} is under way. That one first.");
             }
-            $run = new Run(['box_id' => $box->id, 'learned' => $this->knownBefore($box, $existing)]);
+            $run = new Run(['box_id' => $box->id, 'learned' => $this->knownBefore($box, $box->run()->first())]);
             $run->setRelation('box', $box->loadMissing(['jobs', 'network']));
             $step = (new RunBook($run->setRelation('steps', collect()), $this->playbooks))->steps->step(
                 $from,
@@ -200,9 +195,7 @@ final readonly class RunStart
     public function moveTo(Box $box, Change $change, array $words): Run
     {
         return DB::transaction(function () use ($box, $change, $words): Run {
-            Box::query()->lockForUpdate()->findOrFail($box->id);
-            $existing = $box->run()->first();
-            if ($existing !== null && $existing->finished_at === null) {
+            if ($this->underWay($box) !== null) {
                 throw new StepTold("Another run of {$box->called()} is under way. That one first.");
             }
             JournalEntry::write(
@@ -291,6 +284,15 @@ final readonly class RunStart
         }
 
         return $run->unsetRelation('steps');
+    }
+
+    /** The run of a box that is not over; the box is held, so that two clicks at once are one beginning. */
+    private function underWay(Box $box): ?Run
+    {
+        Box::query()->lockForUpdate()->findOrFail($box->id);
+        $run = $box->run()->first();
+
+        return $run === null || $run->finished_at !== null ? null : $run;
     }
 
     /**

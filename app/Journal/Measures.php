@@ -10,6 +10,7 @@ use App\Models\Measurement;
 use App\Models\Run;
 use App\Models\RunStep;
 use Burrow\BringUp\StartStage;
+use Burrow\Journal\Compare\Spread;
 use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -101,9 +102,7 @@ final class Measures
     {
         return match (true) {
             $row instanceof RunStep => self::ofStep($row),
-            $row instanceof FillSample => $row->bytes > 0 && $row->used_bytes <= $row->bytes
-                ? (100 * $row->used_bytes) / $row->bytes
-                : null,
+            $row instanceof FillSample => Spread::percent((int) $row->used_bytes, (int) $row->bytes),
             $row instanceof Measurement && ! $row->isPlausible() => null,
             $row instanceof Measurement => $row->megabytes ?? $row->board_celsius - $row->room_celsius,
             default => null,

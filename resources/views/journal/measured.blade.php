@@ -17,13 +17,12 @@
         <section class="sheet below scroll" tabindex="0" aria-label="The same as a table">
             <x-list :heads="['Box', 'Readings', 'Least', 'Middle', 'Most', 'Last']">
                 @foreach ($rows as $row)
-                    @php($values = collect($row['readings'])->pluck('value'))
                     <tr>
                         <td><a href="{{ route('box', $row['box']) }}" data-stop>{{ $row['box']->name }}</a></td>
-                        <td class="mono">{{ $values->count() }}</td>
-                        <td class="mono">{{ round($values->min(), 1) }} {{ $unit }}</td>
-                        <td class="mono">{{ round($values->median(), 1) }} {{ $unit }}</td>
-                        <td class="mono">{{ round($values->max(), 1) }} {{ $unit }}</td>
+                        <td class="mono">{{ $row['spread']->count }}</td>
+                        <td class="mono">{{ round($row['spread']->least, 1) }} {{ $unit }}</td>
+                        <td class="mono">{{ round($row['spread']->middle, 1) }} {{ $unit }}</td>
+                        <td class="mono">{{ round($row['spread']->most, 1) }} {{ $unit }}</td>
                         <td class="whole">{{ $row['readings'][0]['at']->setTimezone(new DateTimeZone($zone))->format('j M Y') }}</td>
                     </tr>
                 @endforeach

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Journal;
 use App\Journal\Measures;
 use App\Models\Box;
 use App\Models\Network;
+use Burrow\Journal\Compare\Spread;
 use Burrow\Journal\Draw\StripChart;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -31,7 +32,12 @@ final class MeasuredController
                 ->get() as $box
         ) {
             $readings = Measures::readings($box, $what);
-            $readings === [] || ($rows[] = ['box' => $box, 'readings' => $readings]);
+            $readings === [] ||
+                ($rows[] = [
+                    'box' => $box,
+                    'readings' => $readings,
+                    'spread' => Spread::of(array_column($readings, 'value')),
+                ]);
         }
         $groups = [];
         foreach ($rows as $row) {
