@@ -74,11 +74,7 @@ final class Books
                 Hostname::check($typed)->list,
             ),
         );
-        $taken = Box::query()
-            ->where('network_id', $network->id)
-            ->where('name', strtolower($typed))
-            ->whereKeyNot($box->id)
-            ->exists();
+        $taken = Box::query()->where('name', strtolower($typed))->whereKeyNot($box->id)->exists();
 
         if (strtolower($typed) === strtolower(explode('.', $network->domain)[0])) {
             $findings = $findings->and([
@@ -88,6 +84,8 @@ final class Books
 
         return ! $taken
             ? $findings
-            : $findings->and([AddressFindings::nameTaken($typed, 'Choose another word.', Place::field('name'))]);
+            : $findings->and([
+                AddressFindings::nameTaken($typed, 'Choose another word.', Place::field('name')),
+            ]);
     }
 }

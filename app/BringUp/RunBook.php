@@ -187,7 +187,7 @@ final readonly class RunBook
             'router' => (string) $network->router,
             'prefix' => (string) $network->prefix,
             'zone' => Network::zone(),
-            ...HouseWords::engine($network->engine),
+            ...HouseWords::engine(Network::engine()),
         ];
     }
 

@@ -235,7 +235,7 @@ final readonly class RunDesk
     private function refuseIfHeld(Box $box, string $column, string $value): void
     {
         $holder = Box::query()
-            ->where('network_id', $box->network_id)
+            ->when($column !== 'name', fn ($query) => $query->where('network_id', $box->network_id))
             ->where($column, $value)
             ->whereKeyNot($box->id)
             ->first();

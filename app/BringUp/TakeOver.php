@@ -266,12 +266,12 @@ final readonly class TakeOver
         return $this->free($box, mb_substr((string) $box->name, 0, 52).'-before');
     }
 
-    /** The name, or the next one like it that nobody of the network has. */
+    /** The name, or the next one like it that nobody of the house has. */
     private function free(Box $box, string $name): string
     {
         for ($number = 1; ; $number++) {
             $one = $number === 1 ? $name : "{$name}-{$number}";
-            $held = Box::query()->where('network_id', $box->network_id)->where('name', $one)->exists();
+            $held = Box::query()->where('name', $one)->exists();
             if (! $held) {
                 return $one;
             }

@@ -33,6 +33,7 @@ final readonly class GroundPage
      * @param  list<Dwelling>  $boxes  those of one page
      * @param  int  $of  boxes of all pages, of those that are shown
      * @param  int  $all  boxes of the house
+     * @param  int  $networks  of the house
      * @param  array<string, string>  $options  what may be shown, in words
      * @param  array<string, int>  $ids  of the boxes that the page names, by name
      */
@@ -45,6 +46,7 @@ final readonly class GroundPage
         public array $boxes,
         public int $of,
         public int $all,
+        public int $networks,
         public array $options,
         public array $ids,
     ) {
@@ -114,6 +116,7 @@ final readonly class GroundPage
             $shown,
             count($boxes),
             count($all),
+            max(1, count(array_unique(array_map(fn (Dwelling $one): string => $one->network, $all)))),
             Choice::options($all),
             array_intersect_key(array_column($house->boxes(), 'id', 'name'), $named),
         );

@@ -28,6 +28,7 @@ final class Rooms
         'journal.measured' => ['What was measured', 'chart rate temperature start update fill readings'],
         'journal.compare' => ['Compare what was measured', 'chance permutation before after'],
         'journal.blind' => ['Listen blind', 'abx hearing test odds audio'],
+        'networks' => ['Networks of the house', 'subnet prefix guests another building vlan'],
         'desks' => ['Desk computers', 'profile system reader'],
         'telling' => ['Whom the house tells', 'mail hook token calendar metrics'],
         'logins' => ['Logins and passwords', 'user role keeper guest own password'],

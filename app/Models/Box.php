@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Addresses\Networks;
 use App\Models\Cast\Known;
 use Burrow\Household\Hearing;
 use Burrow\Household\Stage;
@@ -49,6 +50,11 @@ class Box extends Model
 
     protected static function booted(): void
     {
+        static::saving(function (self $box): void {
+            $address = $box->isDirty('address') ? $box->ipv4() : null;
+            $lies = $address === null ? null : Networks::covering($address, $box->network);
+            $lies === null || ($box->network_id = $lies->id);
+        });
         static::saved(fn (self $box) => Identity::keep($box));
     }
 

@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * The household's network as its router hands it out.
+ * A network of the house as its router hands it out; the row of the first holds what is so of the whole house, too.
  *
  * @property ?\Illuminate\Support\Carbon $name_wrong_since
  */
@@ -71,7 +71,7 @@ class Network extends Model
         return $cares;
     }
 
-    /** The one network of this copy. */
+    /** The network that the house began with; its row says what is so of the whole house. */
     public static function home(): self
     {
         return self::query()->orderBy('id')->firstOrFail();
@@ -93,6 +93,22 @@ class Network extends Model
 
             return is_string($zone) && TimeZone::isKnown($zone) ? $zone : 'Etc/UTC';
         });
+    }
+
+    /** The command of the house's container engine, as somebody typed it in Settings; read once a request. */
+    public static function engine(): ?string
+    {
+        return once(function (): ?string {
+            $engine = self::query()->orderBy('id')->value('engine');
+
+            return is_string($engine) ? $engine : null;
+        });
+    }
+
+    /** Whom to tell when something is wrong, as the house wrote it down; empty where it did not. */
+    public static function contact(): string
+    {
+        return (string) self::home()->contact;
     }
 
     /** " GBP", to stand behind a price; empty where nobody said. */

@@ -15,8 +15,14 @@ use Burrow\Ports\Write\FilteredPort;
 /** The ports of a box as its packet filter needs them, from the household's record. */
 final class FilteredPorts
 {
+    /**
+     * @param  Network  $network  that the box is in; whoever is in the home network comes from the house, too. Other
+     *                            networks of the house may be there because they are not trusted.
+     */
     public static function of(Household $house, Box $box, Network $network): BoxPorts
     {
+        $home = Network::home();
+
         $ports = array_map(
             fn (Service $service): FilteredPort => new FilteredPort(
                 $service->port,
@@ -37,11 +43,16 @@ final class FilteredPorts
             $box->name,
             array_values(
                 array_filter(
-                    [(string) $network->prefix, (string) $network->ipv6],
+                    array_unique([
+                        (string) $network->prefix,
+                        (string) $network->ipv6,
+                        (string) $home->prefix,
+                        (string) $home->ipv6,
+                    ]),
                     fn (string $one): bool => $one !== '',
                 ),
             ),
-            array_values(array_filter([$network->tunnelPrefix()], fn (string $one): bool => $one !== '')),
+            array_values(array_filter([$home->tunnelPrefix()], fn (string $one): bool => $one !== '')),
             $ports,
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reach;
 
+use App\Addresses\Networks;
 use App\Models\Network;
 use App\Models\WayIn;
 use Burrow\Net\Ipv4;
@@ -24,7 +25,13 @@ final class HouseTunnel
     public static function of(Network $network): TunnelPlan
     {
         $kept = $network->tunnel ?? [];
-        $house = array_values(array_filter([Prefix::tryParse((string) $network->prefix)]));
+        $house = array_values(
+            array_filter(
+                Networks::all()
+                    ->map(fn (Network $one): ?Prefix => Prefix::tryParse((string) $one->prefix))
+                    ->all(),
+            ),
+        );
         try {
             $net = new TunnelNet($kept['net'] ?? '');
         } catch (InvalidArgumentException) {

@@ -170,7 +170,7 @@ final readonly class RoundDesk
             $fixed += $step->values;
         }
 
-        return [...$fixed, ...$job->answers, ...HouseWords::engine($box->network->engine)];
+        return [...$fixed, ...$job->answers, ...HouseWords::engine(Network::engine())];
     }
 
     /** @param  Closure(?Round): Round  $change */

@@ -76,7 +76,19 @@ final class NetworkRules
         $rules->beside();
         $rules->twice();
 
-        return Findings::of(...$rules->found);
+        // What is so of the whole house, of its one resolver for instance, is said once.
+        return Findings::of(
+            ...array_values(
+                array_column(
+                    array_map(
+                        fn (Finding $one): array => ["{$one->code} {$one->found} {$one->place}", $one],
+                        $rules->found,
+                    ),
+                    1,
+                    0,
+                ),
+            ),
+        );
     }
 
     private function prefix(DescribedNetwork $network, int $at): void
@@ -120,7 +132,10 @@ final class NetworkRules
                 $this->add($this->edge($network->prefix, $gateway), $place);
             } elseif ($network->inPool($gateway) !== null) {
                 $pool = $network->inPool($gateway);
-                $this->add(AddressFindings::insideDhcpPool($gateway, $pool, 'End the pool before it.'), $place);
+                $this->add(
+                    AddressFindings::insideDhcpPool($gateway, $pool, 'End the pool before it.'),
+                    $place,
+                );
             }
         }
         $wan = $network->wan;
@@ -151,7 +166,10 @@ final class NetworkRules
                 }
             }
             foreach (array_slice($network->pools, 0, $i) as $other) {
-                if ($pool->first->number <= $other->last->number && $other->first->number <= $pool->last->number) {
+                if (
+                    $pool->first->number <= $other->last->number &&
+                    $other->first->number <= $pool->last->number
+                ) {
                     $this->found[] = NetworkFindings::poolsOverlap($other, $pool, $place);
                 }
             }
@@ -171,10 +189,14 @@ final class NetworkRules
                     $this->at($at, 'hosts', $i, 'mac'),
                 );
             }
-            $finding = $host->address === null ? null : $this->address($network, $own, $host, $host->address, $do);
+            $finding =
+                $host->address === null ? null : $this->address($network, $own, $host, $host->address, $do);
             $finding === null || $this->add($finding, $this->at($at, 'hosts', $i, 'address'));
             if ($host->filters && ($host->address === null || $host->by === HeldBy::Dhcp)) {
-                $this->found[] = NetworkFindings::filterMoves($host->name, $this->at($at, 'hosts', $i, 'name'));
+                $this->found[] = NetworkFindings::filterMoves(
+                    $host->name,
+                    $this->at($at, 'hosts', $i, 'name'),
+                );
             }
         }
     }
@@ -198,7 +220,11 @@ final class NetworkRules
             ),
             ! $own->contains($address) => $this->edge($network->prefix, $address),
             $network->gateway?->equals($address) === true => AddressFindings::router($address, $do),
-            $host->by === HeldBy::Static && $pool !== null => AddressFindings::insideDhcpPool($address, $pool, $do),
+            $host->by === HeldBy::Static && $pool !== null => AddressFindings::insideDhcpPool(
+                $address,
+                $pool,
+                $do,
+            ),
             $host->by === HeldBy::Reservation && $pool !== null => NetworkFindings::reservedInPool(
                 $host->name,
                 $address,
@@ -262,7 +288,10 @@ final class NetworkRules
     {
         $filters = array_values(array_filter($network->hosts, fn (Host $host): bool => $host->filters));
         if (count($network->dns) === 1) {
-            $this->found[] = NetworkFindings::oneResolver((string) $network->dns[0], $this->at($at, 'dns', 0));
+            $this->found[] = NetworkFindings::oneResolver(
+                (string) $network->dns[0],
+                $this->at($at, 'dns', 0),
+            );
         }
         if ($filters === []) {
             return;
@@ -323,7 +352,12 @@ final class NetworkRules
                                 $host->name,
                                 $place,
                             ),
-                            'mac' => NetworkFindings::macTwice($value, $met[$what][$key], $host->name, $place),
+                            'mac' => NetworkFindings::macTwice(
+                                $value,
+                                $met[$what][$key],
+                                $host->name,
+                                $place,
+                            ),
                             'name' => NetworkFindings::nameTwice($value, $place),
                         };
                     }

@@ -19,6 +19,7 @@ final readonly class Box
      * @param  int  $passedOver  steps of its runs that were passed over
      * @param  ?DateTimeImmutable  $updated  when its system was last brought up to date, in the network's zone
      * @param  bool  $keepsAddress  its address is written on its card, or reserved for it in the router
+     * @param  string  $network  which of the house's networks it is in; empty where there is one only
      * @param  string  $fedBy  the supply, strip or switch it hangs on, in the household's words; empty when nobody said
      */
     public function __construct(
@@ -35,6 +36,7 @@ final readonly class Box
         public string $fedBy = '',
         public BoxParts $parts = new BoxParts(),
         public bool $keepsAddress = true,
+        public string $network = '',
     ) {
     }
 

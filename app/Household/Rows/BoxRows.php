@@ -44,12 +44,11 @@ final class BoxRows extends HouseRows
     public function boxes(): array
     {
         $jobs = $this->jobs();
-        $prefix = Prefix::tryParse($this->network->prefix);
         $rows = DB::table('boxes')
-            ->where('network_id', $this->network->id)
+            ->join('networks', 'networks.id', '=', 'boxes.network_id')
             ->where(self::here(...))
-            ->orderBy('id')
-            ->select('*')
+            ->orderBy('boxes.id')
+            ->select('boxes.*', 'networks.prefix AS prefix', 'networks.name AS network')
             ->selectSub(
                 DB::table('run_steps')
                     ->join('runs', 'runs.id', '=', 'run_steps.run_id')
@@ -67,8 +66,20 @@ final class BoxRows extends HouseRows
             }
         }
 
+        // Where all are in one network, nobody needs its name.
+        $several = $rows->unique('network_id')->count() > 1;
+
         return array_values(
-            $rows->map(fn (stdClass $row): Box => $this->box($row, $jobs[$row->id] ?? [], $prefix))->all(),
+            $rows
+                ->map(
+                    fn (stdClass $row): Box => $this->box(
+                        $row,
+                        $jobs[$row->id] ?? [],
+                        Prefix::tryParse((string) $row->prefix),
+                        $several ? (string) $row->network : '',
+                    ),
+                )
+                ->all(),
         );
     }
 
@@ -76,7 +87,6 @@ final class BoxRows extends HouseRows
     public function retired(): array
     {
         $rows = DB::table('boxes')
-            ->where('network_id', $this->network->id)
             ->where('stage', Stage::Retired->value)
             ->orderBy('id')
             ->limit(self::MOST_RETIRED)
@@ -104,7 +114,6 @@ final class BoxRows extends HouseRows
         $rows = DB::table('box_dependencies')
             ->join('boxes', 'boxes.id', '=', 'box_dependencies.box_id')
             ->join('boxes AS providers', 'providers.id', '=', 'box_dependencies.on_box_id')
-            ->where('boxes.network_id', $this->network->id)
             ->where(self::here(...))
             ->whereNotNull('providers.name')
             ->where('providers.stage', '!=', Stage::Retired->value)
@@ -162,7 +171,7 @@ final class BoxRows extends HouseRows
     }
 
     /** @param  list<stdClass>  $jobs  rows of box_jobs */
-    private function box(stdClass $row, array $jobs, ?Prefix $prefix): Box
+    private function box(stdClass $row, array $jobs, ?Prefix $prefix, string $network): Box
     {
         $address = Ipv4::tryParse((string) $row->address);
         $held = [];
@@ -192,6 +201,7 @@ final class BoxRows extends HouseRows
             fedBy: (string) $row->fed_by,
             parts: self::parts((array) $row),
             keepsAddress: (bool) $row->fixed_address || $row->pinned_at !== null,
+            network: $network,
         );
     }
 

@@ -27,7 +27,6 @@ final class NameRows extends HouseRows
         return array_values(
             DB::table('name_checks')
                 ->join('boxes', 'boxes.id', '=', 'name_checks.box_id')
-                ->where('boxes.network_id', $this->network->id)
                 ->where(self::here(...))
                 ->orderBy('name_checks.id')
                 ->limit(self::MOST_CHECKS)

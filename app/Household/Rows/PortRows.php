@@ -27,7 +27,6 @@ final class PortRows extends HouseRows
     {
         $rows = DB::table('services')
             ->join('boxes', 'boxes.id', '=', 'services.box_id')
-            ->where('boxes.network_id', $this->network->id)
             ->where(self::here(...))
             ->orderBy('services.port')
             ->orderBy('services.box_id')
@@ -79,7 +78,6 @@ final class PortRows extends HouseRows
     {
         $rows = DB::table('openings')
             ->join('boxes', 'boxes.id', '=', 'openings.box_id')
-            ->where('boxes.network_id', $this->network->id)
             ->where(self::here(...))
             ->orderBy('openings.id')
             ->get([

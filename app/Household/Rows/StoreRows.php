@@ -29,7 +29,6 @@ final class StoreRows extends HouseRows
         foreach (
             DB::table('fill_samples')
                 ->join('boxes', 'boxes.id', '=', 'fill_samples.box_id')
-                ->where('boxes.network_id', $this->network->id)
                 ->where(self::here(...))
                 ->where('fill_samples.taken_at', '>=', now()->subDays(self::LOOKED_BACK))
                 ->orderBy('fill_samples.taken_at')
@@ -68,7 +67,6 @@ final class StoreRows extends HouseRows
         foreach (
             DB::table('health_samples')
                 ->join('boxes', 'boxes.id', '=', 'health_samples.box_id')
-                ->where('boxes.network_id', $this->network->id)
                 ->where(self::here(...))
                 ->leftJoin('media', 'media.serial', '=', 'health_samples.serial')
                 ->orderBy('health_samples.taken_at')
@@ -107,7 +105,6 @@ final class StoreRows extends HouseRows
         return array_values(
             DB::table('folder_pairs')
                 ->join('boxes', 'boxes.id', '=', 'folder_pairs.box_id')
-                ->where('boxes.network_id', $this->network->id)
                 ->where(self::here(...))
                 ->orderBy('folder_pairs.id')
                 ->limit(self::MOST_PAIRS)
@@ -138,7 +135,6 @@ final class StoreRows extends HouseRows
             ->join('boxes', 'boxes.id', '=', 'backups.box_id')
             ->leftJoin('boxes AS targets', 'targets.id', '=', 'backups.target_box_id')
             ->leftJoin('restore_drills AS drills', 'drills.id', '=', DB::raw("({$last})"))
-            ->where('boxes.network_id', $this->network->id)
             ->where(self::here(...))
             ->orderBy('backups.id')
             ->get([

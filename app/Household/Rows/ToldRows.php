@@ -25,7 +25,6 @@ final class ToldRows extends HouseRows
     {
         $rows = DB::table('listings')
             ->join('boxes', 'boxes.id', '=', 'listings.box_id')
-            ->where('boxes.network_id', $this->network->id)
             ->where(self::here(...))
             ->get(['boxes.name', 'listings.heard', 'listings.taken_at']);
         $listings = $rows->map(function (stdClass $row): ?Listing {
@@ -85,7 +84,6 @@ final class ToldRows extends HouseRows
         $all = [];
         $this->tellings ??= DB::table('tellings')
             ->join('boxes', 'boxes.id', '=', 'tellings.box_id')
-            ->where('boxes.network_id', $this->network->id)
             ->where(self::here(...))
             ->get(['boxes.name', 'tellings.kind', 'tellings.told', 'tellings.taken_at']);
         foreach ($this->tellings->where('kind', $kind) as $row) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Addresses\Networks;
 use App\Models\Network;
 use Closure;
 use Illuminate\Http\Request;
@@ -42,10 +43,12 @@ final class MaskForOthers
         $words = [
             (string) $network->wan => 'outside-address',
             (string) $network->outside_name => 'outside-name',
-            (string) $network->domain => 'house.example',
         ];
-        foreach ($network->ssids() as $name) {
-            $words[$name] = 'network-name';
+        foreach (Networks::all() as $one) {
+            $words[(string) $one->domain] = 'house.example';
+            foreach ($one->ssids() as $name) {
+                $words[$name] = 'network-name';
+            }
         }
         $words = array_filter($words, fn (string $word): bool => $word !== '', ARRAY_FILTER_USE_KEY);
         // As they stand in a page, too.

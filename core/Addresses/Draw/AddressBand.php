@@ -18,7 +18,7 @@ final readonly class AddressBand
     public const WIDTH = 1060;
 
     /** Left of each shelf, for its first address. */
-    private const EDGE = 96;
+    private const EDGE = 112;
 
     private const RIGHT = 14;
 

@@ -6,7 +6,8 @@ namespace Burrow\Ground\Draw;
 
 /**
  * Which boxes the cross-section shows, and what stands beside what: all of them in the order of the record, or those of
- * one job, of one switch or supply, that are silent, that can be reached from outside; like beside like.
+ * one job, of one switch or supply, of one network, that are silent, that can be reached from outside; like stands
+ * beside like.
  */
 final readonly class Choice
 {
@@ -17,7 +18,7 @@ final readonly class Choice
     public const OPEN = 'open';
 
     /** What boxes may be gathered by. */
-    public const ORDERS = ['', 'job', 'power'];
+    public const ORDERS = ['', 'job', 'power', 'network'];
 
     private const MOST = 40;
 
@@ -29,7 +30,9 @@ final readonly class Choice
     public static function of(string $show, string $by): self
     {
         return new self(
-            preg_match('/^(silent|open|(job|power):[^\x00-\x1f]{1,80})$/Du', $show) === 1 ? $show : self::ALL,
+            preg_match('/^(silent|open|(job|power|network):[^\x00-\x1f]{1,80})$/Du', $show) === 1
+                ? $show
+                : self::ALL,
             in_array($by, self::ORDERS, true) ? $by : '',
         );
     }
@@ -53,12 +56,14 @@ final readonly class Choice
                 self::OPEN => $one->openings !== [],
                 'job' => $one->job === $what,
                 'power' => $one->fedBy === $what,
+                'network' => $one->network === $what,
                 default => true,
             },
         );
         $key = fn (Dwelling $one): string => match ($this->by) {
             'job' => $one->job,
             'power' => $one->fedBy === '' ? "\u{10FFFF}" : $one->fedBy,
+            'network' => $one->network,
             default => '',
         };
         // The order of the record stays among those that are alike.
@@ -80,7 +85,7 @@ final readonly class Choice
             self::SILENT => 'those that are silent',
             self::OPEN => 'those with a way in',
         ];
-        foreach (['job' => 'job', 'power' => 'fedBy'] as $of => $field) {
+        foreach (['job' => 'job', 'power' => 'fedBy', 'network' => 'network'] as $of => $field) {
             $names = array_values(
                 array_unique(
                     array_filter(
@@ -91,7 +96,11 @@ final readonly class Choice
             );
             sort($names);
             foreach (array_slice($names, 0, self::MOST) as $name) {
-                $options["{$of}:{$name}"] = $of === 'job' ? "for {$name}" : "on {$name}";
+                $options["{$of}:{$name}"] = match ($of) {
+                    'job' => "for {$name}",
+                    'power' => "on {$name}",
+                    default => "in {$name}",
+                };
             }
         }
 

@@ -13,6 +13,7 @@ final readonly class Dwelling
      * @param  string  $job  its first job, in a word; empty: none
      * @param  int  $boxes  how many stand for themselves in it; more than one in a chamber of like boxes
      * @param  string  $fedBy  the switch or supply it hangs on; empty when nobody said
+     * @param  string  $network  which of several networks it is in; empty where there is one only
      * @param  array<string, string>  $dependsOn  name of a box it cannot work without => what for
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class Dwelling
         public string $job = '',
         public int $boxes = 1,
         public string $fedBy = '',
+        public string $network = '',
     ) {
     }
 }

@@ -39,6 +39,7 @@ final class Dwellings
                 ),
                 $box->jobs[0]->job->short ?? '',
                 fedBy: $box->fedBy,
+                network: $box->network,
             ),
             $house->boxes(),
         );

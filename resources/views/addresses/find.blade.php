@@ -18,6 +18,7 @@
         <form class="sheet" method="post" action="{{ route('addresses.read') }}">
             @csrf
             <input type="hidden" name="box" value="{{ $wanted?->id }}">
+            <input type="hidden" name="network" value="{{ $network->id }}">
             <div class="field-set">
                 <label for="pasted">A list of machines</label>
                 <textarea id="pasted" class="in code" name="pasted" rows="5" placeholder="Paste it here." aria-describedby="pasted-says">{{ $pasted }}</textarea>
@@ -32,6 +33,7 @@
                 <h2>Ask the network</h2>
                 <p>Two ports of every address of {{ $network->prefix }} are tried; whoever opens or refuses is there. Hardware addresses are not told by that.</p>
                 <input type="hidden" name="box" value="{{ $wanted?->id }}">
+                <input type="hidden" name="network" value="{{ $network->id }}">
                 <div class="row">
                     <button class="act">Ask it</button>
                     <button class="ghost" name="bench" value="1">Ask the bench instead</button>
@@ -39,6 +41,16 @@
             </form>
             <form class="sheet" method="get" action="{{ route('addresses.find') }}">
                 <h2>Which box?</h2>
+                @if (count($networks) > 1)
+                    <div class="field-set">
+                        <label for="network">In which network</label>
+                        <select id="network" name="network">
+                            @foreach ($networks as $one)
+                                <option value="{{ $one->id }}" @selected($one->id === $network->id)>{{ $one->name }} · {{ $one->prefix }}</option>
+                            @endforeach
+                        </select>
+                    </div>
+                @endif
                 <div class="field-set">
                     <label for="box">The box that is looked for</label>
                     <select id="box" name="box">
@@ -56,7 +68,7 @@
         <div class="sheet scroll after">
             <div class="row spread">
                 <h2>{{ count($candidates) }} machines, @ago($network->list_now_at)</h2>
-                <form method="post" action="{{ route('addresses.keep') }}">@csrf<input type="hidden" name="box" value="{{ $wanted?->id }}">
+                <form method="post" action="{{ route('addresses.keep') }}">@csrf<input type="hidden" name="box" value="{{ $wanted?->id }}"><input type="hidden" name="network" value="{{ $network->id }}">
                     <button class="ghost">Keep this list as the one before</button></form>
             </div>
             <x-list :heads="['Address', 'Calls itself', 'Hardware address', 'It is', 'What speaks for it', 'Say what it is']">

@@ -1,6 +1,13 @@
 <x-page title="Addresses" place="addresses">
     <x-slot:say><b>{{ $free ? "The next free address is {$free}." : 'No address is free.' }}</b> {{ $room->free() }} are free; the router
         hands out {{ $network->pool_first }} to {{ $network->pool_last }}, and boxes keep theirs outside of that.</x-slot:say>
+    @if (count($networks) > 1)
+        <nav class="chips below" aria-label="Networks of the house">
+            @foreach ($networks as $one)
+                <a href="{{ route('addresses', \App\Addresses\Networks::shown($one)) }}" @if ($one->id === $network->id) aria-current="page" @endif>{{ $one->name }} <span class="mono">{{ $one->prefix }}</span></a>
+            @endforeach
+        </nav>
+    @endif
     @foreach (array_slice($findings->list, 0, 12) as $finding)
         <x-finding :finding="$finding" />
     @endforeach
@@ -56,7 +63,7 @@
             @if ($keeper)
             <h2>Find a box</h2>
             <p>By a list before and after the power came, by asking the network, by name and hardware address.</p>
-            <p class="row"><a class="act" href="{{ route('addresses.find') }}">Find a box</a>
+            <p class="row"><a class="act" href="{{ route('addresses.find', \App\Addresses\Networks::shown($network)) }}">Find a box</a>
                 <a class="ghost" href="{{ route('addresses.known') }}">Keys a desk computer remembers</a>@if (auth()->user()->isKeeper()) <a class="ghost" href="{{ route('register') }}">On paper</a>@endif</p>
             <h2 class="after">Names that are not answered</h2>
             <p>Lists for a filter, chosen by what this house asked.</p>
@@ -64,6 +71,7 @@
             @endif
             <h2 class="after">What if it handed out another range?</h2>
             <form method="get" action="{{ route('addresses') }}">
+                <input type="hidden" name="network" value="{{ $network->id }}">
                 <div class="pair">
                     <x-field name="what_if_first" label="From" :value="$whatIf['first']" :findings="\Burrow\Judgement\Findings::of()" code />
                     <x-field name="what_if_last" label="to" :value="$whatIf['last']" :findings="\Burrow\Judgement\Findings::of()" code />
@@ -80,6 +88,7 @@
             <h2 class="after" id="cut">Cut into parts, or joined</h2>
             @php($none = \Burrow\Judgement\Findings::of())
             <form method="get" action="{{ route('addresses') }}#cut">
+                <input type="hidden" name="network" value="{{ $network->id }}">
                 <div class="pair">
                     <x-field name="cut_prefix" label="Prefix, or several to join" :value="$cutTyped['prefix']" :findings="$cut->findings ?? $none" code />
                     <x-field name="cut_length" label="into parts of length" :value="$cutTyped['length']" :findings="$cut->findings ?? $none" code placeholder="/26" />
@@ -112,6 +121,7 @@
         <p>Each router has its own words. Write down once where things stand on yours; it is shown at every step that needs it.</p>
         <form method="post" action="{{ route('addresses.router') }}">
             @csrf
+            <input type="hidden" name="network" value="{{ $network->id }}">
             <div class="pair">
                 @foreach (\App\Addresses\RouterPage::FIELDS as $field => [$label, $example])
                     <x-field :name="$field" :label="$label" :value="$network->router_page[$field] ?? ''" :findings="\Burrow\Judgement\Findings::of()" :placeholder="$example" />

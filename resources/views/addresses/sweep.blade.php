@@ -5,6 +5,7 @@
         @csrf
         <progress value="{{ $next }}" max="{{ $size }}" aria-label="Addresses asked"></progress>
         <input type="hidden" name="from" value="{{ $next }}">
+        <input type="hidden" name="network" value="{{ $network->id }}">
         <input type="hidden" name="box" value="{{ $box ?: '' }}">
         @if ($onBench)
             <input type="hidden" name="bench" value="1">

@@ -16,6 +16,9 @@
                     <input class="in code" id="address" name="address" value="{{ $address }}" autocomplete="off" inputmode="decimal" aria-describedby="checks"
                         hx-get="{{ route('box.name', $box) }}" hx-trigger="input changed delay:200ms" hx-include="closest form" hx-target="#checks" hx-swap="outerHTML">
                     <p class="hint">Proposed: the lowest free one that the router does not hand out to others.</p>
+                    @foreach ($elsewhere as $where => $free)
+                        <p class="hint">In {{ $where }}: <a class="mono" href="{{ route('box.name', ['box' => $box, 'name' => $name, 'address' => $free]) }}">{{ $free }}</a></p>
+                    @endforeach
                 </div>
                 @foreach ($ports as $id => $port)
                     <div class="field-set">

@@ -15,7 +15,7 @@
                         <dt>Its page</dt><dd class="mono">{{ implode('  ', $card->pages) }}</dd>
                     @endif
                     <dt>Power from</dt><dd>{{ $box->fed_by ?: '______________' }}</dd>
-                    <dt>Ask</dt><dd>{{ $box->network->contact ?: '______________________________' }}</dd>
+                    <dt>Ask</dt><dd>{{ \App\Models\Network::contact() ?: '______________________________' }}</dd>
                 </dl>
             </div>
             <figure><div class="qr" data-qr-text="{{ $card->pages[0] ?? $page }}"></div><figcaption>{{ $card->pages === [] ? 'what is known of it' : 'its page' }}</figcaption></figure>

@@ -1,4 +1,4 @@
-@props(['picture', 'ids', 'network', 'off' => [], 'lost' => []])
+@props(['picture', 'ids', 'network', 'networks' => 1, 'off' => [], 'lost' => []])
 @php($w = $picture->width)
 @php($h = $picture->height)
 <svg viewBox="0 0 {{ $w }} {{ $h }}" role="group" @class(['dense' => $picture->dense])
@@ -44,7 +44,7 @@
     <g transform="translate({{ $w / 2 }} {{ $picture->turf + 6 }})">
         <rect class="g-router" x="-78" y="-20" width="156" height="40" rx="20" />
         <text class="g-router-name" text-anchor="middle" y="-2">router</text>
-        <text class="g-router-addr" text-anchor="middle" y="13">{{ $network->router }} · /{{ \Illuminate\Support\Str::after($network->prefix, '/') }}</text>
+        <text class="g-router-addr" text-anchor="middle" y="13">{{ $network->router }} · /{{ \Illuminate\Support\Str::after($network->prefix, '/') }}{{ $networks > 1 ? ' · and ' . ($networks - 1) . ' more' : '' }}</text>
     </g>
     @foreach ($picture->chambers as $chamber)
         <a @class(['g-chamber', $chamber->box->state->value, 'open' => $chamber->box->openings !== [], 'off' => in_array($chamber->box->name, $off, true), 'lost' => in_array($chamber->box->name, $lost, true)]) href="{{ $chamber->box->boxes === 1 && isset($ids[$chamber->box->name]) ? "/boxes/{$ids[$chamber->box->name]}" : '/boxes' }}" data-stop

@@ -3,14 +3,14 @@
     <div class="aside">
         <div>
             <div class="picture" tabindex="0" aria-label="Cross-section, may be scrolled" data-narrow="{{ request()->fullUrlWithQuery(['narrow' => 1]) }}">
-                <x-ground :picture="$page->picture" :ids="$page->ids" :network="$network" />
+                <x-ground :picture="$page->picture" :ids="$page->ids" :network="$network" :networks="$page->networks" />
             </div>
-            @if ($page->all > 8)
+            @if ($page->all > 8 || $page->networks > 1)
                 <form class="row choose" method="get" action="/">
                     <label for="show" class="unseen">Which boxes</label>
                     <select class="in" id="show" name="show">@foreach ($page->options as $value => $words)<option value="{{ $value }}" @selected($value === $choice->show)>{{ $words }}</option>@endforeach</select>
                     <label for="order" class="unseen">In which order</label>
-                    <select class="in" id="order" name="order">@foreach (['' => 'as in the record', 'job' => 'like jobs together', 'power' => 'by their power'] as $value => $words)<option value="{{ $value }}" @selected($value === $choice->by)>{{ $words }}</option>@endforeach</select>
+                    <select class="in" id="order" name="order">@foreach (['' => 'as in the record', 'job' => 'like jobs together', 'power' => 'by their power', ...($page->networks > 1 ? ['network' => 'by their network'] : [])] as $value => $words)<option value="{{ $value }}" @selected($value === $choice->by)>{{ $words }}</option>@endforeach</select>
                     <button class="ghost small">Show</button>
                     @unless ($choice->isAll())
                         <span class="soft">{{ $page->of }} of {{ $page->all }}</span>
@@ -20,11 +20,11 @@
             <details class="working">
                 <summary><span>The same as a table</span></summary>
                 <div class="scroll">
-                    <x-list :heads="['Box', 'Address', 'State', 'Job', 'Reached from outside', 'Depends on']">
+                    <x-list :heads="['Box', $page->networks > 1 ? 'Network and address' : 'Address', 'State', 'Job', 'Reached from outside', 'Depends on']">
                         @foreach ($boxes as $one)
                             <tr>
                                 <td><a href="/boxes/{{ $page->ids[$one->name] }}">{{ $one->name }}</a></td>
-                                <td class="mono">{{ $one->address }}</td>
+                                <td>{{ $one->network }} <span class="mono">{{ $one->address }}</span></td>
                                 <td>{{ $one->state->value }}</td>
                                 <td>{{ $one->note }}</td>
                                 <td>{{ implode(', ', $one->openings) ?: 'no' }}</td>

@@ -37,6 +37,10 @@
         </details>
     </form>
     <section class="sheet">
+        <h2>Further networks</h2>
+        <p>One for things that are not trusted, for guests, in another building: <a href="{{ route('networks') }}">the networks of the house</a></p>
+    </section>
+    <section class="sheet">
         <h2>Desk computers</h2>
         <p>The computers at which cards are written, with what they have and lack. <a href="{{ route('desks') }}">Describe them</a></p>
     </section>

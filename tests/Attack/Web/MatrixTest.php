@@ -67,6 +67,7 @@ function pathOf(OneRoute $route): string
         'rhythm' => Rhythm::query()->firstOrFail()->id,
         'list' => FilterList::query()->firstOrFail()->id,
         'exception' => FilterException::query()->firstOrFail()->id,
+        'network' => Network::query()->firstOrFail()->id,
         'sighting' => Sighting::query()->firstOrFail()->id,
     ];
 

@@ -62,6 +62,7 @@ const PAGES = [
     '/journal/compare',
     '/boxes/2/report',
     '/settings/telling',
+    '/settings/networks',
     '/boxes/2/lost',
     '/boxes/2/retire',
     '/boxes/2/name',

@@ -17,14 +17,15 @@ function choosable(): array
         string $power,
         ChamberState $state = ChamberState::Answers,
         array $ways = [],
-    ): Dwelling => new Dwelling($name, '', '', $state, $ways, job: $job, fedBy: $power);
+        string $network = 'house',
+    ): Dwelling => new Dwelling($name, '', '', $state, $ways, job: $job, fedBy: $power, network: $network);
 
     return [
         $one('e', 'names', 'strip'),
         $one('d', 'files', ''),
         $one('c', 'names', 'shelf', ChamberState::Silent),
         $one('b', 'files', 'strip', ChamberState::Answers, ['8443 tcp']),
-        $one('a', '', 'shelf', ChamberState::Unheard),
+        $one('a', '', 'shelf', ChamberState::Unheard, network: 'greenhouse'),
     ];
 }
 
@@ -40,6 +41,9 @@ test('a choice shows what it says, in the order that it says', function (
     ['open', '', 'b'],
     ['job:files', '', 'db'],
     ['power:shelf', '', 'ca'],
+    ['network:house', '', 'edcb'],
+    ['network:greenhouse', 'job', 'a'],
+    ['', 'network', 'aedcb'],
     ['job:nothing', '', ''],
     ['', 'job', 'adbec'],
     ['', 'power', 'caebd'],
@@ -59,6 +63,8 @@ test('what there is to choose from chooses something', function (): void {
         'job:names',
         'power:shelf',
         'power:strip',
+        'network:greenhouse',
+        'network:house',
     ]);
     foreach (array_keys($options) as $show) {
         expect(Choice::of($show, '')->show)

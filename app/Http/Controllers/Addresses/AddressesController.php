@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Addresses;
 
 use App\Addresses\HouseNetworks;
+use App\Addresses\Networks;
 use App\Files\FileKinds;
 use App\Models\Box;
 use App\Models\Network;
@@ -32,8 +33,9 @@ final class AddressesController
 
     public function index(Request $request): View
     {
-        $network = Network::home();
+        $network = Networks::asked($request);
         $keeper = $request->user()?->isKeeper() === true;
+        $all = Networks::all();
         $described = $this->networks->described($network, $keeper);
         $room = Room::of($described);
         $free = Ipv4::tryParse($request->string('free')->value());
@@ -71,7 +73,15 @@ final class AddressesController
             'boxes' => Pages::of($this->networks->boxes($network)),
             'room' => $room,
             'free' => $room->next($room->firstOffered($described)),
-            'findings' => NetworkRules::against([$described]),
+            'findings' => NetworkRules::against([
+                $described,
+                ...$all
+                    ->where('id', '!=', $network->id)
+                    ->map(fn (Network $one): DescribedNetwork => $this->networks->described($one, $keeper))
+                    ->values()
+                    ->all(),
+            ]),
+            'networks' => $all,
             'band' => AddressBand::of($described, $this->networks->standing($network, $keeper), $room),
             'keeper' => $keeper,
             'haveKeys' => array_filter($described->hosts, fn (Host $host): bool => $host->keys !== []) !== [],
@@ -93,7 +103,13 @@ final class AddressesController
     {
         $kind = FileKinds::all()[$file] ?? null;
         abort_unless($kind instanceof NetworkWriter, 404);
-        $written = $kind->written([$this->networks->described(Network::home())]);
+        $written = $kind->written(
+            array_values(
+                Networks::all()
+                    ->map(fn (Network $one): DescribedNetwork => $this->networks->described($one))
+                    ->all(),
+            ),
+        );
         abort_if($written->text === null, 404);
 
         return response($written->text, 200, [

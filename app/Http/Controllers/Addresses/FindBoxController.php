@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Addresses;
 
 use App\Addresses\Books;
 use App\Addresses\Finder;
+use App\Addresses\Networks;
 use App\Bench\BenchAway;
 use App\Bench\BenchClient;
 use App\Catalogue\Catalogue;
@@ -47,13 +48,14 @@ final class FindBoxController
     public function show(Request $request, Catalogue $catalogue): View
     {
         abort_unless($request->user()?->isKeeper() === true, 403);
-        $network = Network::home();
+        $network = Networks::asked($request);
         $wanted = Box::query()->where('network_id', $network->id)->find($request->integer('box'));
 
         $candidates = $this->finder->candidates($network, $wanted);
 
         return view('addresses.find', [
             'network' => $network,
+            'networks' => Networks::all(),
             'wanted' => $wanted,
             'candidates' => $candidates,
             'gone' => $this->finder->gone($network),
@@ -73,7 +75,10 @@ final class FindBoxController
                 ->where('network_id', $network->id)
                 ->whereIn(
                     'known_by',
-                    array_map(fn ($one): string => $one->seen->key(), array_slice($candidates, 0, self::SHOWN)),
+                    array_map(
+                        fn ($one): string => $one->seen->key(),
+                        array_slice($candidates, 0, self::SHOWN),
+                    ),
                 )
                 ->get()
                 ->keyBy('known_by'),
@@ -87,17 +92,20 @@ final class FindBoxController
         $pasted = $request->string('pasted')->value();
         $reading = $intake->read(Intake::AUTO, $pasted);
         $readings = array_values(
-            array_filter([$reading, ...$reading->also], fn ($one): bool => in_array($one->kind, self::KINDS, true)),
+            array_filter(
+                [$reading, ...$reading->also],
+                fn ($one): bool => in_array($one->kind, self::KINDS, true),
+            ),
         );
         $seen = Seen::in(...$readings);
-        $back = redirect()->route('addresses.find', array_filter(['box' => $request->integer('box')]));
+        $back = $this->back($request);
         if ($seen === []) {
             return $back
                 ->withInput(['pasted' => mb_substr($pasted, 0, 20_000)])
                 ->with('told', 'No machine stands in this text.')
                 ->with('findings', self::kept($reading->findings->list));
         }
-        $this->finder->note(Network::home(), $seen);
+        $this->finder->note(Networks::asked($request), $seen);
 
         return $back
             ->with(
@@ -115,18 +123,18 @@ final class FindBoxController
 
     public function keep(Request $request): RedirectResponse
     {
-        $network = Network::home();
-        $this->finder->keep($network);
+        $this->finder->keep(Networks::asked($request));
 
-        return redirect()
-            ->route('addresses.find', array_filter(['box' => $request->integer('box')]))
-            ->with('told', 'Kept. Power the box on, wait, and read the list again: what is new is it.');
+        return $this->back($request)->with(
+            'told',
+            'Kept. Power the box on, wait, and read the list again: what is new is it.',
+        );
     }
 
     /** One part of the network is asked; the page goes on by itself until it is through, or is told to stop. */
     public function sweep(Request $request, BenchClient $bench): View|RedirectResponse
     {
-        $network = Network::home();
+        $network = Networks::asked($request);
         $from = max(0, $request->integer('from'));
         $size = min(Sweep::MOST, $network->asLocalNetwork()->prefix->size());
         $onBench = $request->boolean('bench');
@@ -147,20 +155,19 @@ final class FindBoxController
                 'found' => count($found),
                 'onBench' => $onBench,
                 'box' => $request->integer('box'),
+                'network' => $network,
             ]);
         }
         $request->session()->forget('swept');
         $this->finder->note($network, $this->withHardware($network, $found, $onBench, $bench));
 
-        return redirect()
-            ->route('addresses.find', array_filter(['box' => $request->integer('box')]))
-            ->with(
-                'told',
-                count($found).
-                    ' machines answered'.
-                    ($request->boolean('stop') ? ' until it was stopped' : '').
-                    '.',
-            );
+        return $this->back($request)->with(
+            'told',
+            count($found).
+                ' machines answered'.
+                ($request->boolean('stop') ? ' until it was stopped' : '').
+                '.',
+        );
     }
 
     /** Somebody says what a machine is; an empty word takes that back. */
@@ -170,27 +177,32 @@ final class FindBoxController
         $sighting->update(['label' => $label === '' ? null : mb_substr($label, 0, 80)]);
 
         return redirect()
-            ->route('addresses.find')
+            ->route('addresses.find', Networks::shown($sighting->network))
             ->with('told', $label === '' ? 'It is a stranger again.' : "Known as “{$label}”.");
     }
 
     /** A machine that stands here already becomes a box, with everything open that nobody knows yet. */
     public function take(Request $request, Sighting $sighting, Catalogue $catalogue): RedirectResponse
     {
-        $network = Network::home();
-        abort_unless($sighting->network_id === $network->id, 404);
+        $network = $sighting->network;
         $name = $request->string('name')->value();
         $box = new Box(['network_id' => $network->id]);
         $findings = Books::nameFindings($network, $name, $box);
         $job = $request->string('job')->value();
         $board = $request->string('board')->value();
-        if ($findings->blocks() || ($board !== self::NO_BOARD && ! isset($catalogue->shelf()->boards[$board]))) {
+        if (
+            $findings->blocks() ||
+            ($board !== self::NO_BOARD && ! isset($catalogue->shelf()->boards[$board]))
+        ) {
             return redirect()
-                ->route('addresses.find')
+                ->route('addresses.find', Networks::shown($network))
                 ->with('told', 'Not taken in.')
                 ->with('findings', self::kept($findings->list));
         }
-        $address = Box::query()->where('network_id', $network->id)->where('address', $sighting->address)->exists();
+        $address = Box::query()
+            ->where('network_id', $network->id)
+            ->where('address', $sighting->address)
+            ->exists();
         $box->fill([
             'name' => strtolower($name),
             'stage' => Stage::Unfinished,
@@ -209,6 +221,15 @@ final class FindBoxController
         );
 
         return redirect()->route('box', $box)->with('told', 'Taken in. What is not known yet stands open.');
+    }
+
+    /** The page of the same network, and of the box that is looked for. */
+    private function back(Request $request): RedirectResponse
+    {
+        return redirect()->route('addresses.find', [
+            ...array_filter(['box' => $request->integer('box')]),
+            ...Networks::shown(Networks::asked($request)),
+        ]);
     }
 
     /** What was said of the form that was sent last. */
@@ -247,7 +268,9 @@ final class FindBoxController
         }
         if ($onBench) {
             try {
-                foreach (Seen::in(app(Intake::class)->read('leases', $bench->text('leases', 'text'))) as $one) {
+                foreach (
+                    Seen::in(app(Intake::class)->read('leases', $bench->text('leases', 'text'))) as $one
+                ) {
                     $known[$one->address] = [$one->mac, $one->name];
                 }
             } catch (BenchAway) {
@@ -282,15 +305,15 @@ final class FindBoxController
         $prefix = $network->asLocalNetwork()->prefix;
         $addresses = array_values(
             array_filter(
-                array_map(
-                    fn (mixed $one): ?Ipv4 => is_string($one) ? Ipv4::tryParse($one) : null,
-                    $addresses,
-                ),
+                array_map(fn (mixed $one): ?Ipv4 => is_string($one) ? Ipv4::tryParse($one) : null, $addresses),
                 fn (?Ipv4 $one): bool => $one !== null && $prefix->contains($one),
             ),
         );
         $router = Ipv4::tryParse((string) $network->router);
 
-        return $this->names->of($addresses, $router !== null && $prefix->contains($router) ? "{$router}:53" : null);
+        return $this->names->of(
+            $addresses,
+            $router !== null && $prefix->contains($router) ? "{$router}:53" : null,
+        );
     }
 }

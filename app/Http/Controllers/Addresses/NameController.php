@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Addresses;
 
 use App\Addresses\Books;
+use App\Addresses\Networks;
 use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\BoxJob;
@@ -27,8 +28,7 @@ final class NameController
 
     public function edit(Request $request, Box $box): string
     {
-        $network = Network::home();
-        $proposed = Books::addresses($network, $box)->propose();
+        $proposed = Books::addresses($box->network, $box)->propose();
         $name = $request->string('name', old('name', $box->name ?? ''))->value();
         $address = $request
             ->string('address', old('address', $box->address ?? (string) $proposed))
@@ -37,15 +37,25 @@ final class NameController
         $typed = $request->hasAny(['name', 'address', 'ports']) || $request->session()->hasOldInput();
 
         $ports = $this->ports($request, $box);
+        $network = Networks::of($box, $address);
 
         return view('boxes.name', [
+            'elsewhere' => Networks::all()
+                ->where('id', '!=', $box->network_id)
+                ->mapWithKeys(
+                    fn (Network $one): array => [
+                        $one->name => (string) Books::addresses($one, $box)->propose(),
+                    ],
+                )
+                ->filter()
+                ->all(),
             'box' => $box,
             'ports' => $ports,
             'portFindings' => $this->portFindings($box, $ports),
             'network' => $network,
             'name' => $name,
             'address' => $address,
-            'working' => $proposed === null ? null : Books::addresses($network, $box)->proposalWorking($proposed),
+            'working' => $proposed === null ? null : Books::addresses($box->network, $box)->proposalWorking($proposed),
             'nameFindings' => ($typed && $name !== '') || $request->session()->hasOldInput()
                     ? Books::nameFindings($network, $name, $box)
                     : Findings::of(),
@@ -55,9 +65,9 @@ final class NameController
 
     public function update(Request $request, Box $box): RedirectResponse
     {
-        $network = Network::home();
         $name = $request->string('name')->value();
         $address = $request->string('address')->value();
+        $network = Networks::of($box, $address);
         $findings = Books::nameFindings($network, $name, $box)->and(
             Books::addresses($network, $box)->check($address),
         );

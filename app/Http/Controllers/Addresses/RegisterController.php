@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Addresses;
 
+use App\Addresses\Networks;
 use App\Models\Box;
 use App\Models\Network;
 use Burrow\Household\Household;
@@ -20,6 +21,7 @@ final class RegisterController
 
         return view('addresses.register', [
             'network' => $network,
+            'networks' => Networks::all(),
             'boxes' => Box::query()
                 ->here()
                 ->whereNotNull('name')

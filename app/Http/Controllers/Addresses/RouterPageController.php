@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Addresses;
 
+use App\Addresses\Networks;
 use App\Addresses\RouterPage;
-use App\Models\Network;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -18,10 +18,13 @@ final class RouterPageController
             fn (string $field): string => $request->string($field)->value(),
             array_combine(array_keys(RouterPage::FIELDS), array_keys(RouterPage::FIELDS)),
         );
-        Network::home()->update([
+        $network = Networks::asked($request);
+        $network->update([
             'router_page' => array_filter($notes, fn (string $note): bool => $note !== '') ?: null,
         ]);
 
-        return redirect()->route('addresses')->with('told', 'Kept. It stands beside every step on the router.');
+        return redirect()
+            ->route('addresses', Networks::shown($network))
+            ->with('told', 'Kept. It stands beside every step on the router.');
     }
 }

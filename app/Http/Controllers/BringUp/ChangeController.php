@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers\BringUp;
 
 use App\Addresses\Books;
+use App\Addresses\Networks;
 use App\BringUp\RunStart;
 use App\BringUp\StepTold;
 use App\Models\Box;
-use App\Models\Network;
 use App\Models\Run;
 use Burrow\BringUp\Change;
 use Burrow\Household\Dependency;
@@ -32,7 +32,7 @@ final class ChangeController
             $box,
             Change::Address,
             $to,
-            Books::addresses(Network::home(), $box)->check($to),
+            Books::addresses(Networks::of($box, $to), $box)->check($to),
             $box->address,
         );
     }
@@ -45,7 +45,7 @@ final class ChangeController
             $box,
             Change::Name,
             $to,
-            Books::nameFindings(Network::home(), $to, $box),
+            Books::nameFindings($box->network, $to, $box),
             $box->name,
         );
     }

@@ -43,13 +43,13 @@ final class CardController
         if ($box->name === null) {
             return redirect()->route('box.name', $box);
         }
-        $network = Network::home();
+        $house = Network::home();
         $image = $this->image($box);
         $typed = [
             'user' => $box->user ?? 'warden',
-            'time_zone' => $network->time_zone,
-            'country' => $network->country ?? '',
-            'ssid_1' => $box->link === 'wireless' ? $network->ssids()[0] ?? '' : '',
+            'time_zone' => $house->time_zone,
+            'country' => $house->country ?? '',
+            'ssid_1' => $box->link === 'wireless' ? $box->network->ssids()[0] ?? '' : '',
         ];
 
         return $this->sheet(
@@ -69,7 +69,7 @@ final class CardController
         if ($box->name === null || $jobs === []) {
             return redirect()->route('box.name', $box);
         }
-        $network = Network::home();
+        $network = $box->network;
         $image = $this->image($box);
         $known = HouseKnowledge::of($box, $network, $this->catalogue);
         $card = CardRequest::from($request, $image, $known);
@@ -160,9 +160,13 @@ final class CardController
                     ->save();
                 $copy
                     ->jobs()
-                    ->createMany($box->jobs->map(fn (BoxJob $job): array => $job->only(['job', 'school']))->all());
+                    ->createMany(
+                        $box->jobs->map(fn (BoxJob $job): array => $job->only(['job', 'school']))->all(),
+                    );
                 $jobs = array_values(
-                    array_filter($box->jobs->map(fn (BoxJob $job): ?Job => $this->catalogue->job($job->job))->all()),
+                    array_filter(
+                        $box->jobs->map(fn (BoxJob $job): ?Job => $this->catalogue->job($job->job))->all(),
+                    ),
                 );
                 $settings = $card->settings($copy, $network, self::packages($jobs));
                 $set = CardSet::of($settings, $card->order($image));
@@ -219,7 +223,9 @@ final class CardController
      */
     private static function packages(array $jobs): array
     {
-        return array_values(array_unique(array_merge(...array_map(fn (Job $job): array => $job->packages, $jobs))));
+        return array_values(
+            array_unique(array_merge(...array_map(fn (Job $job): array => $job->packages, $jobs))),
+        );
     }
 
     private function again(Box $box, ImageKind $image, CardRequest $card, Findings $findings): View
@@ -243,7 +249,7 @@ final class CardController
             'typed' => $typed,
             'schools' => $schools,
             'findings' => $findings,
-            'network' => Network::home(),
+            'network' => $box->network,
         ]);
     }
 

@@ -67,7 +67,7 @@ final class LintController
     private function page(Request $request, ?CardFolder $folder, array $skipped, bool $sent = false): View
     {
         $box = Box::query()->with('jobs')->find($request->integer('box'));
-        $known = HouseKnowledge::of($box, Network::home(), $this->catalogue);
+        $known = HouseKnowledge::of($box, $box->network ?? Network::home(), $this->catalogue);
         $image = $this->catalogue->shelf()->images[$request->string('image')->value()] ?? $known->image;
         $known = new CardContext(
             $image,

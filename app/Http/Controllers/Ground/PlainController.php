@@ -16,7 +16,7 @@ final class PlainController
     {
         return view('ground.plain', [
             'plain' => PlainHouse::of($house),
-            'contact' => (string) Network::home()->contact,
+            'contact' => Network::contact(),
             'now' => now(Network::zone()),
         ]);
     }

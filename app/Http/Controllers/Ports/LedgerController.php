@@ -8,6 +8,7 @@ use App\Jobs\LookAtCertificates;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Listing;
+use App\Models\Network;
 use App\Models\Service;
 use App\Models\Telling;
 use App\Ports\PortForm;
@@ -114,7 +115,7 @@ final class LedgerController
                 continue;
             }
             if (in_array($one->kind, [Telling::FIREWALL, Telling::GROUPS], true)) {
-                $told[] = Telling::keep($box, $one, HouseWords::engine($box->network->engine)['engine']);
+                $told[] = Telling::keep($box, $one, HouseWords::engine(Network::engine())['engine']);
             } elseif (Listing::keep($box, $one) !== null) {
                 $told[] =
                     count($one->facts).' places where it listens were read and held against the record.';

@@ -6,7 +6,6 @@ namespace App\Http\Controllers\Ports;
 
 use App\BringUp\StepFiles;
 use App\Models\Box;
-use App\Models\Network;
 use App\Models\Service;
 use App\Ports\FilteredPorts;
 use Burrow\BringUp\Write\HttpsSite;
@@ -30,7 +29,7 @@ final class PortFilesController
     {
         $held = collect($house->boxes())->first(fn (HeldBox $one): bool => $one->id === $box->id);
         abort_if($held === null, 404);
-        $ports = FilteredPorts::of($house, $held, Network::home());
+        $ports = FilteredPorts::of($house, $held, $box->network);
         [$name, $written] = match ($file) {
             'nftables' => ["{$box->name}.nft", (new NftablesFile())->of($ports)],
             'apply' => ["{$box->name}-filter.sh", (new ApplyScript())->of($ports)],
@@ -62,7 +61,7 @@ final class PortFilesController
             true,
         );
         abort_if($box === null || $label === false, 404);
-        $site = new HttpsSite($label, Network::home()->asLocalNetwork()->domain, $service->port);
+        $site = new HttpsSite($label, $service->box->network->asLocalNetwork()->domain, $service->port);
 
         return $this->file("{$label}.conf", 'text/plain', $site->byHand($box->address));
     }

@@ -9,7 +9,6 @@ use App\Models\Box;
 use App\Models\FillSample;
 use App\Models\HealthSample;
 use App\Models\JournalEntry;
-use App\Models\Network;
 use App\Models\Store;
 use App\Stores\StoresPage;
 use Burrow\Household\Stage;
@@ -44,9 +43,7 @@ final class StoresController
     /** What a box told of its file systems and drives. */
     public function note(Request $request): RedirectResponse
     {
-        $box = Box::query()
-            ->where('network_id', Network::home()->id)
-            ->find($request->integer('box'));
+        $box = Box::query()->find($request->integer('box'));
         $pasted = $request->string('pasted')->value();
         $reading = Intake::standard()->read('auto', $pasted);
         $noted = $box === null ? 0 : self::keep($box, [$reading, ...$reading->also]);

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Addresses;
+
+use App\Models\Box;
+use App\Models\Network;
+use Burrow\Net\Ipv4;
+use Burrow\Net\Prefix;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\Request;
+
+/**
+ * The networks of the house: the one that it began with, whose row also holds what is so of the whole house, and
+ * further ones. A box belongs to the network that its address lies in.
+ */
+final class Networks
+{
+    /** More than a house has. */
+    public const MOST = 16;
+
+    private function __construct()
+    {
+    }
+
+    /** @return Collection<int, Network> the home network first */
+    public static function all(): Collection
+    {
+        return Network::query()->orderBy('id')->limit(self::MOST)->get();
+    }
+
+    /** The network that a page is asked about; the home network where nothing was said. */
+    public static function asked(Request $request): Network
+    {
+        $id = $request->integer('network');
+
+        return $id === 0 ? Network::home() : Network::query()->findOrFail($id);
+    }
+
+    /** @return array<string, int> what leads back to a network's page: nothing for the home network */
+    public static function shown(Network $network): array
+    {
+        return $network->id === Network::home()->id ? [] : ['network' => $network->id];
+    }
+
+    /** Where an address lies: in the own network if that covers it, else in the narrowest that does. */
+    public static function covering(Ipv4 $address, ?Network $own): ?Network
+    {
+        $covers = fn (Network $one): bool => Prefix::tryParse($one->prefix)?->contains($address) === true;
+        if ($own !== null && $covers($own)) {
+            return $own;
+        }
+
+        return self::all()
+            ->filter($covers)
+            ->sortByDesc(fn (Network $one): int => Prefix::parse($one->prefix)->length)
+            ->first();
+    }
+
+    /** The network whose books a typed address is looked up in: where it lies, else the box's own. */
+    public static function of(Box $box, string $address): Network
+    {
+        $typed = Ipv4::tryParse($address);
+
+        return ($typed === null ? null : self::covering($typed, $box->network)) ?? $box->network;
+    }
+
+    /** After a network came, changed or went: every box is put to the one that covers its address. */
+    public static function settle(): void
+    {
+        foreach (Box::query()->whereNotNull('address')->with('network')->orderBy('id')->lazy() as $box) {
+            $address = $box->ipv4();
+            $lies = $address === null ? null : self::covering($address, $box->network);
+            if ($lies !== null && $lies->id !== $box->network_id) {
+                $box->update(['network_id' => $lies->id]);
+            }
+        }
+    }
+}
