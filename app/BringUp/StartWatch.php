@@ -10,6 +10,7 @@ use App\Models\Run;
 use App\Models\RunStep;
 use App\Models\Service;
 use App\Probe\PageProbe;
+use App\Probe\PingProbe;
 use App\Probe\Target;
 use App\Probe\TcpProbe;
 use Burrow\BringUp\StartStage;
@@ -34,6 +35,7 @@ final readonly class StartWatch
     public function __construct(
         private Playbooks $playbooks,
         private TcpProbe $tcp,
+        private PingProbe $pings,
         private PageProbe $pages,
         private Intake $intake,
         private BenchClient $bench,
@@ -82,6 +84,10 @@ final readonly class StartWatch
             $door === DoorState::Silent && ($stages[StartStage::Away->value] = $since);
         } else {
             $stages += $leased === null ? [] : [StartStage::Address->value => $since];
+            $stages +=
+                isset($stages[StartStage::Ping->value]) || ! $this->echoes($run, $address)
+                    ? []
+                    : [StartStage::Ping->value => $since];
             $stages += $door === DoorState::Open ? [StartStage::Login->value => $since] : [];
             $stages += $this->page($run, $address, $since);
         }
@@ -101,7 +107,9 @@ final readonly class StartWatch
         if (! $run->box->on_bench) {
             return null;
         }
-        foreach ($this->intake->read('leases', $this->bench->text('leases', 'text'))->all(Lease::class) as $lease) {
+        foreach (
+            $this->intake->read('leases', $this->bench->text('leases', 'text'))->all(Lease::class) as $lease
+        ) {
             if (strtolower((string) $lease->name) === $run->box->name) {
                 return Ipv4::tryParse($lease->address);
             }
@@ -141,10 +149,25 @@ final readonly class StartWatch
         if ($this->door($run, $address, $service->port) !== DoorState::Open) {
             return [];
         }
-        $seen = $this->pages->ask(Target::of($run->box, $address, $service->port), '/', $service->port === 443);
+        $seen = $this->pages->ask(
+            Target::of($run->box, $address, $service->port),
+            '/',
+            $service->port === 443,
+        );
 
         return [StartStage::Page->value => $since] +
             ($seen?->isReady() === true ? [StartStage::Ready->value => $since] : []);
+    }
+
+    /** Where nobody may ask for an echo, none was heard. */
+    private function echoes(Run $run, ?Ipv4 $address): bool
+    {
+        try {
+            return $address !== null &&
+                ($this->pings->askAll([Target::of($run->box, $address, self::LOGIN)])[0] ?? false);
+        } catch (InvalidArgumentException) {
+            return false;
+        }
     }
 
     private function door(Run $run, Ipv4 $address, int $port): DoorState

@@ -109,6 +109,7 @@ final class Fields
         'new_name' => 63,
         'board' => 40,
         'job' => 40,
+        'names_in' => 2,
         'router_clients' => 160,
         'router_reservations' => 160,
         'router_forwards' => 160,

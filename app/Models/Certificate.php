@@ -42,6 +42,7 @@ class Certificate extends Model
                 ...$changed ? ['changed_at' => now(), 'before_ended_at' => $kept->ends_at] : [],
             ],
         );
+        Identity::note($service->box_id, Identity::CERTIFICATE, "{$service->port} {$shown->sha256}");
         if ($changed) {
             JournalEntry::write(
                 $service->box,

@@ -9,11 +9,14 @@ use Burrow\Net\SshPublicKey;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
-/** What a box was known by, from when to when: an address, a hardware address, a host key. */
+/** What a box was known by, from when to when: an address, a hardware address, a host key, a page's certificate. */
 class Identity extends Model
 {
     /** Column of a box => kind. */
     public const KINDS = ['address' => 'address', 'mac' => 'mac', 'host_key' => 'host-key'];
+
+    /** What no column of a box holds: "443 sha256…" of each page that speaks TLS. */
+    public const CERTIFICATE = 'certificate';
 
     protected $guarded = [];
 
@@ -33,6 +36,13 @@ class Identity extends Model
             ->update(['whole' => "{$key->type} {$key->base64}", 'last_seen' => now()]);
     }
 
+    /** It was known by this just now. */
+    public static function note(int $box, string $kind, string $value): void
+    {
+        $known = self::query()->firstOrNew(['box_id' => $box, 'kind' => $kind, 'value' => $value]);
+        $known->fill(['first_seen' => $known->first_seen ?? now(), 'last_seen' => now()])->save();
+    }
+
     /** What of a box was recorded just now is kept, beside what it was before; a change of board or card is said. */
     public static function keep(Box $box): void
     {
@@ -42,9 +52,7 @@ class Identity extends Model
             if ($box->{$column} === null || ! ($isNew || $box->wasChanged($column))) {
                 continue;
             }
-            $value = mb_substr((string) $box->{$column}, 0, 200);
-            $known = self::query()->firstOrNew(['box_id' => $box->id, 'kind' => $kind, 'value' => $value]);
-            $known->fill(['first_seen' => $known->first_seen ?? now(), 'last_seen' => now()])->save();
+            self::note($box->id, $kind, mb_substr((string) $box->{$column}, 0, 200));
         }
         $change = Change::of(
             is_string($before['mac'] ?? null) ? $before['mac'] : $box->mac,

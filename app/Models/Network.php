@@ -29,6 +29,7 @@ class Network extends Model
 
     protected $casts = [
         'router_page' => 'array',
+        'client_columns' => 'array',
         'tunnel' => NamedTexts::class,
         'list_before' => 'array',
         'list_now' => 'array',

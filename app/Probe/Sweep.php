@@ -12,7 +12,8 @@ use InvalidArgumentException;
 
 /**
  * Who is there in a part of the household's own network, by TCP connections that are tried all at once: a port that is
- * open or refused is somebody's; silence is nobody's, or a wall's.
+ * open or refused is somebody's. Silence is nobody's, or a wall's; so those that were silent are asked for an echo,
+ * where this machine may do that.
  */
 final readonly class Sweep
 {
@@ -28,7 +29,7 @@ final readonly class Sweep
     /** Asked of those that are there. */
     private const THEN = [53, 443, 445, 8081];
 
-    public function __construct(private TcpProbe $tcp)
+    public function __construct(private TcpProbe $tcp, private PingProbe $pings)
     {
     }
 
@@ -47,20 +48,33 @@ final readonly class Sweep
             }
         }
         $met = $this->ask($network, $addresses, self::FIRST, $onBench);
+        $silent = array_filter($addresses, fn (Ipv4 $one): bool => ! isset($met[(string) $one]));
+        foreach (
+            array_keys(
+                $this->pings->askAll($this->targets($network, $silent, [self::FIRST[0]], $onBench)),
+                true,
+                true,
+            ) as $key
+        ) {
+            $met[explode(' ', $key)[0]] = [];
+        }
         $there = array_values(array_filter($addresses, fn (Ipv4 $one): bool => isset($met[(string) $one])));
         foreach ($this->ask($network, $there, self::THEN, $onBench) as $address => $open) {
             $met[$address] = [...$met[$address], ...$open];
         }
 
-        return array_map(fn (Ipv4 $one): Seen => new Seen(null, (string) $one, null, $met[(string) $one]), $there);
+        return array_map(
+            fn (Ipv4 $one): Seen => new Seen(null, (string) $one, null, $met[(string) $one]),
+            $there,
+        );
     }
 
     /**
-     * @param  list<Ipv4>  $addresses
+     * @param  array<Ipv4>  $addresses
      * @param  list<int>  $ports
-     * @return array<string, list<int>> open ports of those that answered at all
+     * @return array<string, Target> by address and port
      */
-    private function ask(Network $network, array $addresses, array $ports, bool $onBench): array
+    private function targets(Network $network, array $addresses, array $ports, bool $onBench): array
     {
         $targets = [];
         foreach ($addresses as $address) {
@@ -73,8 +87,21 @@ final readonly class Sweep
                 }
             }
         }
+
+        return $targets;
+    }
+
+    /**
+     * @param  list<Ipv4>  $addresses
+     * @param  list<int>  $ports
+     * @return array<string, list<int>> open ports of those that answered at all
+     */
+    private function ask(Network $network, array $addresses, array $ports, bool $onBench): array
+    {
         $met = [];
-        foreach ($this->tcp->askAll($targets) as $key => $state) {
+        foreach (
+            $this->tcp->askAll($this->targets($network, $addresses, $ports, $onBench)) as $key => $state
+        ) {
             [$address, $port] = explode(' ', $key);
             if ($state !== DoorState::Silent) {
                 $met[$address] ??= [];

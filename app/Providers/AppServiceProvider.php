@@ -13,6 +13,7 @@ use App\Household\RecordStamp;
 use App\Probe\GreetingProbe;
 use App\Probe\NameProbe;
 use App\Probe\PageProbe;
+use App\Probe\PingProbe;
 use App\Probe\ReverseNames;
 use App\Probe\TcpProbe;
 use App\Probe\UdpProbe;
@@ -53,6 +54,10 @@ class AppServiceProvider extends ServiceProvider
             TcpProbe::class,
             fn (): TcpProbe => new TcpProbe(config()->float('burrow.probe_timeout')),
         );
+        $this->app->bind(
+            PingProbe::class,
+            fn (): PingProbe => new PingProbe(config()->float('burrow.probe_timeout')),
+        );
         foreach (
             [NameProbe::class, PageProbe::class, GreetingProbe::class, ReverseNames::class, UdpProbe::class] as $probe
         ) {
@@ -77,7 +82,9 @@ class AppServiceProvider extends ServiceProvider
         // before, and never ask to send anything again. Without htmx the form is posted as any other.
         Blade::directive(
             'inPlace',
-            fn (string $to): string => "hx-post=\"<?php echo e({$to}); ?>\" hx-target=\"#main\" hx-select=\"#main\" ".
+            fn (
+                string $to,
+            ): string => "hx-post=\"<?php echo e({$to}); ?>\" hx-target=\"#main\" hx-select=\"#main\" ".
                 'hx-swap="outerHTML show:window:top" data-in-place',
         );
         Blade::directive('ago', fn (string $at): string => "<?php echo \\App\\View\\Plain::ago({$at}); ?>");

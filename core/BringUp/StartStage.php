@@ -13,6 +13,9 @@ enum StartStage: string
     /** The router has given it an address. */
     case Address = 'address';
 
+    /** It sends an echo back; only where this machine may ask for one. */
+    case Ping = 'ping';
+
     /** Remote login answers. */
     case Login = 'login';
 
@@ -27,6 +30,7 @@ enum StartStage: string
         return match ($this) {
             self::Away => 'went down',
             self::Address => 'has its address',
+            self::Ping => 'answers a ping',
             self::Login => 'remote login answers',
             self::Page => 'its port answers',
             self::Ready => 'its page is ready',

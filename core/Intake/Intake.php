@@ -13,6 +13,7 @@ use Burrow\Intake\Disks\UuidReader;
 use Burrow\Intake\Firewall\FirewallReader;
 use Burrow\Intake\Keys\HostKeyReader;
 use Burrow\Intake\Leases\LeaseReader;
+use Burrow\Intake\Leases\TableColumns;
 use Burrow\Intake\Listening\ListeningReader;
 use Burrow\Intake\Lookup\LookupReader;
 use Burrow\Intake\Names\ListReader;
@@ -63,13 +64,14 @@ final readonly class Intake
         $this->readers = $byKind;
     }
 
-    public static function standard(): self
+    /** @param  ?TableColumns  $columns  of this household's router's table, where they are known */
+    public static function standard(?TableColumns $columns = null): self
     {
         return new self(
             new QueryLogReader(),
             new ListReader(),
             new NeighbourReader(),
-            new LeaseReader(),
+            new LeaseReader($columns),
             new LsblkReader(),
             new DisksReader(),
             new HostKeyReader(),

@@ -14,6 +14,7 @@ use App\Models\Service;
 use App\Models\User;
 use App\Plan\Choices;
 use App\Plan\Household;
+use App\Probe\PingProbe;
 use App\Probe\Sweep;
 use App\Probe\TcpProbe;
 use Burrow\Addresses\Described\DescribedNetwork;
@@ -61,7 +62,17 @@ final class SpeedCommand extends Command
 
     private const ON_BAND = 5000;
 
-    private const LISTS = ['/blank', '/', '/boxes', '/addresses', '/ports', '/reach', '/stores', '/upkeep', '/journal'];
+    private const LISTS = [
+        '/blank',
+        '/',
+        '/boxes',
+        '/addresses',
+        '/ports',
+        '/reach',
+        '/stores',
+        '/upkeep',
+        '/journal',
+    ];
 
     /** The order in which people look: cable, supply, card, settings, address, login, service, and the rest. */
     private const FIXED = [
@@ -226,7 +237,12 @@ final class SpeedCommand extends Command
         $blank = $this->middle($times['blank page']);
         foreach ($times as $name => $all) {
             $this->line(
-                sprintf('%-34s %6.1f ms  %4.1f × blank', $name, $this->middle($all), $this->middle($all) / $blank),
+                sprintf(
+                    '%-34s %6.1f ms  %4.1f × blank',
+                    $name,
+                    $this->middle($all),
+                    $this->middle($all) / $blank,
+                ),
             );
         }
 
@@ -384,7 +400,7 @@ final class SpeedCommand extends Command
                 $this->median(fn () => AddressBand::of($network, $standing), 9),
             ),
         );
-        $sweep = new Sweep(new TcpProbe(1));
+        $sweep = new Sweep(new TcpProbe(1), new PingProbe(1));
         $this->line(
             sprintf(
                 '%-34s %6.1f ms',

@@ -13,8 +13,13 @@ use Burrow\Judgement\Findings;
 use Burrow\Net\Ipv4;
 
 /** Lease lists in the forms that home routers and servers keep them, and tables copied from their pages. */
-final class LeaseReader implements Reader
+final readonly class LeaseReader implements Reader
 {
+    /** @param  ?TableColumns  $columns  which column of a router's table holds the names, where that is known */
+    public function __construct(private ?TableColumns $columns = null)
+    {
+    }
+
     public function kind(): string
     {
         return 'leases';
@@ -36,13 +41,7 @@ final class LeaseReader implements Reader
     public function read(string $text): Reading
     {
         $unread = new UnreadLines($this->kind());
-        $leases = [];
-        foreach ([new CsvLeases(), new BlockLeases(), new LineLeases(), new TableLeases()] as $form) {
-            if ($form->fits($text)) {
-                $leases = $form->read($text, $unread);
-                break;
-            }
-        }
+        $leases = (self::fileOf($text) ?? new TableLeases($this->columns))->read($text, $unread);
         $findings = $unread->findings();
         if ($leases === []) {
             $findings = $findings->and([IntakeFindings::noLeases()]);
@@ -55,6 +54,23 @@ final class LeaseReader implements Reader
             [],
             $unread->count(),
         );
+    }
+
+    /** Whether a text is a table of clients, and no file whose form says what stands where. */
+    public static function isTable(string $text): bool
+    {
+        return self::fileOf($text) === null;
+    }
+
+    private static function fileOf(string $text): ?LeaseForm
+    {
+        foreach ([new CsvLeases(), new BlockLeases(), new LineLeases()] as $form) {
+            if ($form->fits($text)) {
+                return $form;
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -25,13 +25,18 @@
                 <p class="hint" id="pasted-says">The router's table of clients, a lease file, <code>ip neigh</code>, <code>arp -a</code>, a scan, the last lines of a board's screen. What it is,
                     is told by its looks; a line with a hardware address and an address is enough.</p>
             </div>
+            <div class="field-set">
+                <label for="names_in">Names stand in column</label>
+                <input class="in code" id="names_in" name="names_in" inputmode="numeric" @longest('names_in') aria-describedby="names-say">
+                <p class="hint" id="names-say">Of a router’s table, counted from 1; empty where it is to be recognised. It is remembered for tables that look the same.{{ $columns === null ? '' : ' Last time: ' . $columns->words() . '.' }}</p>
+            </div>
             <div class="row"><button class="act">Read it</button></div>
         </form>
         <div class="stack">
             <form class="sheet" method="post" action="{{ route('addresses.sweep') }}">
                 @csrf
                 <h2>Ask the network</h2>
-                <p>Two ports of every address of {{ $network->prefix }} are tried; whoever opens or refuses is there. Hardware addresses are not told by that.</p>
+                <p>Two ports of every address of {{ $network->prefix }} are tried; whoever opens or refuses is there, and whoever sends an echo back where this machine may ask for one. Hardware addresses come from this machine’s own list of neighbours.</p>
                 <input type="hidden" name="box" value="{{ $wanted?->id }}">
                 <input type="hidden" name="network" value="{{ $network->id }}">
                 <div class="row">

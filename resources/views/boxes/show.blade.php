@@ -156,6 +156,7 @@
                 </section>
             @endif
             @if ($box->identities->count() > 1)
+                @php($known = [$box->address, $box->mac, $box->host_key, ...$shown])
                 <section class="sheet scroll">
                     <h2>Known by</h2>
                     <x-list :heads="['What', 'Since', 'Until']">
@@ -163,7 +164,7 @@
                             <tr>
                                 <td><span class="soft">{{ str_replace('-', ' ', $one->kind === 'mac' ? 'hardware address' : $one->kind) }}</span><br><span class="mono break">{{ $one->value }}</span></td>
                                 <td class="whole">@ago($one->first_seen)</td>
-                                <td class="whole">{{ in_array($one->value, [$box->address, $box->mac, $box->host_key], true) ? 'now' : '' }}@if (!in_array($one->value, [$box->address, $box->mac, $box->host_key], true))@ago($one->last_seen)@endif</td>
+                                <td class="whole">{{ in_array($one->value, $known, true) ? 'now' : '' }}@if (!in_array($one->value, $known, true))@ago($one->last_seen)@endif</td>
                             </tr>
                         @endforeach
                     </x-list>

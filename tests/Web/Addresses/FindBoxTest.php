@@ -9,9 +9,12 @@ use App\Models\Identity;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Sighting;
+use App\Probe\PingProbe;
+use App\Probe\Target;
 use Burrow\BringUp\Step\Learned;
 use Burrow\BringUp\Step\Outcome;
 use Burrow\Household\Stage;
+use Burrow\Net\Ipv4;
 use Burrow\Net\SshPublicKey;
 use Tests\Bench\BenchProcess;
 
@@ -95,7 +98,9 @@ test('what stands here already is taken in as a box, with what nobody knows left
         ->toBe(['lark', '172.22.8.131', Stage::Unfinished, 'media-library'])
         ->and($box->pinned_at)
         ->toBeNull();
-    foreach (["/boxes/{$box->id}", '/', '/boxes', '/ports', '/upkeep', '/addresses', '/addresses/find'] as $page) {
+    foreach (
+        ["/boxes/{$box->id}", '/', '/boxes', '/ports', '/upkeep', '/addresses', '/addresses/find'] as $page
+    ) {
         $this->get($page)->assertOk();
     }
     $this->get('/addresses/find')->assertSee('it is lark');
@@ -149,9 +154,13 @@ test('what a box was known by is kept, and a change of card or board is said', f
         'host_key' => 'SHA256:one',
     ]);
     $box->update(['host_key' => 'SHA256:two']);
-    expect(JournalEntry::query()->latest('id')->firstOrFail()->text)->toContain('another card in the same board');
+    expect(JournalEntry::query()->latest('id')->firstOrFail()->text)->toContain(
+        'another card in the same board',
+    );
     $box->update(['mac' => '02:4b:1e:90:00:08']);
-    expect(JournalEntry::query()->latest('id')->firstOrFail()->text)->toContain('the same card in another board');
+    expect(JournalEntry::query()->latest('id')->firstOrFail()->text)->toContain(
+        'the same card in another board',
+    );
     $box->update(['address' => '172.22.8.17']);
     expect(Identity::query()->where('box_id', $box->id)->orderBy('id')->pluck('value')->all())->toBe([
         '172.22.8.16',
@@ -169,7 +178,12 @@ test('what a box was known by is kept, and a change of card or board is said', f
 });
 
 test('the files are those that the terminal writes', function (): void {
-    newBox(['name' => 'wren', 'address' => '172.22.8.16', 'mac' => '02:4b:1e:90:00:07', 'pinned_at' => now()]);
+    newBox([
+        'name' => 'wren',
+        'address' => '172.22.8.16',
+        'mac' => '02:4b:1e:90:00:07',
+        'pinned_at' => now(),
+    ]);
     $this->asKeeper()
         ->get('/addresses/files/dnsmasq-hosts')
         ->assertOk()
@@ -298,7 +312,9 @@ test('a box whose board nobody looked at stands on every page', function (): voi
     }
 });
 
-test('a guest sees neither who else is in the network nor the address outside', function (bool $keeper): void {
+test('a guest sees neither who else is in the network nor the address outside', function (
+    bool $keeper,
+): void {
     Network::home()->update(['wan' => '100.71.2.3']);
     $page = ($keeper ? $this->asKeeper() : $this->asGuest())->get('/addresses')->assertOk();
     foreach (['100.71.2.3', 'the reading room desk', 'Keys a desk computer remembers'] as $text) {
@@ -315,7 +331,11 @@ test('a key that was met in a run is kept whole, and known_hosts lines are made 
         'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIMWH4EN1JEiFILUR1VHuV/TmlHwRyjSYbpDbRKSfA/hX',
     );
     $step = $run->steps()->orderBy('position')->firstOrFail();
-    app(RunDesk::class)->settle($step, $step->version, Outcome::over('kept', learned: new Learned(hostKey: $key)));
+    app(RunDesk::class)->settle(
+        $step,
+        $step->version,
+        Outcome::over('kept', learned: new Learned(hostKey: $key)),
+    );
     $box = $run->box->refresh();
     expect($box->host_key)->toBe($key->fingerprint());
     $this->asKeeper()
@@ -328,5 +348,48 @@ test('a key that was met in a run is kept whole, and known_hosts lines are made 
 
 test('who made a machine is told where the list knows it', function (): void {
     $makers = (new Makers())->of(['00:22:72:00:00:01', '02:4b:1e:90:00:01']);
-    expect(array_keys($makers))->toBe(['00:22:72'])->and($makers['00:22:72'])->not->toBe('');
+    expect(array_keys($makers))
+        ->toBe(['00:22:72'])
+        ->and($makers['00:22:72'])
+        ->not->toBe('');
 });
+
+test(
+    'boards on the bench are not asked for echoes, since loopback echoes in the name of everybody',
+    function (): void {
+        $target = Target::in(Network::home(), Ipv4::parse('172.22.8.10'), 22, true);
+        expect((new PingProbe(0.1))->askAll([$target]))->toBe([]);
+    },
+);
+
+test(
+    'where names stand in the router’s table is recognised, may be told, and is remembered',
+    function (): void {
+        $table =
+            "Place\tDevice\tMAC\tIP\tNote\nshelf\tsieve\t02:4b:1e:77:00:0a\t172.22.8.10\tfilter\n".
+            "desk\t\t02:4b:1e:77:00:0b\t172.22.8.11\tlarder of seeds\n";
+        $name = fn (string $address): ?string => Sighting::query()->where('address', $address)->sole()->name;
+        $this->asKeeper()->post('/addresses/read', ['pasted' => $table]);
+        expect($name('172.22.8.10'))->toBe('sieve');
+        $this->get('/addresses/find')->assertSee('Last time: column 2, “device”.');
+
+        // This household calls its machines by the note.
+        $this->post('/addresses/read', ['pasted' => $table, 'names_in' => '5']);
+        expect($name('172.22.8.10'))->toBe('filter')->and($name('172.22.8.11'))->toBe('larder of seeds');
+        $this->get('/addresses/find')->assertSee('Last time: column 5, “note”.');
+
+        // The next time nobody has to say it again; a table of another look is recognised anew.
+        $this->post('/addresses/read', ['pasted' => str_replace('filter', 'filter two', $table)]);
+        expect($name('172.22.8.10'))->toBe('filter two');
+        $this->post('/addresses/read', ['pasted' => "172.22.8.10;02:4b:1e:77:00:0a;sieve\n"]);
+        expect($name('172.22.8.10'))->toBe('sieve');
+
+        // A file that says itself what stands where changes nothing of that.
+        $kept = Network::home()->client_columns;
+        $this->post('/addresses/read', ['pasted' => LIST_AFTER, 'names_in' => '2']);
+        expect(Network::home()->client_columns)
+            ->toBe($kept)
+            ->and($name('172.22.8.10'))
+            ->toBe('sieve');
+    },
+);

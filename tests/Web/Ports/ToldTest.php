@@ -85,11 +85,17 @@ function certificateOf(string $subject, int $days): ShownCertificate
 test('another certificate in place of one that was good for long is noted and told', function (): void {
     $service = Service::query()->where('purpose', 'file share')->firstOrFail();
     Certificate::keep($service, certificateOf('larder', 300));
-    Certificate::keep($service, certificateOf('larder', 300));
+    $now = certificateOf('larder', 300);
+    Certificate::keep($service, $now);
     expect(JournalEntry::query()->where('kind', 'certificate')->pluck('text')->all())->toBe([
         'file share at 445 shows another certificate.',
     ]);
-    $this->asKeeper()->get('/ports')->assertSee('shows another certificate since');
+    // Both stand in what the box was known by, and its page tells which one is shown now.
+    $known = $service->box->identities()->where('kind', 'certificate')->get();
+    expect($known)->toHaveCount(2)
+        ->and($known->last()->value)->toMatch('/^445 [0-9a-f]{64}$/');
+    $this->asKeeper()->get("/boxes/{$service->box_id}")->assertSee("445 {$now->sha256}");
+    $this->get('/ports')->assertSee('shows another certificate since');
     $this->get('/reach')->assertSee('Certificates that pages show')->assertSee('itself');
     $this->asGuest()->get('/reach')->assertDontSee('Certificates that pages show');
 });

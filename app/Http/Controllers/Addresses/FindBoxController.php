@@ -14,11 +14,16 @@ use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Sighting;
+use App\Probe\OwnNeighbours;
 use App\Probe\ReverseNames;
 use App\Probe\Sweep;
 use Burrow\Addresses\Find\Seen;
 use Burrow\Household\Stage;
 use Burrow\Intake\Intake;
+use Burrow\Intake\Leases\LeaseReader;
+use Burrow\Intake\Leases\TableColumns;
+use Burrow\Intake\Leases\TableLeases;
+use Burrow\Intake\Paste;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Net\Ipv4;
@@ -32,6 +37,9 @@ final class FindBoxController
     /** Rows of a list that the page shows. */
     private const SHOWN = 200;
 
+    /** Bytes in which a table shows its looks. */
+    private const TABLE = 65_536;
+
     /** Kinds of pastes that list machines. */
     private const KINDS = ['leases', 'neighbours', 'own-address'];
 
@@ -42,6 +50,7 @@ final class FindBoxController
         private readonly Finder $finder,
         private readonly Sweep $sweep,
         private readonly ReverseNames $names,
+        private readonly OwnNeighbours $neighbours,
     ) {
     }
 
@@ -67,6 +76,7 @@ final class FindBoxController
                 ->limit(50)
                 ->get(['id', 'name']),
             'findings' => $this->said(),
+            'columns' => TableColumns::kept($network->client_columns),
             'pasted' => is_string(old('pasted')) ? old('pasted') : '',
             'boards' => [self::NO_BOARD => 'board not known yet'] +
                 array_map(fn ($board): string => $board->label, $catalogue->shelf()->boards),
@@ -87,10 +97,12 @@ final class FindBoxController
     }
 
     /** A list that somebody pasted: whichever kind it is, the machines in it were seen just now. */
-    public function read(Request $request, Intake $intake): RedirectResponse
+    public function read(Request $request): RedirectResponse
     {
         $pasted = $request->string('pasted')->value();
-        $reading = $intake->read(Intake::AUTO, $pasted);
+        $network = Networks::asked($request);
+        $columns = self::columns($network, $pasted, $request->integer('names_in'));
+        $reading = Intake::standard($columns)->read(Intake::AUTO, $pasted);
         $readings = array_values(
             array_filter(
                 [$reading, ...$reading->also],
@@ -105,7 +117,10 @@ final class FindBoxController
                 ->with('told', 'No machine stands in this text.')
                 ->with('findings', self::kept($reading->findings->list));
         }
-        $this->finder->note(Networks::asked($request), $seen);
+        $this->finder->note($network, $seen);
+        if ($columns !== null && array_filter($readings, fn ($one): bool => $one->kind === 'leases') !== []) {
+            $network->update(['client_columns' => $columns->jsonSerialize()]);
+        }
 
         return $back
             ->with(
@@ -223,6 +238,21 @@ final class FindBoxController
         return redirect()->route('box', $box)->with('told', 'Taken in. What is not known yet stands open.');
     }
 
+    /** Where names stand in a table of the router's clients: as it was told, as it was the last time, as it looks. */
+    private static function columns(Network $network, string $pasted, int $told): ?TableColumns
+    {
+        $text = Paste::clean(mb_scrub(substr($pasted, 0, self::TABLE)));
+        if (! LeaseReader::isTable($text)) {
+            return null;
+        }
+        $looks = TableLeases::columns($text, $told > 0 ? $told - 1 : null);
+        $known = TableColumns::kept($network->client_columns);
+
+        return $told <= 0 && $looks !== null && $known?->fits($looks->count, $looks->heads) === true
+            ? $known
+            : $looks;
+    }
+
     /** The page of the same network, and of the box that is looked for. */
     private function back(Request $request): RedirectResponse
     {
@@ -255,7 +285,8 @@ final class FindBoxController
     }
 
     /**
-     * TCP tells no hardware addresses; where a list of before or the bench's router has them, they are put to it.
+     * Answers tell no hardware addresses; where this machine's own list of neighbours, a list of before or the bench's
+     * router has them, they are put to it.
      *
      * @param  array<mixed>  $found
      * @return list<Seen>
@@ -265,6 +296,9 @@ final class FindBoxController
         $known = [];
         foreach (Sighting::query()->where('network_id', $network->id)->whereNotNull('mac')->get() as $one) {
             $known[$one->address] = [$one->mac, $one->name];
+        }
+        foreach ($onBench ? [] : $this->neighbours->macs() as $address => $mac) {
+            $known[$address] = [$mac, ($known[$address][0] ?? null) === $mac ? $known[$address][1] : null];
         }
         if ($onBench) {
             try {

@@ -12,6 +12,7 @@ use App\Catalogue\Playbooks;
 use App\Household\Kept;
 use App\Models\Box;
 use App\Models\BoxJob;
+use App\Models\Certificate;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use App\Models\Opening;
@@ -104,6 +105,15 @@ final class BoxController
             'proposed' => $box->stage->stands() ? Books::addresses($box->network)->propose() : null,
             // Its playbooks are read only for whoever wants to choose a step.
             'steps' => $box->isInService() && $request->boolean('again') ? $this->stepsOf($box) : [],
+            'shown' => Certificate::query()
+                ->whereIn('service_id', $box->services->modelKeys())
+                ->get()
+                ->map(
+                    fn (Certificate $one): string => "{$box->services->find(
+                        $one->service_id,
+                    )?->port} {$one->sha256}",
+                )
+                ->all(),
             'labels' => array_map(fn (Job $one): string => $one->label, $this->catalogue->shelf()->jobs),
             'decisions' => $box->decisions()->get(),
             'entries' => $box
