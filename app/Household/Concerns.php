@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Household;
 
+use Burrow\Addresses\NetworksConcern;
 use Burrow\Addresses\OutsideNetwork;
 use Burrow\BringUp\Unfinished;
 use Burrow\Filter\FilterConcern;
@@ -38,6 +39,7 @@ final class Concerns
         return [
             new Watch(),
             new OutsideNetwork(),
+            new NetworksConcern(),
             new Shut(),
             new Unfinished(),
             new PortTable(),

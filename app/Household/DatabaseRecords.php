@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Household;
 
+use App\Addresses\Networks;
 use App\Household\Rows\BoxRows;
 use App\Household\Rows\HourRows;
 use App\Household\Rows\Moments;
@@ -14,9 +15,11 @@ use App\Household\Rows\StoreRows;
 use App\Household\Rows\ToldRows;
 use App\Models\Network;
 use Burrow\Catalogue\Shelf;
+use Burrow\Household\HouseNetwork;
 use Burrow\Household\OutsideName;
 use Burrow\Household\Records;
 use Burrow\Household\Resolvers;
+use Burrow\Net\Ipv4;
 use DateTimeImmutable;
 
 /** The picture of the house from the database: one query a part, rows without models, a class for each floor. */
@@ -51,6 +54,25 @@ final class DatabaseRecords implements Records
     public function boxes(): array
     {
         return $this->box->boxes();
+    }
+
+    public function networks(): array
+    {
+        return array_values(
+            Networks::all()
+                ->map(
+                    fn (Network $one): HouseNetwork => new HouseNetwork(
+                        $one->id,
+                        $one->name,
+                        $one->asLocalNetwork(),
+                        Ipv4::tryParse((string) $one->wan),
+                        (string) $one->dns,
+                        (string) $one->ipv6,
+                        (string) $one->ranges,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     public function retired(): array

@@ -6,6 +6,7 @@ namespace Burrow\Household;
 
 use Burrow\Catalogue\Job\Job;
 use Burrow\Net\Ipv4;
+use Burrow\Net\Mac;
 use DateTimeImmutable;
 
 /** A box that has a name: what the house knows of it. */
@@ -19,6 +20,8 @@ final readonly class Box
      * @param  int  $passedOver  steps of its runs that were passed over
      * @param  ?DateTimeImmutable  $updated  when its system was last brought up to date, in the network's zone
      * @param  bool  $keepsAddress  its address is written on its card, or reserved for it in the router
+     * @param  int  $networkId  of the network that it is in
+     * @param  ?Mac  $mac  of the card that it is reached by; null while nobody saw it
      * @param  string  $network  which of the house's networks it is in; empty where there is one only
      * @param  string  $fedBy  the supply, strip or switch it hangs on, in the household's words; empty when nobody said
      */
@@ -37,6 +40,8 @@ final readonly class Box
         public BoxParts $parts = new BoxParts(),
         public bool $keepsAddress = true,
         public string $network = '',
+        public int $networkId = 0,
+        public ?Mac $mac = null,
     ) {
     }
 

@@ -57,6 +57,9 @@ final class Household
 
     private ?Resolvers $resolvers = null;
 
+    /** @var list<HouseNetwork>|null */
+    private ?array $networks = null;
+
     /** @var list<FolderPair>|null */
     private ?array $folderPairs = null;
 
@@ -81,6 +84,12 @@ final class Household
     public function boxes(): array
     {
         return $this->boxes ??= $this->records->boxes();
+    }
+
+    /** @return list<HouseNetwork> the home network first */
+    public function networks(): array
+    {
+        return $this->networks ??= $this->records->networks();
     }
 
     /** @return list<Box> those that stand in the house and are watched */

@@ -12,6 +12,9 @@ interface Records
     /** @return list<Box> those that have a name, in the order of the record */
     public function boxes(): array;
 
+    /** @return list<HouseNetwork> the home network first */
+    public function networks(): array;
+
     /** @return list<Service> */
     public function services(): array;
 

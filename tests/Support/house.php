@@ -236,6 +236,11 @@ function household(
                 );
         }
 
+        public function networks(): array
+        {
+            return $this->told['networks'] ?? [];
+        }
+
         public function retired(): array
         {
             return $this->told['retired'] ?? [];

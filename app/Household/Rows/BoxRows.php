@@ -15,8 +15,10 @@ use Burrow\Household\HeldJob;
 use Burrow\Household\RetiredBox;
 use Burrow\Household\Stage;
 use Burrow\Net\Ipv4;
+use Burrow\Net\Mac;
 use Burrow\Net\Prefix;
 use DateTimeImmutable;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -27,6 +29,9 @@ final class BoxRows extends HouseRows
 
     /** @var array<int, string> whom a box asks further for names, as it was answered, by the box's id */
     private array $upstreams = [];
+
+    /** @var Collection<int, stdClass>|null those that were taken out of service; null while boxes were not read */
+    private ?Collection $retired = null;
 
     /** @var array<string, list<string>>|null the same by the box's name; null while boxes were not read */
     private ?array $asks = null;
@@ -44,9 +49,9 @@ final class BoxRows extends HouseRows
     public function boxes(): array
     {
         $jobs = $this->jobs();
-        $rows = DB::table('boxes')
+        $all = DB::table('boxes')
             ->join('networks', 'networks.id', '=', 'boxes.network_id')
-            ->where(self::here(...))
+            ->whereNotNull('boxes.name')
             ->orderBy('boxes.id')
             ->select('boxes.*', 'networks.prefix AS prefix', 'networks.name AS network')
             ->selectSub(
@@ -58,6 +63,9 @@ final class BoxRows extends HouseRows
                 'passed_over',
             )
             ->get();
+        $stands = fn (stdClass $row): bool => $row->stage !== Stage::Retired->value;
+        $rows = $all->filter($stands);
+        $this->retired = $all->reject($stands)->take(self::MOST_RETIRED)->values();
 
         $this->asks = [];
         foreach ($rows as $row) {
@@ -86,12 +94,8 @@ final class BoxRows extends HouseRows
     /** @return list<RetiredBox> that were taken out of service and are still in the record */
     public function retired(): array
     {
-        $rows = DB::table('boxes')
-            ->where('stage', Stage::Retired->value)
-            ->orderBy('id')
-            ->limit(self::MOST_RETIRED)
-            ->get(['id', 'name', 'retired_at', 'wipe_on', 'wiped_at']);
-        $boxes = $rows->map(function (stdClass $row): ?RetiredBox {
+        $this->retired ?? $this->boxes();
+        $boxes = ($this->retired ?? new Collection())->map(function (stdClass $row): ?RetiredBox {
             $retired = $this->time($row->retired_at);
 
             return $retired === null
@@ -202,6 +206,8 @@ final class BoxRows extends HouseRows
             parts: self::parts((array) $row),
             keepsAddress: (bool) $row->fixed_address || $row->pinned_at !== null,
             network: $network,
+            networkId: (int) $row->network_id,
+            mac: Mac::tryParse((string) $row->mac),
         );
     }
 
