@@ -41,7 +41,10 @@ final class Networks
     /** @return array<string, int> what leads back to a network's page: nothing for the home network */
     public static function shown(Network $network): array
     {
-        return $network->id === Network::home()->id ? [] : ['network' => $network->id];
+        // A long page has many such links.
+        $home = once(fn (): mixed => Network::query()->min('id'));
+
+        return $network->id === $home ? [] : ['network' => $network->id];
     }
 
     /** Where an address lies: in the own network if that covers it, else in the narrowest that does. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Addresses\AddressesPage;
+use App\Addresses\HouseNetworks;
 use App\Boxes\BoxesPage;
 use App\BringUp\StepFiles;
 use App\Catalogue\Catalogue;
@@ -36,7 +38,7 @@ final class PagesAhead implements ShouldBeUnique, ShouldQueue
     /** The next round brings the next try. */
     public int $tries = 1;
 
-    public function handle(Kept $kept, Catalogue $catalogue, StepFiles $files): void
+    public function handle(Kept $kept, Catalogue $catalogue, StepFiles $files, HouseNetworks $networks): void
     {
         if (Box::query()->here()->count() < self::FROM_BOXES) {
             return;
@@ -51,6 +53,7 @@ final class PagesAhead implements ShouldBeUnique, ShouldQueue
             GroundPage::kept($ahead, $catalogue, $network, $keeps, false, 1);
             PortsPage::kept($ahead, $network, $files, '', 1, $keeps);
             ReachPage::kept($ahead, $network, $keeps);
+            AddressesPage::kept($ahead, $networks, $network, $keeps, 1);
         }
         BoxesPage::kept($ahead, 1);
         StoresPage::kept($ahead);

@@ -83,7 +83,8 @@
                         <td class="mono">{{ $one->seen->address }}</td>
                         <td>{{ $one->seen->name ?? '—' }}</td>
                         <td class="mono">{{ $one->seen->mac ?? '—' }}</td>
-                        <td>{{ $one->called !== '' ? $one->called : ($one->isNew ? 'new' : 'a stranger') }}</td>
+                        <td>{{ $one->called !== '' ? $one->called : ($one->isNew ? 'new' : 'a stranger') }}
+                            @if ($sighting !== null && $one->as !== \Burrow\Addresses\Find\SeenAs::Ours)<br><span class="soft">first seen @ago($sighting->first_seen), last @ago($sighting->last_seen)</span>@endif</td>
                         <td>
                             <ul class="reasons">
                                 @foreach ($one->reasons as $reason)

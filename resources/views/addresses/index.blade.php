@@ -1,5 +1,5 @@
 <x-page title="Addresses" place="addresses">
-    <x-slot:say><b>{{ $free ? "The next free address is {$free}." : 'No address is free.' }}</b> {{ $room->free() }} are free; the router
+    <x-slot:say><b>{{ $page->next ? "The next free address is {$page->next}." : 'No address is free.' }}</b> {{ $page->room->free() }} are free; the router
         hands out {{ $network->pool_first }} to {{ $network->pool_last }}, and boxes keep theirs outside of that.</x-slot:say>
     @if (count($networks) > 1)
         <nav class="chips below" aria-label="Networks of the house">
@@ -8,11 +8,11 @@
             @endforeach
         </nav>
     @endif
-    @foreach (array_slice($findings->list, 0, 12) as $finding)
+    @foreach (array_slice($page->findings->list, 0, 12) as $finding)
         <x-finding :finding="$finding" />
     @endforeach
-    @if (count($findings) > 12)
-        <p class="soft">And {{ count($findings) - 12 }} more of their kind.</p>
+    @if (count($page->findings) > 12)
+        <p class="soft">And {{ count($page->findings) - 12 }} more of their kind.</p>
     @endif
     <div class="sheet band">
         @include('addresses.band')
@@ -28,7 +28,7 @@
         <section class="sheet" id="gap">
             <h2>{{ $gap }}: {{ $gap->size() }} free</h2>
             @if ($waiting->isEmpty())
-                <p>Every box has its address pinned. <a href="/plan">Plan a new box</a>; it is offered {{ $free }} first.</p>
+                <p>Every box has its address pinned. <a href="/plan">Plan a new box</a>; it is offered {{ $page->next }} first.</p>
             @else
                 <p>Who is to have {{ request('free') }}? The box's naming page opens with it, and nothing is kept before you say so there.</p>
                 <p class="row">
@@ -109,7 +109,7 @@
             <p>Made from what is on record, for whichever program keeps names and addresses here.</p>
             <ul class="files">
                 @foreach (\App\Files\FileKinds::all() as $kind)
-                    @if ($kind instanceof \Burrow\Addresses\Write\NetworkWriter && ($haveKeys || !$kind instanceof \Burrow\Addresses\Write\KnownHosts))
+                    @if ($kind instanceof \Burrow\Addresses\Write\NetworkWriter && ($page->haveKeys || !$kind instanceof \Burrow\Addresses\Write\KnownHosts))
                         <li><a href="{{ route('addresses.file', $kind->kind()) }}" download>{{ $kind->kind() }}</a> <span class="soft">{{ $kind->summary() }}</span></li>
                     @endif
                 @endforeach

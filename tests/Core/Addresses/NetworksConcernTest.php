@@ -67,7 +67,8 @@ test('each network is held against its own boxes, and against the others', funct
     $home = networkOf(1, '172.22.8.0/24', '172.22.8.1', '172.22.8.100', '172.22.8.199', '100.64.3.9');
     $shed = networkOf(2, '172.22.8.0/23', '172.22.8.1', '172.22.8.2', '172.22.8.9');
     $far = networkOf(3, '172.22.40.0/24', '172.22.40.1', '172.22.40.100', '172.22.40.199');
-    $moves = dweller('sieve', job: 'dns-filter', address: Ipv4::parse('172.22.8.120'), networkId: 1, keepsAddress: false);
+    $at = Ipv4::parse('172.22.8.120');
+    $moves = dweller('sieve', job: 'dns-filter', address: $at, networkId: 1, keepsAddress: false);
     expect(concernsOf([$home, $far], [$moves]))
         ->toBe(['addresses.carrier_nat', 'addresses.filter_moves', 'addresses.past_filter'])
         ->and(concernsOf([$far], [$moves]))

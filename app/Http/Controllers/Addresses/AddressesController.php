@@ -4,17 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Addresses;
 
+use App\Addresses\AddressesPage;
 use App\Addresses\HouseNetworks;
 use App\Addresses\Networks;
 use App\Files\FileKinds;
+use App\Household\Kept;
 use App\Models\Box;
 use App\Models\Network;
 use App\View\Pages;
 use Burrow\Addresses\Described\DescribedNetwork;
-use Burrow\Addresses\Described\Host;
-use Burrow\Addresses\Described\Room;
-use Burrow\Addresses\Draw\AddressBand;
-use Burrow\Addresses\NetworkRules;
 use Burrow\Addresses\PoolChange;
 use Burrow\Addresses\PrefixCut;
 use Burrow\Addresses\Write\NetworkWriter;
@@ -31,60 +29,27 @@ final class AddressesController
     {
     }
 
-    public function index(Request $request): View
+    public function index(Request $request, Kept $kept): View
     {
         $network = Networks::asked($request);
         $keeper = $request->user()?->isKeeper() === true;
-        $all = Networks::all();
-        $described = $this->networks->described($network, $keeper);
-        $room = Room::of($described);
+        $page = AddressesPage::kept($kept, $this->networks, $network, $keeper, Pages::at());
         $free = Ipv4::tryParse($request->string('free')->value());
         $gap = array_values(
-            array_filter($room->gaps, fn (AddressRange $one): bool => $free !== null && $one->contains($free)),
+            array_filter(
+                $page->room->gaps,
+                fn (AddressRange $one): bool => $free !== null && $one->contains($free),
+            ),
         );
 
-        $first = Ipv4::tryParse($request->string('what_if_first')->trim()->value());
-        $last = Ipv4::tryParse($request->string('what_if_last')->trim()->value());
-        $range =
-            $first === null || $last === null || $last->number < $first->number
-                ? null
-                : AddressRange::between($first, $last);
-
         return view('addresses.index', [
-            'whatIf' => [
-                'first' => $request->string('what_if_first', $network->pool_first)->value(),
-                'last' => $request->string('what_if_last', $network->pool_last)->value(),
-                'asked' => $request->hasAny(['what_if_first', 'what_if_last']),
-            ],
-            'cut' => $request->hasAny(['cut_prefix', 'cut_length'])
-                ? PrefixCut::of(
-                    $request->string('cut_prefix')->value(),
-                    $request->string('cut_length')->value(),
-                    $keeper ? self::held($described) : [],
-                )
-                : null,
-            'cutTyped' => [
-                'prefix' => $request->string('cut_prefix', $network->prefix)->value(),
-                'length' => $request->string('cut_length')->value(),
-            ],
-            'change' => $range === null ? null : PoolChange::of($described, $range),
+            ...$this->asked($request, $network, $keeper),
             'network' => $network,
-            'described' => $described,
-            'boxes' => Pages::of($this->networks->boxes($network)),
-            'room' => $room,
-            'free' => $room->next($room->firstOffered($described)),
-            'findings' => NetworkRules::against([
-                $described,
-                ...$all
-                    ->where('id', '!=', $network->id)
-                    ->map(fn (Network $one): DescribedNetwork => $this->networks->described($one, $keeper))
-                    ->values()
-                    ->all(),
-            ]),
-            'networks' => $all,
-            'band' => AddressBand::of($described, $this->networks->standing($network, $keeper), $room),
+            'networks' => Networks::all(),
+            'page' => $page,
+            'boxes' => Pages::shown($page->boxes, $page->of),
+            'band' => $page->band,
             'keeper' => $keeper,
-            'haveKeys' => array_filter($described->hosts, fn (Host $host): bool => $host->keys !== []) !== [],
             'gap' => $gap[0] ?? null,
             'waiting' => $gap === []
                     ? []
@@ -96,6 +61,42 @@ final class AddressesController
                         ->limit(50)
                         ->get(),
         ]);
+    }
+
+    /** @return array<string, mixed> what was asked of the page: another pool, prefixes cut or joined */
+    private function asked(Request $request, Network $network, bool $keeper): array
+    {
+        $ends = [
+            $request->string('what_if_first')->trim()->value(),
+            $request->string('what_if_last')->trim()->value(),
+        ];
+        [$first, $last] = array_map(Ipv4::tryParse(...), $ends);
+        $range =
+            $first === null || $last === null || $last->number < $first->number
+                ? null
+                : AddressRange::between($first, $last);
+        $cut = $request->hasAny(['cut_prefix', 'cut_length']);
+        $described = $range !== null || $cut ? $this->networks->described($network, $keeper) : null;
+
+        return [
+            'whatIf' => [
+                'first' => $request->string('what_if_first', $network->pool_first)->value(),
+                'last' => $request->string('what_if_last', $network->pool_last)->value(),
+                'asked' => $request->hasAny(['what_if_first', 'what_if_last']),
+            ],
+            'change' => $range === null || $described === null ? null : PoolChange::of($described, $range),
+            'cut' => $cut && $described !== null
+                    ? PrefixCut::of(
+                        $request->string('cut_prefix')->value(),
+                        $request->string('cut_length')->value(),
+                        $keeper ? self::held($described) : [],
+                    )
+                    : null,
+            'cutTyped' => [
+                'prefix' => $request->string('cut_prefix', $network->prefix)->value(),
+                'length' => $request->string('cut_length')->value(),
+            ],
+        ];
     }
 
     /** A file of names and addresses, made from what is on record. */
