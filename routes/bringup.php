@@ -21,6 +21,7 @@ Route::middleware('auth')->group(function (): void {
 
 // Keeping.
 Route::middleware(['auth', 'keeper'])->group(function (): void {
+    Route::post('/evening/walk', [EveningController::class, 'walk'])->name('evening.walk');
     Route::post('/boxes/{box}/run', [RunController::class, 'begin'])->name('run.begin');
     Route::post('/boxes/{box}/re-address', [ChangeController::class, 'address'])->name('box.re-address');
     Route::post('/boxes/{box}/rename', [ChangeController::class, 'name'])->name('box.rename');

@@ -12,17 +12,21 @@ use App\Models\Run;
 use App\Plan\BoxPlan;
 use Burrow\BringUp\Evening\Evening;
 use Burrow\BringUp\Evening\Lane;
+use Burrow\BringUp\Evening\Longer;
 use Burrow\BringUp\Evening\Slot;
 use Burrow\BringUp\Evening\Task;
 use Burrow\BringUp\Evening\Timetable;
+use Burrow\BringUp\Step\Step;
+use Burrow\BringUp\Step\StepPlace;
 use Burrow\Household\Stage;
 use Burrow\Plan\Time\ImageTime;
 use DateTimeImmutable;
 use DateTimeZone;
 
 /**
- * All runs that are not over, and boxes that have a name and wait for theirs, with one pair of hands and one card
- * reader, from now on.
+ * All runs that are not over, and boxes that have a name and wait for theirs, with one pair of hands, one card reader
+ * and one screen with its keyboard, from now on. Hands are at the desk, or where a box stands: boxes on one strip or
+ * switch stand together.
  */
 final class EveningDesk
 {
@@ -37,10 +41,29 @@ final class EveningDesk
 
     private const READER = 'card reader';
 
+    private const SCREEN = 'screen';
+
+    private const DESK = 'desk';
+
+    /** A house is not larger, in minutes. */
+    public const FARTHEST = 30;
+
+    /** Shorter waits are not worth asking about, in seconds. */
+    private const SHORTEST = 60.0;
+
+    /** Waits that a form offers. */
+    private const WAITS = 60;
+
     /** The step before any run. */
     private const CARD = 'card';
 
     public readonly Evening $evening;
+
+    /** Minutes from the desk to where a box stands. */
+    public readonly int $walk;
+
+    /** @var list<Lane> */
+    private readonly array $lanes;
 
     /** @var array<string, string> name of a lane => address of the page where its next step is */
     public readonly array $pages;
@@ -50,6 +73,7 @@ final class EveningDesk
 
     public function __construct(private readonly Playbooks $playbooks)
     {
+        $this->walk = min(self::FARTHEST, max(0, (int) Network::home()->walk));
         $lanes = $pages = [];
         foreach (
             Run::query()
@@ -80,12 +104,45 @@ final class EveningDesk
         }
         $this->pages = $pages;
         $now = new DateTimeImmutable('@'.now()->getTimestamp());
-        $this->evening = new Evening(Timetable::of($lanes), $now->setTimezone(new DateTimeZone(Network::zone())));
+        $this->lanes = $lanes;
+        $this->evening = new Evening(
+            Timetable::of($lanes, 60 * $this->walk),
+            $now->setTimezone(new DateTimeZone(Network::zone())),
+        );
     }
 
     public function title(Slot $slot): string
     {
         return $this->titles[$slot->run][$slot->task->id] ?? $slot->task->id;
+    }
+
+    /**
+     * Waits that may take longer, by what stands for them in a form.
+     *
+     * @return array<string, string>
+     */
+    public function waits(): array
+    {
+        $waits = [];
+        foreach ($this->evening->timetable->slots as $slot) {
+            if ($slot->task->wait >= self::SHORTEST) {
+                $waits["{$slot->run}/{$slot->task->id}"] = "{$slot->run}: ".lcfirst($this->title($slot));
+            }
+        }
+
+        return array_slice($waits, 0, self::WAITS, true);
+    }
+
+    /** What becomes of the evening when a wait takes so many minutes longer; null where there is no such wait. */
+    public function longer(string $wait, int $minutes): ?Longer
+    {
+        foreach ($this->evening->timetable->slots as $slot) {
+            if ($slot->task->wait >= self::SHORTEST && "{$slot->run}/{$slot->task->id}" === $wait) {
+                return Longer::of($this->lanes, 60 * $this->walk, $slot, 60.0 * $minutes);
+            }
+        }
+
+        return null;
     }
 
     /** @return list<string> names of the lanes, in their order */
@@ -102,7 +159,7 @@ final class EveningDesk
             if (! $step->isFinished()) {
                 [$hands, $wait] = $book->left($step);
                 $this->titles[$name][$step->step] = $book->step($step)->title;
-                $tasks[] = new Task($step->step, $hands, $wait);
+                $tasks[] = self::task($book->step($step), $book->run->box, $hands, $wait);
             }
         }
 
@@ -117,20 +174,33 @@ final class EveningDesk
     private function ofBox(Box $box): array
     {
         $name = $box->called();
-        $run = (new Run(['learned' => []]))->setRelation('box', $box)->setRelation('steps', $box->newCollection());
+        $run = (new Run(['learned' => []]))
+            ->setRelation('box', $box)
+            ->setRelation('steps', $box->newCollection());
         $tasks = [];
         if ($box->card_written_at === null) {
             $plan = BoxPlan::of($box, $this->playbooks->catalogue);
             $this->titles[$name][self::CARD] = 'Write its card';
             $wait = $plan === null ? self::CARD_WAIT : (new ImageTime($plan))->time()->seconds;
-            $tasks[] = new Task(self::CARD, self::CARD_HANDS, $wait, [self::READER]);
+            $tasks[] = new Task(self::CARD, self::CARD_HANDS, $wait, [self::READER], self::DESK);
         }
         foreach ((new RunBook($run, $this->playbooks))->steps->list as $step) {
             $this->titles[$name][$step->id] = $step->title;
             $wait = (($step->waitFrom->seconds ?? 0.0) + ($step->waitTo->seconds ?? 0.0)) / 2;
-            $tasks[] = new Task($step->id, $step->hands->seconds, $wait);
+            $tasks[] = self::task($step, $box, $step->hands->seconds, $wait);
         }
 
         return $tasks;
+    }
+
+    private static function task(Step $step, Box $box, float $hands, float $wait): Task
+    {
+        return new Task(
+            $step->id,
+            $hands,
+            $wait,
+            $step->more->screen ? [self::SCREEN] : [],
+            $step->place() === StepPlace::Hand ? 'at '.($box->fed_by ?: $box->called()) : self::DESK,
+        );
     }
 }

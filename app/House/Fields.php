@@ -110,6 +110,8 @@ final class Fields
         'board' => 40,
         'job' => 40,
         'names_in' => 2,
+        'walk' => 2,
+        'longer' => 160,
         'router_clients' => 160,
         'router_reservations' => 160,
         'router_forwards' => 160,

@@ -33,10 +33,11 @@ final readonly class Timetable implements JsonSerializable
     /**
      * @param  list<Lane>  $lanes
      * @param  float  $walk  seconds from one place to another
+     * @param  int  $effort  steps that are set in all while it looks for a better order
      */
-    public static function of(array $lanes, float $walk = 0): self
+    public static function of(array $lanes, float $walk = 0, int $effort = self::TRIED): self
     {
-        $order = self::better(self::first($lanes, $walk), $lanes, $walk);
+        $order = self::better(self::first($lanes, $walk), $lanes, $walk, $effort);
         $slots = [];
         $at = array_fill(0, count($lanes), 0);
         foreach (self::starts($order, $lanes, $walk) as $i => $start) {
@@ -75,7 +76,9 @@ final readonly class Timetable implements JsonSerializable
         foreach ($this->slots as $slot) {
             $parts = array_filter([
                 $slot->task->hands > 0 ? [$slot->start, $slot->handsEnd(), true] : null,
-                $slot->task->wait > 0 || $slot->task->hands <= 0 ? [$slot->handsEnd(), $slot->end(), false] : null,
+                $slot->task->wait > 0 || $slot->task->hands <= 0
+                    ? [$slot->handsEnd(), $slot->end(), false]
+                    : null,
             ]);
             foreach ($parts as [$from, $to, $byHand]) {
                 $steps[] = [
@@ -143,7 +146,7 @@ final readonly class Timetable implements JsonSerializable
      * @param  list<Lane>  $lanes
      * @return list<int>
      */
-    private static function better(array $order, array $lanes, float $walk): array
+    private static function better(array $order, array $lanes, float $walk, int $effort): array
     {
         $count = count($order);
         if ($count < 2 || count($lanes) < 2) {
@@ -152,7 +155,7 @@ final readonly class Timetable implements JsonSerializable
         $best = $now = $order;
         $bestEnd = $end = self::end($order, $lanes, $walk);
         $least = self::least($lanes);
-        $turns = intdiv(self::TRIED, $count);
+        $turns = intdiv($effort, $count);
         $number = 1;
         $next = function (int $below) use (&$number): int {
             // Park and Miller's minimal standard: the same numbers each time.
@@ -172,7 +175,10 @@ final readonly class Timetable implements JsonSerializable
             array_splice($tried, $to, 0, [$moved]);
             $triedEnd = self::end($tried, $lanes, $walk);
             $warm = self::WORSE * $bestEnd * (1 - $turn / $turns);
-            if ($triedEnd <= $end || $next(1_000_000) / 1_000_000 < exp(($end - $triedEnd) / max(1e-9, $warm))) {
+            if (
+                $triedEnd <= $end ||
+                $next(1_000_000) / 1_000_000 < exp(($end - $triedEnd) / max(1e-9, $warm))
+            ) {
                 [$now, $end] = [$tried, $triedEnd];
                 if ($end < $bestEnd) {
                     [$best, $bestEnd] = [$now, $end];

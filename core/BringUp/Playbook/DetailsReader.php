@@ -90,6 +90,7 @@ final class DetailsReader
             repeatable: $entry['repeatable'] ?? true,
             dueDays: $entry['due_days'] ?? null,
             starts: $entry['starts'] ?? false,
+            screen: $entry['screen'] ?? false,
             back: trim($entry['back'] ?? ''),
             backSeconds: $entry['back_s'] ?? null,
         );

@@ -31,6 +31,7 @@ final readonly class Details
      * @param  list<int>  $releases  of the system for which it is known
      * @param  string  $confirmed  month in which it was last gone through, as 2026-11
      * @param  bool  $repeatable  typing it twice does no harm
+     * @param  bool  $screen  a screen and a keyboard are at the box meanwhile; the house has one of each
      * @param  bool  $starts  the box starts anew in its wait: what answers when is watched
      * @param  string  $back  the way back from here to how it was before the run
      * @param  ?int  $backSeconds  how long that takes; null where nobody has said
@@ -57,6 +58,7 @@ final readonly class Details
         public bool $repeatable = true,
         public ?int $dueDays = null,
         public bool $starts = false,
+        public bool $screen = false,
         public string $back = '',
         public ?int $backSeconds = null,
     ) {

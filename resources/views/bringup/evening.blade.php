@@ -1,6 +1,6 @@
 @php($first = $evening->first())
 @php($breaks = $evening->breaks())
-<x-page :title="count($desk->pages) === 1 ? 'This evening' : 'Bringing up ' . count($desk->pages) . ' boxes'" place="boxes">
+<x-page :title="count($desk->pages) <= 1 ? 'This evening' : 'Bringing up ' . count($desk->pages) . ' boxes'" place="boxes">
     <x-slot:say>
         @if ($desk->pages === [])
             <b>Nothing is being brought up.</b> Plan a box, write its card and begin; two or three together take much less than one after another.
@@ -84,6 +84,25 @@
                         @endforeach
                     </section>
                 @endif
+                @if ($desk->waits() !== [])
+                    <section class="sheet" id="longer" aria-labelledby="longer-title">
+                        <h2 id="longer-title">If a wait takes longer</h2>
+                        <form method="get" action="{{ route('evening') }}#longer">
+                            <div class="field-set"><label for="longer-wait">Which</label>
+                                <select class="in" id="longer-wait" name="longer">@foreach ($desk->waits() as $value => $words)<option value="{{ $value }}" @selected($value === $wait)>{{ $words }}</option>@endforeach</select></div>
+                            <div class="row"><div class="field-set grow"><label for="minutes">by minutes</label><input class="in code" id="minutes" name="minutes" value="{{ $minutes }}" @longest('minutes') inputmode="numeric"></div>
+                                <button class="ghost">Work it out</button></div>
+                        </form>
+                        @if ($longer !== null)
+                            <p class="after"><b>{{ $longer->later < 60 ? 'Still over by ' . $evening->finish()->format('H:i') . '.' : 'Over by ' . $evening->at($evening->timetable->finish() + $longer->later)->format('H:i') . ', ' . Burrow\Quantity\Duration::seconds($longer->later) . ' later.' }}</b>
+                                {{ $longer->spare === null ? 'The end does not move within the hour.' : ($longer->spare === 0 ? 'Every minute of it counts.' : 'From ' . ($longer->spare + 1) . ' min on the end moves too.') }}
+                                @php($next = (new Burrow\BringUp\Evening\Evening($longer->then, $evening->now))->breaks())
+                                {{ $next === [] ? 'Your hands are never free for long then.' : 'Your hands are free from ' . $evening->at($next[0][0])->format('H:i') . ' to ' . $evening->at($next[0][1])->format('H:i') . ' then.' }}</p>
+                        @elseif ($wait !== '')
+                            <p class="hint">That wait is over, or was none.</p>
+                        @endif
+                    </section>
+                @endif
                 <section class="sheet" aria-labelledby="by-title">
                     <h2 id="by-title">Done by</h2>
                     <form method="get" action="{{ route('evening') }}" class="row">
@@ -97,6 +116,14 @@
                             “{{ $by }}” is no time of the clock. Write it as 22:30.
                         @endif
                     </p>
+                    @if (auth()->user()->isKeeper())
+                        <form method="post" action="{{ route('evening.walk') }}" class="row">
+                            @csrf
+                            <div class="field-set grow"><label for="walk">Minutes from the desk to a box</label><input class="in code" id="walk" name="walk" value="{{ $desk->walk }}" @longest('walk') inputmode="numeric" autocomplete="off"></div>
+                            <button class="ghost">Keep</button>
+                        </form>
+                        <p class="hint">Boxes on one strip or switch stand together; fewer ways are walked.</p>
+                    @endif
                     <p><a href="{{ route('evening.calendar') }}">When you are needed, as a calendar file</a></p>
                 </section>
             </div>

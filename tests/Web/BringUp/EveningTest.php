@@ -36,7 +36,10 @@ test('two runs stand in one timetable, with what wants the hands now', function 
             ->assertHeader('Content-Type', 'text/calendar; charset=utf-8')
             ->getContent(),
     );
-    expect($calendar->validate())->toBe([])->and(count($calendar->VEVENT))->toBeGreaterThan(0);
+    expect($calendar->validate())
+        ->toBe([])
+        ->and(count($calendar->VEVENT))
+        ->toBeGreaterThan(0);
     $other->update(['finished_at' => now()]);
     $this->get("/runs/{$first->id}")->assertDontSee('Another box is');
 });
@@ -66,7 +69,11 @@ test('done by a time of the clock, and what is none', function (string $by, stri
 ]);
 
 test('without a run the page says what would stand here', function (): void {
-    $this->asKeeper()->get('/evening')->assertOk()->assertSee('Nothing is being brought up')->assertSee('New box');
+    $this->asKeeper()
+        ->get('/evening')
+        ->assertOk()
+        ->assertSee('Nothing is being brought up')
+        ->assertSee('New box');
     expect(Reader::read($this->get('/evening/hands.ics')->getContent())->VEVENT)->toBeNull();
 });
 
@@ -93,5 +100,77 @@ test('two boxes that wait for their cards share one reader', function (): void {
         ->toBeGreaterThan(120)
         ->and($slots[1]->start)
         ->toBeGreaterThanOrEqual($slots[0]->end());
-    $this->asKeeper()->get('/evening')->assertSee('card reader')->assertSee('write its card')->assertSee('/card');
+    $this->asKeeper()
+        ->get('/evening')
+        ->assertSee('card reader')
+        ->assertSee('write its card')
+        ->assertSee('/card');
 });
+
+test('a wait that takes longer moves the end, or does not, and what is no wait says so', function (): void {
+    runAt('found');
+    foreach (['lark' => '172.22.8.17', 'finch' => '172.22.8.18'] as $name => $address) {
+        newBox([
+            'name' => $name,
+            'address' => $address,
+            'stage' => Stage::Named,
+            'card' => 'card-32-a1',
+            'image' => 'server-64',
+            'case' => 'vented',
+        ]);
+    }
+    $desk = app(EveningDesk::class);
+    $waits = $desk->waits();
+    expect(count($waits))->toBeGreaterThan(4);
+    $longest = array_key_first($waits);
+    foreach (array_keys($waits) as $wait) {
+        $longer = $desk->longer($wait, 30);
+        expect($longer)
+            ->not->toBeNull()
+            // Half an hour on one of three boxes costs half an hour at most.
+            ->and($longer->later)
+            ->toBeLessThanOrEqual(1800 * 1.05);
+        $longer->spare === null || $longer->spare > 31 ? expect($longer->later)->toBeLessThan(60) : null;
+    }
+    $this->asKeeper()
+        ->get('/evening?longer='.urlencode($longest).'&minutes=30')
+        ->assertOk()
+        ->assertSee('If a wait takes longer')
+        ->assertSeeInOrder(['value="30"', 'ver by']);
+    $this->get('/evening?longer=nobody/nothing&minutes=x')
+        ->assertOk()
+        ->assertSee('That wait is over, or was none.');
+});
+
+test(
+    'the way to the boxes is kept, walked where hands go elsewhere, and refused when it is none',
+    function (): void {
+        runAt('found');
+        newBox([
+            'name' => 'lark',
+            'address' => '172.22.8.17',
+            'stage' => Stage::Named,
+            'card' => 'card-32-a1',
+            'image' => 'server-64',
+            'case' => 'vented',
+        ]);
+        $near = app(EveningDesk::class)->evening->timetable;
+        $this->asKeeper()
+            ->post('/evening/walk', ['walk' => '20'])
+            ->assertRedirect('/evening');
+        $far = app(EveningDesk::class)->evening->timetable;
+        expect($far->finish())->toBeGreaterThan($near->finish() + 1000);
+        // Nobody is in two places: between a step at the desk and one at the box lie twenty minutes.
+        $hands = array_values(array_filter($far->slots, fn (Slot $slot): bool => $slot->task->hands > 0));
+        foreach ($hands as $at => $slot) {
+            $before = $hands[$at - 1] ?? null;
+            if ($before !== null && $before->task->place !== $slot->task->place) {
+                expect($slot->start - $before->handsEnd())->toBeGreaterThanOrEqual(1200 - 1e-6);
+            }
+        }
+        foreach (['-1', '31', '1.5', 'far'] as $wrong) {
+            $this->post('/evening/walk', ['walk' => $wrong]);
+            expect(App\Models\Network::home()->walk)->toBe(20);
+        }
+    },
+);
