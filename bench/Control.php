@@ -93,6 +93,14 @@ final readonly class Control
             case 'line':
                 $this->lab->changeLine($ask->text('kind'));
                 break;
+            case 'dns':
+                $this->lab->handOut(array_values($ask->texts('servers')));
+                break;
+            case 'rate':
+                $this->lab->runAt($ask->number('mbit'));
+                break;
+            case 'multicast':
+                return ['address' => $this->lab->byMulticast($ask->text('name'))];
             case 'redial':
                 $this->lab->redial($ask->yes('follows'));
                 break;

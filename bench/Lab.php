@@ -10,6 +10,7 @@ use Bench\Board\FirstBoot;
 use Bench\Faults\Fault;
 use Bench\Faults\Faults;
 use Bench\Faults\Well;
+use Bench\Net\Inside;
 use Bench\Net\Line;
 use Bench\Net\PackageIndex;
 use Bench\Net\Router;
@@ -36,6 +37,8 @@ final class Lab
 
     private Line $line;
 
+    private Inside $inside;
+
     private readonly PackageIndex $index;
 
     private readonly Wall $wall;
@@ -52,6 +55,7 @@ final class Lab
         $this->state = new State($stateFile);
         $this->router = new Router(self::POOL_FIRST, self::POOL_LAST);
         $this->line = new Line();
+        $this->inside = new Inside();
         if (! $this->state->wakeUp($this->load(...))) {
             $this->boards = [];
             $this->wall->clear();
@@ -68,7 +72,7 @@ final class Lab
     {
         array_map($this->cut(...), array_values($this->boards));
         /**
-         * @var array{speed?: int|float, pool?: array{string, string}, router?: array{reservations?: array<string, string>, leases?: array<string, array{address: string, name: string, expires: int}>}, boards?: list<array<string, mixed>>, line?: mixed} $state
+         * @var array{speed?: int|float, pool?: array{string, string}, inside?: mixed, router?: array{reservations?: array<string, string>, leases?: array<string, array{address: string, name: string, expires: int}>}, boards?: list<array<string, mixed>>, line?: mixed} $state
          */
         $this->clock->setSpeed((float) ($state['speed'] ?? 20));
         [$first, $last] = $state['pool'] ?? [self::POOL_FIRST, self::POOL_LAST];
@@ -81,6 +85,8 @@ final class Lab
         $line = $state['line'] ?? null;
         $this->line = Line::from(is_array($line) ? State::named($line) : []);
         $this->wall->names = $this->line->names();
+        $inside = $state['inside'] ?? null;
+        $this->inside = $this->wall->inside = Inside::from(is_array($inside) ? State::named($inside) : []);
         $this->boards = [];
         foreach ($state['boards'] ?? [] as $entry) {
             try {
@@ -90,6 +96,7 @@ final class Lab
 
                 continue;
             }
+            $board->rate = $this->inside->rate;
             $this->boards[$board->id] = $board;
             if (
                 $board->powered &&
@@ -126,6 +133,7 @@ final class Lab
             new Board($id, $mac, $class, $networkAfter, disk: $disk === null ? null : Disk::from($disk));
         $this->cut($board);
         $board->insert($files, $services);
+        $board->rate = $this->inside->rate;
         $this->boards[$id] = $board;
         $this->save();
 
@@ -222,6 +230,41 @@ final class Lab
         $this->save();
     }
 
+    /** @param  list<string>  $servers  that the router hands out from now on */
+    public function handOut(array $servers): void
+    {
+        $this->inside->handOut($servers);
+        $this->save();
+    }
+
+    /** How fast the line is from now on, in Mbit/s; 0 is no internet. */
+    public function runAt(float $rate): void
+    {
+        $this->inside->run($rate);
+        foreach ($this->boards as $board) {
+            $board->rate = $this->inside->rate;
+            $this->wall->open($board);
+        }
+        $this->save();
+    }
+
+    /** Where a name of .local is answered by multicast: at the board that is called so; null where none is. */
+    public function byMulticast(string $name): ?string
+    {
+        foreach ($this->boards as $board) {
+            if (
+                $board->address !== null &&
+                $board->fault?->isHidden() !== true &&
+                strtolower(($board->files === [] ? $board->name : $board->hostname()).'.local') ===
+                    strtolower($name)
+            ) {
+                return $board->address;
+            }
+        }
+
+        return null;
+    }
+
     /**
      * What the phone outside meets that tries a port of the house.
      *
@@ -254,6 +297,7 @@ final class Lab
             'speed' => $this->clock->speed(),
             'line' => $this->line->state(),
             'lines' => Line::kinds(),
+            'inside' => $this->inside->state(),
             'reservations' => $this->router->state()['reservations'],
             'leases' => $this->router->state()['leases'],
             'boards' => array_map(
@@ -395,10 +439,12 @@ final class Lab
 
     private function save(): void
     {
+        $this->wall->router($this->router->names($this->inside->domain));
         $this->state->save([
             'speed' => $this->clock->speed(),
             'router' => $this->router->state(),
             'line' => $this->line->state(),
+            'inside' => $this->inside->state(),
             'boards' => array_map(fn (Board $b): array => $b->state(), array_values($this->boards)),
         ]);
     }

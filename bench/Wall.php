@@ -8,6 +8,7 @@ use Bench\Board\Board;
 use Bench\Net\Answers;
 use Bench\Net\Door;
 use Bench\Net\Doors;
+use Bench\Net\Inside;
 use Bench\Net\SshDoor;
 use Bench\Services\Registry;
 use Bench\Services\Services;
@@ -20,17 +21,42 @@ final class Wall
     /** Tells a board that refuses from one that is not there; see app/Probe/Target.php. */
     private const PRESENCE = 7;
 
+    /** No board is called so. */
+    private const ROUTER = 'the router';
+
     /** @var array<string, Doors> by board */
     private array $doors = [];
 
     /** @var array<string, string> what resolvers of the house know of the world: the house's own name */
     public array $names = [];
 
+    /** What the router hands out, and whether there is a world. */
+    public Inside $inside;
+
     /** @var ?non-empty-string */
     private ?string $stranger = null;
 
     public function __construct(private readonly int $offset)
     {
+        $this->inside = new Inside();
+    }
+
+    /**
+     * The router answers names: those of its list, the house's own and the world's.
+     *
+     * @param  array<string, string>  $names  of its list
+     */
+    public function router(array $names): void
+    {
+        $doors = $this->doors[self::ROUTER] ??= new Doors($this->offset);
+        $since = crc32(json_encode([$names, $this->names, $this->inside->rate > 0]) ?: '');
+        $doors->show((string) $this->loopback(Inside::ROUTER), [
+            new Door(self::PRESENCE),
+            ...array_map(
+                fn (Door $door): Door => $door->since($since),
+                Answers::names([], $names + $this->names, true, world: $this->inside->rate > 0),
+            ),
+        ]);
     }
 
     /** The board has its address now. False when the bench has no place for that. */
@@ -125,8 +151,8 @@ final class Wall
     private function resolver(): array
     {
         return array_map(
-            fn (Door $door): Door => $door->since(crc32(implode(' ', $this->names))),
-            Answers::names(Registry::REFUSED, $this->names, true),
+            fn (Door $door): Door => $door->since(crc32(implode(' ', $this->names).($this->inside->rate > 0))),
+            Answers::names(Registry::REFUSED, $this->names, true, world: $this->inside->rate > 0),
         );
     }
 

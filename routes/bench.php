@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Bench\BenchClientController;
 use App\Http\Controllers\Bench\BenchController;
 use App\Http\Controllers\Bench\BenchLineController;
 use App\Http\Controllers\Bench\RehearsalController;
@@ -20,6 +21,9 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/bench/fault', [BenchController::class, 'fault'])->name('bench.fault');
     Route::post('/bench/speed', [BenchController::class, 'speed'])->name('bench.speed');
     Route::post('/bench/line', [BenchLineController::class, 'kind'])->name('bench.line');
+    Route::post('/bench/dns', [BenchLineController::class, 'dns'])->name('bench.dns');
+    Route::post('/bench/rate', [BenchLineController::class, 'rate'])->name('bench.rate');
+    Route::post('/bench/client', BenchClientController::class)->name('bench.client');
     Route::post('/bench/redial', [BenchLineController::class, 'redial'])->name('bench.redial');
     Route::post('/bench/openings', [BenchLineController::class, 'opening'])->name('bench.opening');
     Route::post('/bench/rehearsal', [RehearsalController::class, 'begin'])->name('rehearsal.begin');

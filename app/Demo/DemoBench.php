@@ -38,6 +38,10 @@ final class DemoBench
 
         return [
             'speed' => 20,
+            'inside' => [
+                'dns' => preg_split('/[\s,]+/', (string) Network::home()->dns, -1, PREG_SPLIT_NO_EMPTY) ?: [],
+                'domain' => (string) Network::home()->domain,
+            ],
             'router' => ['reservations' => $reservations, 'leases' => $leases],
             'line' => [
                 'kind' => 'changing',

@@ -29,6 +29,9 @@ final class Board
 
     public int $pending = 0;
 
+    /** Mbit/s from the world; 0: there is no internet. */
+    public float $rate = 50.0;
+
     /** What the system was asked to do with itself: "reboot" or "poweroff"; null when nothing. */
     public ?string $asked = null;
 
@@ -152,7 +155,10 @@ final class Board
         $board->firstBootDone = $state['firstBootDone'] ?? false;
         $board->pending = $state['pending'] ?? 0;
         $board->machine = Machine::from($state['machine'] ?? []);
-        $board->secretKey = isset($state['hostKey']) ? (base64_decode($state['hostKey'], true) ?: null) : null;
+        $board->secretKey = isset($state['hostKey'])
+            ? (base64_decode($state['hostKey'], true) ?:
+            null)
+            : null;
 
         return $board;
     }

@@ -93,19 +93,29 @@ final class Answers
     /**
      * @param  list<string>  $refused  with all below them
      * @param  array<string, string>  $records
-     * @param  bool  $upstream  other names are answered
+     * @param  bool  $upstream  other names are asked of the world
+     * @param  bool  $world  the world answers
      * @return list<Door>
      */
-    public static function names(array $refused, array $records, bool $upstream, int $port = 53): array
-    {
-        $answer = fn (string $packet): ?string => self::name($packet, $refused, $records, $upstream);
+    public static function names(
+        array $refused,
+        array $records,
+        bool $upstream,
+        int $port = 53,
+        bool $world = true,
+    ): array {
+        $answer = fn (string $packet): ?string => self::name($packet, $refused, $records, $upstream, $world);
 
         return [
             new Door(
                 $port,
                 serve: function (ConnectionInterface $connection) use ($answer): void {
                     $buffer = '';
-                    $connection->on('data', function (string $data) use (&$buffer, $answer, $connection): void {
+                    $connection->on('data', function (string $data) use (
+                        &$buffer,
+                        $answer,
+                        $connection,
+                    ): void {
                         $buffer .= $data;
                         $length = strlen($buffer) < 2 ? null : (ord($buffer[0]) << 8) + ord($buffer[1]);
                         if ($length !== null && strlen($buffer) >= $length + 2) {
@@ -123,8 +133,13 @@ final class Answers
      * @param  list<string>  $refused
      * @param  array<string, string>  $records
      */
-    private static function name(string $packet, array $refused, array $records, bool $upstream): ?string
-    {
+    private static function name(
+        string $packet,
+        array $refused,
+        array $records,
+        bool $upstream,
+        bool $world,
+    ): ?string {
         try {
             $asked = (new Parser())->parseMessage($packet);
         } catch (Throwable) {
@@ -139,15 +154,27 @@ final class Answers
         $answer->id = $asked->id;
         $address = $records[$name] ?? null;
         $isRefused =
-            array_filter($refused, fn (string $one): bool => $name === $one || str_ends_with($name, ".{$one}")) !==
-            [];
-        if ($address === null && ! $isRefused && $upstream) {
+            array_filter(
+                $refused,
+                fn (string $one): bool => $name === $one || str_ends_with($name, ".{$one}"),
+            ) !== [];
+        if ($address === null && ! $isRefused && $upstream && $world) {
             $address = self::WORLD;
         }
         if ($address === null) {
-            $answer->rcode = $isRefused ? Message::RCODE_NAME_ERROR : Message::RCODE_REFUSED;
+            $answer->rcode = match (true) {
+                $isRefused => Message::RCODE_NAME_ERROR,
+                $upstream => Message::RCODE_SERVER_FAILURE,
+                default => Message::RCODE_REFUSED,
+            };
         } elseif ($question->type === Message::TYPE_A) {
-            $answer->answers[] = new Record($question->name, Message::TYPE_A, Message::CLASS_IN, 60, $address);
+            $answer->answers[] = new Record(
+                $question->name,
+                Message::TYPE_A,
+                Message::CLASS_IN,
+                60,
+                $address,
+            );
         }
 
         return (new BinaryDumper())->toBinary($answer);

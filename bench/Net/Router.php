@@ -30,7 +30,11 @@ final class Router
     public function ask(string $mac, string $name, int $now): string
     {
         $address = $this->reservations[$mac] ?? ($this->leases[$mac]['address'] ?? $this->free());
-        $this->leases[$mac] = ['address' => $address, 'name' => $name, 'expires' => $now + self::LEASE_SECONDS];
+        $this->leases[$mac] = [
+            'address' => $address,
+            'name' => $name,
+            'expires' => $now + self::LEASE_SECONDS,
+        ];
 
         return $address;
     }
@@ -48,12 +52,27 @@ final class Router
         unset($this->leases[$mac]);
     }
 
+    /** @return array<string, string> names that it knows by its list, alone and in the domain, with their addresses */
+    public function names(string $domain): array
+    {
+        $names = [];
+        foreach ($this->leases as $lease) {
+            $name = strtolower($lease['name']);
+            if ($name !== '') {
+                $names += [$name => $lease['address'], "{$name}.{$domain}" => $lease['address']];
+            }
+        }
+
+        return $names;
+    }
+
     /** One line a lease: expiry, hardware address, address, name, client id. */
     public function leaseFile(): string
     {
         $lines = '';
         foreach ($this->leases as $mac => $lease) {
-            $lines .= "{$lease['expires']} {$mac} {$lease['address']} ".($lease['name'] ?: '*')." 01:{$mac}\n";
+            $lines .=
+                "{$lease['expires']} {$mac} {$lease['address']} ".($lease['name'] ?: '*')." 01:{$mac}\n";
         }
 
         return $lines;
@@ -70,7 +89,11 @@ final class Router
     private function free(): string
     {
         $held = array_column($this->leases, 'address');
-        for ($number = (int) ip2long($this->poolFirst); $number <= (int) ip2long($this->poolLast); $number++) {
+        for (
+            $number = (int) ip2long($this->poolFirst);
+            $number <= (int) ip2long($this->poolLast);
+            $number++
+        ) {
             $address = (string) long2ip($number);
             if (! in_array($address, $held, true)) {
                 return $address;

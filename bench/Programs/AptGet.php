@@ -44,10 +44,19 @@ final readonly class AptGet implements Program
 
     private function update(Call $call): Said
     {
+        if ($call->board->rate <= 0) {
+            return Said::ok(
+                "Err:1 bench stable InRelease\n  Temporary failure resolving 'bench'\nReading package lists... Done\n".
+                    "W: Failed to fetch bench/InRelease  Temporary failure resolving 'bench'\n".
+                    'W: Some index files failed to download. They have been ignored, or old ones used instead.',
+            );
+        }
         $call->board->pending = $call->board->machine->upgraded ? 0 : count($this->index->pending());
 
         return Said::ok(
-            "Get:1 bench stable InRelease [151 kB]\nGet:2 bench stable/main Packages [8,693 kB]\nFetched 8,844 kB in 4s\nReading package lists... Done",
+            "Get:1 bench stable InRelease [151 kB]\nGet:2 bench stable/main Packages [8,693 kB]\n".
+                self::fetched($call, 8844).
+                "\nReading package lists... Done",
         );
     }
 
@@ -55,9 +64,13 @@ final readonly class AptGet implements Program
     {
         $names = $call->board->pending > 0 ? $this->index->pending() : [];
         $count = count($names);
+        if ($count > 0 && $call->board->rate <= 0) {
+            return self::notFetched($names[0]);
+        }
         $call->board->pending = 0;
         $call->board->machine->upgraded = $call->board->machine->upgraded || $count > 0;
-        $list = $count === 0 ? '' : "The following packages will be upgraded:\n  ".implode(' ', $names)."\n";
+        $list =
+            $count === 0 ? '' : "The following packages will be upgraded:\n  ".implode(' ', $names)."\n";
 
         return Said::ok(
             rtrim(
@@ -76,11 +89,17 @@ final readonly class AptGet implements Program
                 return Said::failed("E: Unsupported file {$name} given on commandline", 100);
             }
             if (! str_starts_with($name, './') && preg_match(self::NAME, $name) !== 1) {
-                return Said::failed("Reading package lists... Done\nE: Unable to locate package {$name}", 100);
+                return Said::failed(
+                    "Reading package lists... Done\nE: Unable to locate package {$name}",
+                    100,
+                );
             }
         }
         $named = array_map(fn (string $name): string => basename(explode('_', $name)[0]), $names);
         $new = array_values(array_diff($named, $machine->packages));
+        if ($new !== [] && $call->board->rate <= 0 && ! self::areFiles($names)) {
+            return self::notFetched($new[0]);
+        }
         foreach ($new as $name) {
             $machine->packages[] = $name;
             // A service of the distribution is switched on and started by its package.
@@ -89,7 +108,10 @@ final readonly class AptGet implements Program
                 $service->problem($call->board) === null && $machine->activate($service->unit());
             }
         }
-        $list = $new === [] ? '' : "The following NEW packages will be installed:\n  ".implode(' ', $new)."\n";
+        $list =
+            $new === []
+                ? ''
+                : "The following NEW packages will be installed:\n  ".implode(' ', $new)."\n";
         $count = count($new);
 
         return Said::ok(
@@ -98,6 +120,33 @@ final readonly class AptGet implements Program
                     $this->settingUp($new),
             ),
         );
+    }
+
+    /** @param  list<string>  $names */
+    private static function areFiles(array $names): bool
+    {
+        return array_filter($names, fn (string $name): bool => ! str_starts_with($name, './')) === [];
+    }
+
+    private static function notFetched(string $name): Said
+    {
+        return Said::failed(
+            "E: Failed to fetch bench/{$name}.deb  Temporary failure resolving 'bench'\n".
+                'E: Unable to fetch some archives, maybe run apt-get update or try with --fix-missing?',
+            100,
+        );
+    }
+
+    /** How long so many kB take on the house's line. */
+    private static function fetched(Call $call, int $kB): string
+    {
+        $seconds = max(1, (int) ceil(($kB * 8) / ($call->board->rate * 1000)));
+
+        return 'Fetched '.
+            number_format($kB).
+            " kB in {$seconds}s (".
+            number_format(intdiv($kB, $seconds)).
+            ' kB/s)';
     }
 
     /** @param  list<string>  $names */

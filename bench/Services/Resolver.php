@@ -55,6 +55,6 @@ final class Resolver implements Service
             $upstream = $upstream || preg_match('/^server=\d/m', $text) === 1;
         }
 
-        return Answers::names($refused, $records, $upstream);
+        return Answers::names($refused, $records, $upstream, world: $board->rate > 0);
     }
 }

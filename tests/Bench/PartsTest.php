@@ -321,3 +321,50 @@ test(
         expect($kept->state()['address'])->toBe($address);
     },
 );
+
+test(
+    'a house without internet says so as the real program does, and what is there already needs none',
+    function (): void {
+        $board = benchBoard();
+        $board->rate = 0;
+        // What apt-get prints with no way to its sources, shortened.
+        expect(typed($board, 'sudo apt-get update'))
+            ->toContain("Temporary failure resolving 'bench'")
+            ->and(typed($board, 'sudo apt-get --yes install mpd'))
+            ->toContain(
+                'E: Unable to fetch some archives, maybe run apt-get update or try with --fix-missing?',
+            )
+            ->and($board->machine->packages)
+            ->not->toContain('mpd')
+            ->and(typed($board, 'sudo apt-get --yes install samba'))
+            ->toContain('0 newly installed');
+        $board->rate = 50;
+        expect(typed($board, 'sudo apt-get --yes install mpd && systemctl is-active mpd'))->toContain(
+            'Setting up mpd',
+        );
+    },
+);
+
+test('a download takes as long as the line has it', function (float $rate, int $seconds): void {
+    $board = benchBoard();
+    $board->rate = $rate;
+    preg_match(
+        '/Fetched 8,844 kB in (\d+)s \(([\d,]+) kB\/s\)/',
+        typed($board, 'sudo apt-get update'),
+        $said,
+    );
+    expect((int) $said[1])
+        ->toBe($seconds)
+        ->and(((int) str_replace(',', '', $said[2]) * 8) / 1000)
+        ->toBeLessThanOrEqual($rate * 1.1 + 0.1);
+})->with([[1, 71], [16, 5], [50, 2]]);
+
+test('the router knows the names of its list, alone and in the domain', function (): void {
+    $router = new Router('172.22.8.100', '172.22.8.199');
+    $router->ask('02:00:00:00:00:01', 'Wren', 0);
+    $router->ask('02:00:00:00:00:02', '', 0);
+    expect($router->names('thistledown.home.arpa'))->toBe([
+        'wren' => '172.22.8.100',
+        'wren.thistledown.home.arpa' => '172.22.8.100',
+    ]);
+});

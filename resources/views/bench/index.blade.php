@@ -4,6 +4,7 @@
         <div class="finding">@mark('warn')<strong>{{ $status['away'] }}</strong> Start it with ./burrow up.</div>
     @endisset
     <div class="aside">
+        <div>
         @fragment('lab')
             <div id="lab" class="stack" hx-get="/bench" hx-trigger="every 2s" hx-swap="outerHTML">
                 @forelse ($boards as $board)
@@ -35,27 +36,7 @@
                 @endforelse
             </div>
         @endfragment
-        <div class="stack">
-            <form class="sheet" method="post" action="{{ route('bench.speed') }}">@csrf
-                <div class="field-set"><label for="speed">Clock, times faster</label><input class="in code" id="speed" name="speed" type="number" min="1"
-                        max="1000" value="{{ (int) $status['speed'] }}"></div><button class="ghost">Set</button>
-            </form>
-            <section class="sheet">
-                <h2>Router's list</h2>
-                <table class="list">
-                    <tbody>
-                        @foreach ($status['leases'] as $mac => $lease)
-                            <tr>
-                                <td class="mono">{{ $lease['address'] }}</td>
-                                <td>{{ $lease['name'] ?: '—' }}@if (isset($status['reservations'][$mac]))
-                                        <br><span class="soft">reserved</span>
-                                    @endif
-                                </td>
-                            </tr>
-                        @endforeach
-                    </tbody>
-                </table>
-            </section>
+            <div class="two after">
             @isset($status['line'])
                 <section class="sheet">
                     <h2>The line to the world</h2>
@@ -82,6 +63,47 @@
                     </form>
                 </section>
             @endisset
+            @isset($status['inside'])
+                <section class="sheet">
+                    <h2>In the house</h2>
+                    <form method="post" action="{{ route('bench.dns') }}">@csrf
+                        <div class="field-set"><label for="bench_dns">Name servers that the router hands out</label><input class="in code" id="bench_dns" name="bench_dns" value="{{ is_string(old('bench_dns')) ? old('bench_dns') : implode(' ', $status['inside']['dns']) }}" autocomplete="off" @longest('bench_dns')></div>
+                        <div class="row"><button class="ghost">Set</button></div>
+                    </form>
+                    <form class="after" method="post" action="{{ route('bench.rate') }}">@csrf
+                        <div class="field-set"><label for="mbit">Internet, Mbit/s</label><input class="in code" id="mbit" name="mbit" value="{{ $status['inside']['rate'] }}" inputmode="decimal" autocomplete="off" @longest('mbit') aria-describedby="mbit-says"><p class="hint" id="mbit-says">0 is none.</p></div>
+                        <div class="row"><button class="ghost">Set</button></div>
+                    </form>
+                    <form class="after" method="post" action="{{ route('bench.client') }}">@csrf
+                        <x-choice name="client" label="Who wants a name" :options="\App\Http\Controllers\Bench\BenchClientController::KINDS" :chosen="is_string(old('client')) ? old('client') : 'desktop'" />
+                        <div class="field-set"><label for="client_name">Which</label><input class="in code" id="client_name" name="client_name" value="{{ is_string(old('client_name')) ? old('client_name') : '' }}" placeholder="larder.{{ $status['inside']['domain'] }}" autocomplete="off" @longest('client_name')></div>
+                        <div class="row"><button class="ghost">Ask</button></div>
+                    </form>
+                </section>
+            @endisset
+            </div>
+        </div>
+        <div class="stack">
+            <form class="sheet" method="post" action="{{ route('bench.speed') }}">@csrf
+                <div class="field-set"><label for="speed">Clock, times faster</label><input class="in code" id="speed" name="speed" type="number" min="1"
+                        max="1000" value="{{ (int) $status['speed'] }}"></div><button class="ghost">Set</button>
+            </form>
+            <section class="sheet">
+                <h2>Router's list</h2>
+                <table class="list">
+                    <tbody>
+                        @foreach ($status['leases'] as $mac => $lease)
+                            <tr>
+                                <td class="mono">{{ $lease['address'] }}</td>
+                                <td>{{ $lease['name'] ?: '—' }}@if (isset($status['reservations'][$mac]))
+                                        <br><span class="soft">reserved</span>
+                                    @endif
+                                </td>
+                            </tr>
+                        @endforeach
+                    </tbody>
+                </table>
+            </section>
             @if ($boards->isNotEmpty() && ($status['faults'] ?? []) !== [])
                 <form class="sheet" method="post" action="{{ route('bench.fault') }}">@csrf
                     <h2>Let something go wrong</h2>

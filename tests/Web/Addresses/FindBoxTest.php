@@ -124,7 +124,8 @@ test(
         $this->asKeeper()
             ->followingRedirects()
             ->post('/addresses/sweep', ['bench' => '1'])
-            ->assertSee('1 machines answered')
+            // The board, and the router.
+            ->assertSee('2 machines answered')
             ->assertSee('02:4b:1e:90:00:09')
             ->assertSee('its port for remote login is open');
         // A larger network is asked in parts; between two it can be stopped, and what was found stays.
@@ -132,7 +133,7 @@ test(
         $this->post('/addresses/sweep', ['bench' => '1'])
             ->assertOk()
             ->assertSee('256 of 1024 addresses were asked')
-            ->assertSee('1 answered so far');
+            ->assertSee('2 answered so far');
         $this->followingRedirects()
             ->post('/addresses/sweep', ['bench' => '1', 'from' => 256, 'stop' => '1'])
             ->assertSee('until it was stopped');

@@ -29,6 +29,30 @@ final class BenchLineController
         return $this->tell(['do' => 'redial', 'follows' => $request->boolean('follows')]);
     }
 
+    /** Which name servers the router hands out; none is the router itself. */
+    public function dns(Request $request): RedirectResponse
+    {
+        $said = preg_split('/[\s,]+/', $request->string('bench_dns')->value(), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        if (array_filter($said, fn (string $one): bool => ! Ipv4::isOne($one)) !== []) {
+            return redirect()
+                ->route('bench')
+                ->withInput(['bench_dns' => implode(' ', $said)])
+                ->with('told', 'IPv4 addresses, with blanks between.');
+        }
+
+        return $this->tell(['do' => 'dns', 'servers' => (object) $said]);
+    }
+
+    /** How fast the line is, in Mbit/s; 0 is no internet. */
+    public function rate(Request $request): RedirectResponse
+    {
+        $said = $request->string('mbit')->trim()->value();
+
+        return preg_match('/^\d{1,5}(\.\d)?$/D', $said) === 1
+            ? $this->tell(['do' => 'rate', 'mbit' => (float) $said])
+            : redirect()->route('bench')->with('told', 'Mbit/s as a number; 0 is no internet.');
+    }
+
     /** "8443 tcp 172.22.8.11 443" is let in; "8443 tcp" alone is let in no more. */
     public function opening(Request $request): RedirectResponse
     {
