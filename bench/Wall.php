@@ -33,6 +33,9 @@ final class Wall
     /** What the router hands out, and whether there is a world. */
     public Inside $inside;
 
+    /** @var array<string, string> names of the router's list, which resolvers of the house know too */
+    private array $listed = [];
+
     /** @var ?non-empty-string */
     private ?string $stranger = null;
 
@@ -48,6 +51,7 @@ final class Wall
      */
     public function router(array $names): void
     {
+        $this->listed = $names;
         $doors = $this->doors[self::ROUTER] ??= new Doors($this->offset);
         $since = crc32(json_encode([$names, $this->names, $this->inside->rate > 0]) ?: '');
         $doors->show((string) $this->loopback(Inside::ROUTER), [
@@ -151,8 +155,10 @@ final class Wall
     private function resolver(): array
     {
         return array_map(
-            fn (Door $door): Door => $door->since(crc32(implode(' ', $this->names).($this->inside->rate > 0))),
-            Answers::names(Registry::REFUSED, $this->names, true, world: $this->inside->rate > 0),
+            fn (Door $door): Door => $door->since(
+                crc32(json_encode([$this->names, $this->listed, $this->inside->rate > 0]) ?: ''),
+            ),
+            Answers::names(Registry::REFUSED, $this->listed + $this->names, true, world: $this->inside->rate > 0),
         );
     }
 

@@ -8,10 +8,13 @@ use App\Bench\BenchAway;
 use App\Bench\BenchClient;
 use App\Catalogue\Playbooks;
 use App\Models\Box;
+use App\Models\Certificate;
 use App\Models\Service;
 use App\Probe\HostKeyProbe;
 use App\Probe\NameProbe;
 use App\Probe\PageProbe;
+use App\Probe\PingProbe;
+use App\Probe\ReverseNames;
 use App\Probe\Target;
 use App\Probe\TcpProbe;
 use Burrow\Diagnosis\Conversation;
@@ -22,9 +25,11 @@ use Burrow\Intake\Intake;
 use Burrow\Intake\Leases\Lease;
 use Burrow\Intake\Neighbours\Neighbour;
 use Burrow\Intake\Own\OwnAddress;
+use Burrow\Net\Ipv4;
 use Burrow\Net\NameAnswer;
 use Burrow\Net\Prefix;
 use Burrow\Net\Protocol;
+use Burrow\Ports\ShownCertificate;
 use InvalidArgumentException;
 
 /** The checks that the tool makes itself: it asks the network, and says only what it met. */
@@ -40,6 +45,8 @@ final readonly class Questions
         private HostKeyProbe $keys,
         private PageProbe $pages,
         private NameProbe $names,
+        private ReverseNames $called,
+        private PingProbe $pings,
         private BenchClient $bench,
         private Intake $intake,
     ) {
@@ -64,6 +71,11 @@ final readonly class Questions
                 'router-list' => $this->onBench($box),
                 'page' => $this->page($box, $doors),
                 'filter' => $this->filter($box),
+                'name' => $this->name($box, $doors),
+                'certificate' => $this->certificate($box, $doors),
+                'card-read' => $box->card_written_at === null
+                    ? null
+                    : Probed::card(array_values(array_filter($box->card_codes ?? [], is_string(...)))),
                 'since-power' => $this->sincePower($box),
                 default => null,
             };
@@ -133,6 +145,9 @@ final readonly class Questions
             $doors[self::LOGIN] ?? null,
             $key,
             array_values(array_diff_key($doors, [self::LOGIN => 0])),
+            $doors === [] || $address === null
+                ? null
+                : $this->pings->askAll([Target::of($box, $address, self::LOGIN)])[0] ?? null,
         );
     }
 
@@ -193,6 +208,70 @@ final readonly class Questions
                 : null;
 
         return Probed::page($doors[$page->port], $seen?->status, mb_substr($seen->text ?? '', 0, 4000));
+    }
+
+    /** @param  array<int, DoorState>  $doors */
+    private function name(Box $box, array $doors): ?string
+    {
+        $address = $box->ipv4();
+        $network = $box->network;
+        $resolver =
+            Ipv4::tryParse(preg_split('/[\s,]+/', trim((string) $network->dns))[0] ?? '') ??
+            Ipv4::tryParse((string) $network->router);
+        if ($address === null || $doors === [] || $resolver === null) {
+            return null;
+        }
+        try {
+            $target = Target::in($network, $resolver, 53, (bool) $box->on_bench);
+            $answer = $this->names->ask($target, "{$box->name}.{$network->domain}", Protocol::Udp);
+        } catch (InvalidArgumentException) {
+            $answer = null;
+        }
+        $called =
+            $box->on_bench || $answer?->isAnswered() === true ? [] : $this->called->of([$address], null);
+        $alive = array_filter($doors, fn (DoorState $one): bool => $one !== DoorState::Silent) !== [];
+
+        return Probed::name(
+            $answer,
+            $called[(string) $address] ?? null,
+            (string) $box->name,
+            (string) $address,
+            $alive,
+        );
+    }
+
+    /** @param  array<int, DoorState>  $doors */
+    private function certificate(Box $box, array $doors): ?string
+    {
+        $page = $box->services->first(
+            fn (Service $one): bool => $one->protocol === 'tcp' &&
+                $one->scheme === 'https' &&
+                ($doors[$one->port] ?? null) === DoorState::Open,
+        );
+        $address = $box->ipv4();
+        if ($page === null || $address === null) {
+            return null;
+        }
+        $seen = $this->pages->ask(Target::of($box, $address, $page->port), $page->path ?: '/', true);
+        $shown = ShownCertificate::ofPem($seen->certificate ?? '');
+        $before = Certificate::query()->where('service_id', $page->id)->value('sha256');
+
+        return $shown === null
+            ? null
+            : Probed::certificate(
+                $shown->starts,
+                $shown->ends,
+                $shown->names,
+                $shown->holder === $shown->issuer,
+                is_string($before) && $before !== $shown->sha256,
+                [
+                    (string) $box->name,
+                    "{$box->name}.{$box->network->domain}",
+                    "{$box->name}.local",
+                    (string) $address,
+                ],
+                now()->toDateTimeImmutable(),
+            );
     }
 
     private function filter(Box $box): ?string

@@ -43,6 +43,7 @@ class Box extends Model
         'retired_at' => 'datetime',
         'wipe_on' => 'date',
         'wiped_at' => 'datetime',
+        'card_codes' => 'array',
         'on_bench' => 'boolean',
         'fixed_address' => 'boolean',
         'made_anew_at' => 'datetime',

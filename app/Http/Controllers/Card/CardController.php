@@ -85,16 +85,17 @@ final class CardController
         if ($set->findings->blocks()) {
             return $this->again($box, $image, $card, $card->findings->and($set->findings));
         }
-        $this->written($box, $settings);
+        $findings = $card->findings
+            ->and($set->findings)
+            ->and((new Linter())->lint($set->folder(), $known))
+            ->gravestFirst();
+        $this->written($box, $settings, $findings);
 
         return view('card.files', [
             'box' => $box,
             'set' => $set,
             'fingerprint' => $settings->key?->fingerprint(),
-            'findings' => $card->findings
-                ->and($set->findings)
-                ->and((new Linter())->lint($set->folder(), $known))
-                ->gravestFirst(),
+            'findings' => $findings,
             'looked' => AllClear::words($set->folder(), $known),
             'zip' => base64_encode(CardZip::of($set->folder())),
             'benchIsThere' => $this->bench->isThere(),
@@ -170,15 +171,16 @@ final class CardController
                 );
                 $settings = $card->settings($copy, $network, self::packages($jobs));
                 $set = CardSet::of($settings, $card->order($image));
-                $this->written($copy, $settings);
+                $findings = (new Linter())->lint(
+                    $set->folder(),
+                    new CardContext($image, $network->asLocalNetwork()),
+                );
+                $this->written($copy, $settings, $findings);
 
                 return [
                     'box' => $copy,
                     'set' => $set,
-                    'findings' => (new Linter())->lint(
-                        $set->folder(),
-                        new CardContext($image, $network->asLocalNetwork()),
-                    ),
+                    'findings' => $findings,
                     'zip' => base64_encode(CardZip::of($set->folder())),
                 ];
             }, $series->members),
@@ -198,7 +200,8 @@ final class CardController
         ]);
     }
 
-    private function written(Box $box, FirstBoot $settings): void
+    /** @param  Findings  $findings  what speaks against its files */
+    private function written(Box $box, FirstBoot $settings, Findings $findings): void
     {
         $box->update([
             'user' => $settings->user,
@@ -207,6 +210,7 @@ final class CardController
             'instance' => $settings->instance,
             'fixed_address' => $settings->static !== null,
             'card_written_at' => now(),
+            'card_codes' => array_slice(array_values(array_unique($findings->codes())), 0, 40) ?: null,
         ]);
         JournalEntry::write(
             $box,
