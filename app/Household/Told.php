@@ -96,6 +96,8 @@ final class Told
                 self::strings($told['mounts'] ?? null),
                 is_string($told['mac'] ?? null) ? $told['mac'] : null,
                 array_filter(is_array($told['answered'] ?? null) ? $told['answered'] : [], is_int(...)),
+                is_string($told['release'] ?? null) ? $told['release'] : null,
+                self::strings($told['further'] ?? null),
             )
             : null;
     }

@@ -82,6 +82,8 @@ final readonly class TakeReport
     {
         $kept = Telling::kept($box, Telling::REPORT);
         $before = BoxReport::kept(is_array($kept['report'] ?? null) ? $kept['report'] : []);
+        // What was never recorded is as it is told first.
+        $kept += array_filter(['release' => $report->codename]);
         Telling::put($box, Telling::REPORT, ['report' => $report] + self::recorded($box, $kept));
         $this->fills($box, $report);
         if ($report->listening !== null) {
@@ -188,6 +190,8 @@ final readonly class TakeReport
                 ->values()
                 ->all(),
             'mac' => $box->mac,
+            'release' => is_string($kept['release'] ?? null) ? $kept['release'] : null,
+            'further' => $texts('further'),
             'answered' => array_filter(
                 is_array($kept['answered'] ?? null) ? $kept['answered'] : [],
                 is_int(...),

@@ -15,6 +15,8 @@ final readonly class Reported
      * @param  list<string>  $keys  fingerprints that the record knows
      * @param  list<string>  $mounts  where its disks are to be
      * @param  ?string  $mac  of its board
+     * @param  ?string  $release  codename that the record has; null while none was ever told
+     * @param  list<string>  $known  further places of file systems that the record knows
      * @param  array<string, int>  $answered  until when a difference is left alone, in Unix seconds, by its key
      */
     public function __construct(
@@ -27,6 +29,8 @@ final readonly class Reported
         public array $mounts = [],
         public ?string $mac = null,
         public array $answered = [],
+        public ?string $release = null,
+        public array $known = [],
     ) {
     }
 }

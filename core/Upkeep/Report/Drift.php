@@ -9,7 +9,7 @@ use Burrow\Household\Household;
 use Burrow\Household\Reported;
 use Burrow\Judgement\Severity;
 
-/** A report held against the record: ports, address, board, disks, accounts and keys. */
+/** A report held against the record: ports, release, address, board, disks, accounts and keys. */
 final class Drift
 {
     /** Port of the system's own that every box has for itself (RFC 5353, RFC 2131, RFC 3315). */
@@ -17,6 +17,9 @@ final class Drift
 
     /** From here on, ports that programs take for answers to come (proc(5): ip_local_port_range). */
     private const OUTGOING = 32_768;
+
+    /** Places that systems and container engines mount for themselves (FHS 3.0). */
+    private const SYSTEMS = '~^/(?:$|boot(?:/|$)|dev(?:/|$)|run(?:/|$)|sys(?:/|$)|proc(?:/|$)|tmp$|snap/|var/(?:log|tmp|cache)$|var/lib/)~';
 
     /**
      * @return list<Difference> the gravest first; those that were answered and are left alone until later are not among
@@ -26,7 +29,9 @@ final class Drift
     {
         $found = [
             ...self::ports($house, $box, $told),
+            ...self::release($box, $told),
             ...self::place($box, $told),
+            ...self::further($box, $told),
             ...self::mounts($box, $told),
             ...self::logins($box, $told),
         ];
@@ -77,6 +82,52 @@ final class Drift
                     "Nothing listens at {$place} ({$purpose}) on {$box->name}.",
                     'It is taken out of the ledger.',
                     'Look why its service does not run: systemctl --failed, then journalctl -u with its name.',
+                );
+            }
+        }
+
+        return array_values($found);
+    }
+
+    /** @return list<Difference> */
+    private static function release(Box $box, Reported $told): array
+    {
+        $now = $told->report->codename;
+
+        return $now === null || $told->release === null || $now === $told->release
+            ? []
+            : [
+                new Difference(
+                    "release {$now}",
+                    Severity::Warn,
+                    "{$box->name} runs {$now}, and the record has {$told->release}.",
+                    "It runs {$now} from now on; steps and ends of support follow it.",
+                    'A release is not left by itself: look who changed /etc/apt/sources.list.d, and when: '.
+                        'less /var/log/apt/history.log.',
+                ),
+            ];
+    }
+
+    /**
+     * File systems that hold data and that the record does not know.
+     *
+     * @return list<Difference>
+     */
+    private static function further(Box $box, Reported $told): array
+    {
+        $found = [];
+        foreach ($told->report->fills ?? [] as [$mount, $bytes, $used]) {
+            if (
+                preg_match(self::SYSTEMS, $mount) !== 1 &&
+                ! in_array($mount, $told->mounts, true) &&
+                ! in_array($mount, $told->known, true)
+            ) {
+                $found[$mount] = new Difference(
+                    "further {$mount}",
+                    Severity::Note,
+                    "Something is mounted at {$mount} on {$box->name} that the record does not know.",
+                    'It is known from now on; copies of it are not made by that.',
+                    "Somebody plugged a disk in, or a line of fstab is new: findmnt {$mount}.",
                 );
             }
         }

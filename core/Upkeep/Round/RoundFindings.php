@@ -54,6 +54,27 @@ final class RoundFindings
         );
     }
 
+    public static function stillWaiting(string $box, int $packages): Finding
+    {
+        return Finding::warn(
+            'upkeep.still_waiting',
+            ($packages === 1 ? '1 package waits' : "{$packages} packages wait").
+                " on {$box} still, as its report shows.",
+            'Something was held back, or the report was made before the upgrade was over.',
+            'Look at what apt says of them: apt list --upgradable. It is due as soon as they are in.',
+        );
+    }
+
+    public static function notStartedAgain(string $box): Finding
+    {
+        return Finding::warn(
+            'upkeep.not_started_again',
+            "{$box} asks for a restart, and its report shows none since it was begun.",
+            'The new kernel or library is on its disk, and the old one is at work.',
+            'Restart it when nothing is being printed, recorded or copied.',
+        );
+    }
+
     public static function notAnUpgrade(): Finding
     {
         return Finding::stop(

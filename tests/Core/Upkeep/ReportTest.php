@@ -302,3 +302,40 @@ test('nothing that waits by old lists is not up to date', function (
     'lists of three days ago' => ['1795350000', 'Listing...', false],
     'nobody told how old they are' => ['', 'Listing...', false],
 ]);
+
+test(
+    'another release and file systems that nobody recorded are told, and what systems mount for themselves is not',
+    function (): void {
+        $keys = fn (array $with, Reported $told): array => array_values(
+            array_filter(
+                array_map(
+                    fn (Difference $one): string => $one->key,
+                    Drift::of(household([larderBox()]), larderBox(), $told),
+                ),
+                fn (string $key): bool => preg_match('/^(?:release|further) /', $key) === 1,
+            ),
+        );
+        $fill =
+            "Filesystem 1024-blocks Used Available Capacity Mounted on\n/dev/root 30000000 6000000 22000000 22% /\n".
+            "/dev/sda1 3900000000 1000000000 2700000000 28% /srv/store\n/dev/sdb1 100000 1000 99000 1% /media/fair\n".
+            "/dev/mmcblk0p1 500000 80000 420000 16% /boot/firmware\noverlay 30000000 6000000 22000000 22% /var/lib/containers/storage/overlay/x/merged\n".
+            'tmpfs 400000 0 400000 0% /run/user/1000';
+        $report = readReport(reportText(['fill' => $fill]));
+        $told = fn (?string $release, array $mounts, array $known): Reported => new Reported(
+            'larder',
+            new DateTimeImmutable(THREE_O_CLOCK),
+            $report,
+            mounts: $mounts,
+            release: $release,
+            known: $known,
+        );
+        expect($keys([], $told('bookworm', ['/srv/store'], [])))
+            ->toBe(['further /media/fair'])
+            ->and($keys([], $told('bookworm', ['/srv/store'], ['/media/fair'])))
+            ->toBe([])
+            ->and($keys([], $told('bullseye', ['/srv/store'], ['/media/fair'])))
+            ->toBe(['release bookworm'])
+            ->and($keys([], $told(null, [], [])))
+            ->toBe(['further /srv/store', 'further /media/fair']);
+    },
+);

@@ -2,9 +2,12 @@
 
 declare(strict_types=1);
 
+use Burrow\Household\BoxReport;
 use Burrow\Household\DoorState;
 use Burrow\Household\HeldJob;
+use Burrow\Household\Reported;
 use Burrow\Upkeep\Plan\UpkeepFile;
+use Burrow\Upkeep\Round\Evidence;
 use Burrow\Upkeep\Round\Round;
 use Burrow\Upkeep\Round\Route;
 use Burrow\Upkeep\Round\StopState;
@@ -210,3 +213,35 @@ test(
             ->toBe(['upkeep.absent_for_round']);
     },
 );
+
+test('only a report that came since tells what came of it', function (): void {
+    $began = (new DateTimeImmutable(THREE_O_CLOCK))->getTimestamp();
+    $told = fn (int $after, ?int $uptime, ?array $pending, ?bool $restart): Reported => new Reported(
+        'larder',
+        new DateTimeImmutable('@'.($began + $after)),
+        new BoxReport(uptimeSeconds: $uptime, restart: $restart, pending: $pending),
+    );
+    expect(Evidence::of(null, $began)->words)
+        ->toBe('')
+        ->and(Evidence::of($told(-60, 10, [], false), $began)->words)
+        ->toBe('')
+        ->and(Evidence::of($told(600, 300, [], false), $began))
+        ->words->toBe('its report shows nothing that waits, it was started again')
+        ->startedAt->toBe($began + 300)
+        // It started a second before it was begun: that was another start.
+        ->and(Evidence::of($told(600, 601, [], false), $began))
+        ->words->toBe('its report shows nothing that waits')
+        ->startedAt->toBeNull()
+        ->and(Evidence::of($told(600, 600, null, null), $began)->startedAt)
+        ->toBe($began);
+    $open = Evidence::of($told(600, 90_000, ['openssl', 'libc6'], true), $began);
+    expect($open->words)
+        ->toBe('its report shows 2 that wait still, it asks for a restart still')
+        ->and($open->findings->codes())
+        ->toBe(['upkeep.still_waiting', 'upkeep.not_started_again'])
+        ->and($open->findings->blocks())
+        ->toBeFalse()
+        // A restart that was made is not asked for again, whatever the flag of that minute says.
+        ->and(Evidence::of($told(600, 20, [], true), $began)->findings->codes())
+        ->toBe([]);
+});

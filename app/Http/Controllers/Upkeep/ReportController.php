@@ -188,6 +188,8 @@ final class ReportController
                 ->where('protocol', substr($what, -3))
                 ->delete(),
             'board' => $mac !== null && Mac::tryParse($mac) !== null && $box->update(['mac' => $mac]),
+            'release' => $this->recordAgain($box, fn (array $kept): array => ['release' => $what] + $kept),
+            'further' => $this->recordAgain($box, fn (array $kept): array => $known('further') + $kept),
             'account' => $this->recordAgain($box, fn (array $kept): array => $known('accounts') + $kept),
             'key' => $this->recordAgain($box, fn (array $kept): array => $known('keys') + $kept),
             default => null,

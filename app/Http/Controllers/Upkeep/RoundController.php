@@ -17,6 +17,7 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Burrow\Judgement\Severity;
+use Burrow\Upkeep\Round\Evidence;
 use Burrow\Upkeep\Round\Round;
 use Burrow\Upkeep\Round\RoundFindings;
 use Illuminate\Contracts\View\View;
@@ -102,11 +103,11 @@ final class RoundController
     }
 
     /** It was brought up to date: what was printed is read, and what it answered before is asked again. */
-    public function look(Request $request, Intake $intake): RedirectResponse
+    public function look(Request $request, Intake $intake, Household $house): RedirectResponse
     {
         $pasted = $request->string('pasted')->value();
 
-        return $this->at($request, function (Round $round, Box $box) use ($pasted, $intake): array {
+        return $this->at($request, function (Round $round, Box $box) use ($pasted, $intake, $house): array {
             $words = 'by your word';
             if (trim($pasted) !== '') {
                 $reading = $intake->read('upgrade', $pasted);
@@ -126,6 +127,12 @@ final class RoundController
             if ($missing->blocks()) {
                 return $missing->list;
             }
+            $held = collect($house->boxes())->first(fn (HeldBox $one): bool => $one->id === $box->id);
+            $evidence = Evidence::of(
+                $held === null ? null : $house->report($held),
+                (int) $round->current()?->began,
+            );
+            $words .= $evidence->words === '' ? '' : "; {$evidence->words}";
             $this->desk->step(function (Round $now) use ($box, $words): Round {
                 $after = $now->over((string) $box->name, $words, now()->getTimestamp());
                 $box->update(['updated_system_at' => now(), 'asked_at' => now(), 'answered_at' => now()]);
@@ -138,7 +145,7 @@ final class RoundController
                 return $after;
             });
 
-            return [];
+            return $evidence->findings->list;
         });
     }
 
