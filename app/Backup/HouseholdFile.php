@@ -59,6 +59,7 @@ final readonly class HouseholdFile
         'stores',
         'media',
         'fill_samples',
+        'condition_samples',
         'health_samples',
         'backups',
         'restore_drills',

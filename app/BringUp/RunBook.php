@@ -226,13 +226,15 @@ final readonly class RunBook
         if ($played->waitTo === null || $step->began_at === null) {
             return null;
         }
+        $measured = $this->measured($played);
 
         return Countdown::of(
             $played,
             $step->began_at->toDateTimeImmutable(),
             new DateTimeImmutable(),
-            $this->measured($played),
+            array_column($measured, 'seconds'),
             $this->speed(),
+            array_column($measured, 'on'),
         );
     }
 
@@ -252,7 +254,7 @@ final readonly class RunBook
         if ($played->waitTo === null || $played->waitFrom === null) {
             return [$played->hands->seconds, 0.0];
         }
-        $measured = $this->measured($played);
+        $measured = array_column($this->measured($played), 'seconds');
 
         return [
             $played->hands->seconds,
@@ -353,7 +355,7 @@ final readonly class RunBook
      * has measured the coffee and not the box, and whoever presses “Done” at once has measured nothing; such times do
      * not count.
      *
-     * @return list<float>
+     * @return list<array{seconds: float, on: string}> the newest first, each with its box and day
      */
     private function measured(Step $played): array
     {
@@ -374,14 +376,19 @@ final readonly class RunBook
                         Box::query()->select('id')->where('board', $box->board)->where('on_bench', $box->on_bench),
                     ),
             )
+            ->with('run.box:id,name')
             ->latest('id')
             ->limit(10)
             ->get()
             ->map(
-                fn (RunStep $step): float => $step->stages[StartStage::Login->value] ??
-                    (float) $step->began_at?->diffInSeconds($step->finished_at),
+                fn (RunStep $step): array => [
+                    'seconds' => (float) ($step->stages[StartStage::Login->value] ??
+                        $step->began_at?->diffInSeconds($step->finished_at)),
+                    'on' => (string) $step->run->box->name.', '.
+                        $step->began_at?->setTimezone(Network::zone())->format('j M Y'),
+                ],
             )
-            ->filter(fn (float $seconds): bool => $seconds > $shortest && $seconds <= $longest);
+            ->filter(fn (array $one): bool => $one['seconds'] > $shortest && $one['seconds'] <= $longest);
 
         return array_values($times->all());
     }

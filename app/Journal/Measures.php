@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Journal;
 
 use App\Models\Box;
+use App\Models\ConditionSample;
 use App\Models\FillSample;
 use App\Models\Measurement;
 use App\Models\Run;
@@ -31,6 +32,10 @@ final class Measures
         'start' => ['From power or restart until it lets in', 's'],
         'update' => ['A first update', 'min'],
         'fill' => ['How full a file system was', '%'],
+        'celsius' => ['Processor, as reports have it', '°C'],
+        'volts' => ['Supply, as reports have it', 'V'],
+        'undervoltage' => ['Supply too low since its start', '(1: yes)'],
+        'throttled' => ['Slowed since its start', '(1: yes)'],
     ];
 
     /** @return Builder<Model> ids of boxes that have any reading of this kind */
@@ -42,6 +47,9 @@ final class Measures
                 ->join('runs', 'runs.id', '=', 'run_steps.run_id')
                 ->select('runs.box_id'),
             'fill' => FillSample::query()->select('box_id'),
+            'celsius', 'volts', 'undervoltage', 'throttled' => ConditionSample::query()
+                ->whereNotNull($what)
+                ->select('box_id'),
             default => Measurement::query()
                 ->whereNotNull($what === 'copy' ? 'megabytes' : 'board_celsius')
                 ->select('box_id'),
@@ -63,6 +71,10 @@ final class Measures
                 'finished_at',
             ],
             'fill' => [FillSample::query()->where('box_id', $box->id), 'taken_at'],
+            'celsius', 'volts', 'undervoltage', 'throttled' => [
+                ConditionSample::query()->where('box_id', $box->id)->whereNotNull($what),
+                'taken_at',
+            ],
             default => [
                 Measurement::query()
                     ->where('box_id', $box->id)
@@ -74,7 +86,7 @@ final class Measures
         $to === null || $query->where($at, '<', $to);
         $readings = [];
         foreach ($query->orderByDesc($at)->orderByDesc('id')->limit(self::MOST)->get() as $row) {
-            $value = self::value($row);
+            $value = $row instanceof ConditionSample ? (float) $row->getAttribute($what) : self::value($row);
             $when = $row->getAttribute($at);
             $value === null ||
                 ! $when instanceof \Carbon\CarbonInterface ||

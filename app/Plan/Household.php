@@ -8,6 +8,7 @@ use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\Desk;
 use App\Models\Measurement;
+use App\Models\Network;
 use Burrow\Catalogue\Part\DeskComputer;
 use Burrow\Household\Feed as PowerFeed;
 use Burrow\Household\Household as Picture;
@@ -26,6 +27,9 @@ use Illuminate\Support\Collection;
 /** What a plan can build upon: boxes in service, their readings, and the desk computers. Asked of the database once. */
 final class Household
 {
+    /** Readings that are named beside what they correct. */
+    private const NAMED = 6;
+
     /** @var array<string, array{box: Box, plan: PlanInput}>|null by name */
     private ?array $boxes = null;
 
@@ -108,7 +112,7 @@ final class Household
                     ($met !== 'disk' || $its->drive?->id === $plan->drive?->id)
                 ) {
                     $factors[$met][] = $factor;
-                    $names[$name] = $name;
+                    $names["{$name} {$copy->id}"] = self::on($name, $copy);
                 }
             }
             $heat = $box->measurements->first(
@@ -125,15 +129,24 @@ final class Household
                     (float) $heat->board_celsius,
                     (float) $heat->room_celsius,
                 ))->kelvinPerWatt();
-                $names[$name] = $name;
+                $names["{$name} {$heat->id}"] = self::on($name, $heat);
             }
         }
 
         return new Calibration(
             array_map(self::median(...), $factors),
             $kelvins === [] ? null : self::median($kelvins),
-            implode(', ', $names),
+            implode('; ', array_slice($names, 0, self::NAMED)).
+                (count($names) > self::NAMED ? '; and others' : ''),
         );
+    }
+
+    /** "dewpoint, 12 Nov 2026" */
+    private static function on(string $name, Measurement $one): string
+    {
+        $day = $one->created_at?->setTimezone(Network::zone())->format('j M Y');
+
+        return $day === null ? $name : "{$name}, {$day}";
     }
 
     /** @return list<string> switches, strips and supplies that boxes hang on */

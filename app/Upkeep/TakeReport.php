@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Upkeep;
 
 use App\Models\Box;
+use App\Models\ConditionSample;
 use App\Models\FillSample;
 use App\Models\JournalEntry;
 use App\Models\Listing;
@@ -86,6 +87,7 @@ final readonly class TakeReport
         $kept += array_filter(['release' => $report->codename]);
         Telling::put($box, Telling::REPORT, ['report' => $report] + self::recorded($box, $kept));
         $this->fills($box, $report);
+        $this->condition($box, $report);
         if ($report->listening !== null) {
             Listing::query()->upsert(
                 [
@@ -135,6 +137,24 @@ final readonly class TakeReport
                 ]);
         }
         $rows === [] || FillSample::query()->insert(array_values($rows));
+    }
+
+    private function condition(Box $box, BoxReport $report): void
+    {
+        $told = [
+            'celsius' => $report->celsius,
+            'volts' => $report->volts,
+            'undervoltage' => $report->undervoltage,
+            'throttled' => $report->throttled,
+        ];
+        if (array_filter($told, fn (mixed $one): bool => $one !== null) === []) {
+            return;
+        }
+        $fresh = ConditionSample::query()
+            ->where('box_id', $box->id)
+            ->where('taken_at', '>', now()->subSeconds(self::SAMPLE))
+            ->exists();
+        $fresh || ConditionSample::query()->create(['box_id' => $box->id, 'taken_at' => now()] + $told);
     }
 
     private function tell(Box $box, BoxReport $before, BoxReport $now, bool $first): void

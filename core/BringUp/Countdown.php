@@ -12,6 +12,9 @@ use InvalidArgumentException;
 /** A wait that began at a known moment: it can be worked out again after a reload, a crash or on another screen. */
 final readonly class Countdown
 {
+    /** Readings that are named; a household has many. */
+    private const NAMED = 4;
+
     private function __construct(
         public DateTimeImmutable $end,
         public Duration $expected,
@@ -23,6 +26,7 @@ final readonly class Countdown
 
     /**
      * @param  list<float>  $measured  how long this step took before, in seconds
+     * @param  list<string>  $on  where and when that was: "wren, 12 Nov 2026"
      * @param  float  $speed  of the bench's clock; 1 for a real box
      *
      * @throws InvalidArgumentException for a step that does not wait
@@ -33,6 +37,7 @@ final readonly class Countdown
         DateTimeImmutable $now,
         array $measured = [],
         float $speed = 1,
+        array $on = [],
     ): self {
         if ($step->waitTo === null || $step->waitFrom === null) {
             throw new InvalidArgumentException("The step “{$step->id}” is no wait.");
@@ -49,8 +54,26 @@ final readonly class Countdown
             $measured === []
                 ? ($speed === 1.0 ? '' : 'the bench runs '.(int) $speed.' times faster; ').
                     "{$step->waitFrom} to {$step->waitTo}, common practice"
-                : 'measured here before, '.count($measured).(count($measured) === 1 ? ' run' : ' runs'),
+                : self::measured($measured, $on),
         );
+    }
+
+    /**
+     * @param  non-empty-list<float>  $measured
+     * @param  list<string>  $on
+     */
+    private static function measured(array $measured, array $on): string
+    {
+        $least = Duration::seconds(min($measured));
+        $most = Duration::seconds(max($measured));
+        $count = count($measured).(count($measured) === 1 ? ' run' : ' runs');
+        $named =
+            implode('; ', array_slice($on, 0, self::NAMED)).
+            (count($on) > self::NAMED ? '; and earlier' : '');
+
+        return "measured here before, {$count}".
+            ((string) $least === (string) $most ? '' : ", {$least} to {$most}").
+            ($named === '' ? '' : " ({$named})");
     }
 
     public function isOver(): bool

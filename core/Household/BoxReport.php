@@ -31,6 +31,10 @@ final readonly class BoxReport implements JsonSerializable
      * @param  ?list<string>  $accounts  that may log in
      * @param  ?list<string>  $keys  fingerprints of keys that may log in as the one who made the report
      * @param  ?list<string>  $containers  that run
+     * @param  ?float  $celsius  of its processor
+     * @param  ?bool  $undervoltage  its supply was too low, now or since it started
+     * @param  ?bool  $throttled  it was slowed for heat or supply, now or since it started
+     * @param  ?float  $volts  of the 5 V that it is fed by, where a sensor tells them
      */
     public function __construct(
         public ?string $host = null,
@@ -58,6 +62,7 @@ final readonly class BoxReport implements JsonSerializable
         public ?bool $undervoltage = null,
         public ?bool $throttled = null,
         public ?int $listsAt = null,
+        public ?float $volts = null,
     ) {
     }
 
@@ -114,6 +119,7 @@ final readonly class BoxReport implements JsonSerializable
             $is('undervoltage'),
             $is('throttled'),
             $number('listsAt'),
+            is_numeric($kept['volts'] ?? null) ? (float) $kept['volts'] : null,
         );
     }
 

@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Demo\DemoLogins;
 use App\Models\Backup;
 use App\Models\Box;
+use App\Models\ConditionSample;
 use App\Models\Dependency;
 use App\Models\Desk;
 use App\Models\FillSample;
@@ -376,6 +377,18 @@ class DemoSeeder extends Seeder
                 $rows,
             ),
         );
+        $felt = [];
+        for ($day = 90; $day >= 0; $day -= 2) {
+            $felt[] = [
+                'box_id' => $larder->id,
+                'celsius' => 46 + 4 * sin($day / 11) + ($day % 5) * 0.3,
+                'volts' => 5.08 + 0.02 * sin($day / 7),
+                'undervoltage' => false,
+                'throttled' => false,
+                'taken_at' => now()->subDays($day)->subHours(2),
+            ];
+        }
+        ConditionSample::query()->insert($felt);
         foreach ([[120, 19_510, 8], [1, 22_360, 8]] as [$days, $hours, $replaced]) {
             HealthSample::query()->create([
                 'box_id' => $larder->id,

@@ -33,6 +33,7 @@ const HOUSEHOLD_TABLES = [
     'rollouts' => 'How a filter came to the house, with what its counter showed.',
     'reports' => 'What boxes told of themselves, word for word; the last ones of each.',
     'media' => 'The register of cards and disks.',
+    'condition_samples' => 'How warm boxes were, what they were fed with, and whether that was too little.',
     'fill_samples' => 'How full file systems were, and when.',
     'health_samples' => 'What drives said of themselves, and when.',
     'backups' => 'What of which box is copied where, and how that went.',

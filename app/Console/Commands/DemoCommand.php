@@ -36,6 +36,7 @@ final class DemoCommand extends Command
         'reports',
         'certificates',
         'fill_samples',
+        'condition_samples',
         'health_samples',
         'restore_drills',
         'folder_pairs',

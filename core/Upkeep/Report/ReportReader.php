@@ -18,6 +18,11 @@ use Burrow\Intake\Updates\PackageChange;
 /** Reads what the report script prints, however it came; parts that are not there were not told. */
 final readonly class ReportReader
 {
+    /** A rail of 5 V, as far as it may sink or rise while a board still runs. */
+    private const LOWEST = 4.0;
+
+    private const HIGHEST = 6.0;
+
     /** Bytes of a report that are read; one of a busy box has about a tenth. */
     public const MOST = 262_144;
 
@@ -123,7 +128,22 @@ final readonly class ReportReader
                 : null,
             undervoltage: $power === null ? null : $power->undervoltageNow || $power->undervoltageSinceBoot,
             throttled: $power === null ? null : $power->throttledNow || $power->throttledSinceBoot,
+            volts: self::volts($parts['volts'] ?? ''),
         );
+    }
+
+    /** The sensor nearest to 5 V of those that tell millivolts (kernel, hwmon sysfs interface); null where none is. */
+    private static function volts(string $text): ?float
+    {
+        $near = null;
+        foreach (array_slice(explode("\n", trim($text)), 0, 64) as $line) {
+            $volts = preg_match('/^\d{1,6}$/D', trim($line)) === 1 ? (int) trim($line) / 1000 : 0.0;
+            if ($volts >= self::LOWEST && $volts <= self::HIGHEST) {
+                $near = $near === null || abs($volts - 5) < abs($near - 5) ? $volts : $near;
+            }
+        }
+
+        return $near;
     }
 
     /** @return array<string, string> what stands below each mark; only the first of a kind, and of the last report */

@@ -28,6 +28,7 @@ final class ReportScript
         'memory',
         'temperature',
         'power',
+        'volts',
         'listening',
         'containers',
         'failed',
@@ -80,6 +81,8 @@ final class ReportScript
         cat /sys/class/thermal/thermal_zone0/temp 2>/dev/null
         part power
         for one in /sys/devices/platform/soc/*/get_throttled; do [ -r "\$one" ] && sed 's/^\(0x\)\{0,1\}/throttled=0x/' "\$one"; done
+        part volts
+        cat /sys/class/hwmon/hwmon*/in*_input 2>/dev/null
         part listening
         if has ss; then soon ss -tuln; else soon netstat -tuln; fi
         part containers

@@ -67,8 +67,22 @@ test('every value that a step asks for is known when its turn comes', function (
             ];
             $more = $step->more;
             $look = $more->look;
-            $texts = [...$texts, $more->lookIn, $more->reset, $more->sees, $more->no, $look?->port, $look?->path];
-            $texts = [...$texts, ...$look->refused ?? [], ...$look->answered ?? [], $look?->local, $look?->shows];
+            $texts = [
+                ...$texts,
+                $more->lookIn,
+                $more->reset,
+                $more->sees,
+                $more->no,
+                $look?->port,
+                $look?->path,
+            ];
+            $texts = [
+                ...$texts,
+                ...$look->refused ?? [],
+                ...$look->answered ?? [],
+                $look?->local,
+                $look?->shows,
+            ];
             foreach ([...$more->answers, ...$more->cards, ...$more->asks] as $told) {
                 $texts = [...$texts, ...array_filter(get_object_vars($told), is_string(...))];
             }
@@ -76,7 +90,11 @@ test('every value that a step asks for is known when its turn comes', function (
             $missing = array_values(array_diff(array_unique($asked[1]), $known, $blocks));
             expect([$id, $step->id, $missing])->toBe([$id, $step->id, []]);
             $known = [...$known, ...$byKind[$step->kind->name()] ?? []];
-            $known = [...$known, ...array_column($more->asks, 'name'), ...array_column($more->prints, 'name')];
+            $known = [
+                ...$known,
+                ...array_column($more->asks, 'name'),
+                ...array_column($more->prints, 'name'),
+            ];
         }
     }
 });
@@ -129,7 +147,11 @@ test('a command waits for its values', function (): void {
 test('a countdown is worked out from its beginning', function (): void {
     $step = playbook()->step('upgrade');
     $began = new DateTimeImmutable('2026-11-25 20:00:00');
-    $at = fn (string $time): Countdown => Countdown::of($step, $began, new DateTimeImmutable("2026-11-25 {$time}"));
+    $at = fn (string $time): Countdown => Countdown::of(
+        $step,
+        $began,
+        new DateTimeImmutable("2026-11-25 {$time}"),
+    );
     expect($at('20:00:00')->remaining->clock())
         ->toBe('12:00')
         ->and($at('20:04:18')->remaining->clock())
@@ -154,7 +176,20 @@ test('times measured here go before common practice', function (): void {
     expect($countdown->expected->seconds)
         ->toBe(420.0)
         ->and($countdown->source)
-        ->toBe('measured here before, 2 runs');
+        ->toBe('measured here before, 2 runs, 5 min to 7 min');
+    $named = fn (array $measured, string ...$on): string => Countdown::of(
+        playbook()->step('upgrade'),
+        new DateTimeImmutable('@0'),
+        new DateTimeImmutable('@60'),
+        $measured,
+        1,
+        $on,
+    )->source;
+    // What the estimate was made from is named, and of many the newest.
+    expect($named([300.0], 'wren, 12 Nov 2026'))
+        ->toBe('measured here before, 1 run (wren, 12 Nov 2026)')
+        ->and($named([60.0, 60.0, 60.0, 60.0, 60.0], 'a', 'b', 'c', 'd', 'e'))
+        ->toBe('measured here before, 5 runs (a; b; c; d; and earlier)');
 });
 
 test('the bench runs its clock faster', function (): void {
@@ -187,7 +222,10 @@ test('a box is singled out in the router\'s list', function (
         ->toBe($code);
 })->with([
     'new and named' => [
-        [lease('02:00:00:00:00:01', '172.22.8.104', 'desk'), lease('02:00:00:00:00:07', '172.22.8.131', 'wren')],
+        [
+            lease('02:00:00:00:00:01', '172.22.8.104', 'desk'),
+            lease('02:00:00:00:00:07', '172.22.8.131', 'wren'),
+        ],
         ['02:00:00:00:00:01'],
         '172.22.8.131',
         'bringup.found',
@@ -224,19 +262,28 @@ test('a box is singled out in the router\'s list', function (
         'bringup.several_new',
     ],
     'an older lease of that name' => [
-        [lease('02:00:00:00:00:01', '172.22.8.104', 'wren'), lease('02:00:00:00:00:02', '172.22.8.105', 'wren')],
+        [
+            lease('02:00:00:00:00:01', '172.22.8.104', 'wren'),
+            lease('02:00:00:00:00:02', '172.22.8.105', 'wren'),
+        ],
         ['02:00:00:00:00:01'],
         '172.22.8.105',
         'bringup.found',
     ],
     'two of that name, both from before' => [
-        [lease('02:00:00:00:00:01', '172.22.8.104', 'wren'), lease('02:00:00:00:00:02', '172.22.8.105', 'wren')],
+        [
+            lease('02:00:00:00:00:01', '172.22.8.104', 'wren'),
+            lease('02:00:00:00:00:02', '172.22.8.105', 'wren'),
+        ],
         ['02:00:00:00:00:01', '02:00:00:00:00:02'],
         null,
         'bringup.two_of_that_name',
     ],
     'two of that name' => [
-        [lease('02:00:00:00:00:01', '172.22.8.104', 'wren'), lease('02:00:00:00:00:02', '172.22.8.105', 'wren')],
+        [
+            lease('02:00:00:00:00:01', '172.22.8.104', 'wren'),
+            lease('02:00:00:00:00:02', '172.22.8.105', 'wren'),
+        ],
         [],
         null,
         'bringup.two_of_that_name',

@@ -33,6 +33,7 @@ function reportText(array $with = []): string
         'memory' => "MemTotal:        3884328 kB\nMemAvailable:    3100000 kB",
         'temperature' => '48312',
         'power' => 'throttled=0x50000',
+        'volts' => '',
         'listening' => "Netid State  Recv-Q Send-Q Local Address:Port Peer Address:Port\ntcp   LISTEN 0 50 0.0.0.0:445 0.0.0.0:*\ntcp   LISTEN 0 128 0.0.0.0:22 0.0.0.0:*\ntcp   LISTEN 0 5 127.0.0.1:631 0.0.0.0:*\nudp   UNCONN 0 0 0.0.0.0:5353 0.0.0.0:*\nudp   UNCONN 0 0 0.0.0.0:51234 0.0.0.0:*",
         'containers' => "web\n#asked",
         'failed' => "backup-seed.service loaded failed failed one more copy\n#asked",
@@ -337,5 +338,29 @@ test(
             ->toBe(['release bookworm'])
             ->and($keys([], $told(null, [], [])))
             ->toBe(['further /srv/store', 'further /media/fair']);
+    },
+);
+
+test('of sensors that tell millivolts the one nearest to five is the supply', function (
+    string $said,
+    ?float $volts,
+): void {
+    expect(readReport(reportText(['volts' => $said]))?->volts)->toBe($volts);
+})->with([
+    ['5102', 5.102],
+    ["3300\n5102\n4900\n12100", 4.9],
+    ["4000\n6000", 4.0],
+    ["3999\n6001", null],
+    ['', null],
+    ["-5000\nfive\n5.1", null],
+    ['5102000', null],
+]);
+
+test(
+    'a report of before the sensor was asked has no volts, and one that is kept has them again',
+    function (): void {
+        expect(readReport(reportText())?->volts)->toBeNull();
+        $report = readReport(reportText(['volts' => '5102']));
+        expect(BoxReport::kept(json_decode((string) json_encode($report), true))->volts)->toBe(5.102);
     },
 );

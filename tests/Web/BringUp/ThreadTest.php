@@ -180,7 +180,10 @@ test('a password is forgotten: not in the database, the sessions, the logs or th
         ->assertOk()
         ->getContent();
     preg_match('/hashed_passwd: (?:&quot;|")(\$6\$[^"&]+)/', $page, $hash);
-    expect($page)->not->toContain($secret)->and(password_verify($secret, $hash[1]))->toBeTrue();
+    expect($page)
+        ->not->toContain($secret)
+        ->and(password_verify($secret, $hash[1]))
+        ->toBeTrue();
     $this->post("/boxes/{$box->id}/card", [
         'user' => 'Not Valid',
         'first_password' => $secret,
@@ -197,7 +200,9 @@ test('a password is forgotten: not in the database, the sessions, the logs or th
         ->not->toContain($secret)
         ->not->toContain(trim((string) json_encode($hash[1]), '"'));
     $var = getenv('TEST_VAR') ?: 'var/test';
-    expect(run('grep -rlF '.escapeshellarg($secret)." {$var}/storage {$var}/log {$var}/bench.json")['out'])
+    expect(
+        run('grep -rlF '.escapeshellarg($secret)." {$var}/storage {$var}/log {$var}/bench.json")['out'],
+    )
         ->toBe('')
         ->and(
             run(
@@ -322,14 +327,20 @@ test('the router\'s list is pasted for a real box, however large', function (): 
         'version' => $step->refresh()->version,
         'pasted' => $list.'0 02:4b:1e:90:00:07 172.22.8.131 wren *',
     ])->assertRedirect();
-    expect($step->refresh()->state)->toBe(RunStep::DONE)->and($step->run->box->mac)->toBe('02:4b:1e:90:00:07');
+    expect($step->refresh()->state)
+        ->toBe(RunStep::DONE)
+        ->and($step->run->box->mac)
+        ->toBe('02:4b:1e:90:00:07');
 });
 
 test('a zip where text belongs', function (): void {
     $step = runAt('found');
     $this->asKeeper()
         ->followingRedirects()
-        ->post("/runs/{$step->run_id}/steps/{$step->id}/check", ['version' => 1, 'pasted' => "PK\x03\x04\x14"])
+        ->post("/runs/{$step->run_id}/steps/{$step->id}/check", [
+            'version' => 1,
+            'pasted' => "PK\x03\x04\x14",
+        ])
         ->assertSee('packed or binary file');
 });
 
@@ -485,7 +496,10 @@ test('the network is described field by field', function (): void {
         '/settings',
         ['prefix' => '172.22.0.0/16', 'pool_first' => '172.22.8.100'] + $typed,
     )->assertRedirect('/settings');
-    expect(Network::home()->prefix)->toBe('172.22.0.0/16')->and(Network::home()->wan)->toBeNull();
+    expect(Network::home()->prefix)
+        ->toBe('172.22.0.0/16')
+        ->and(Network::home()->wan)
+        ->toBeNull();
 });
 
 test('anything is found by a piece of it', function (string $sought, string $found): void {
@@ -557,7 +571,11 @@ test('each stage of a box leads on to the next', function (Stage $stage, array $
         ],
         'Bring it up',
     ],
-    [Stage::BringingUp, ['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden'], 'Go on bringing it up'],
+    [
+        Stage::BringingUp,
+        ['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden'],
+        'Go on bringing it up',
+    ],
 ]);
 
 test('a wait that was measured here goes before common practice', function (): void {
@@ -565,8 +583,12 @@ test('a wait that was measured here goes before common practice', function (): v
     $first->update(['state' => RunStep::DONE, 'began_at' => now()->subSeconds(150), 'finished_at' => now()]);
     $first->run->box->update(['name' => 'plover', 'address' => '172.22.8.20']);
     $second = runAt('first-boot');
-    $this->asKeeper()->post("/runs/{$second->run_id}/steps/{$second->id}/start", ['version' => $second->version]);
-    $this->get("/runs/{$second->run_id}")->assertSee('measured here before, 1 run');
+    $this->asKeeper()->post("/runs/{$second->run_id}/steps/{$second->id}/start", [
+        'version' => $second->version,
+    ]);
+    $this->get("/runs/{$second->run_id}")->assertSee(
+        'measured here before, 1 run (plover, '.now(App\Models\Network::zone())->format('j M Y').')',
+    );
 
     // Whoever came back after an hour has measured something else, and so has who pressed “Done” at once.
     foreach ([now()->subHour(), now()->subSeconds(2), now()->addHour()] as $began) {
@@ -673,9 +695,13 @@ test(
             ->toContain('plug-in', 'appears', 'login-by-name')
             ->not->toContain('found', 'door', 'host-key', 'reserve', 'pinned', 'back');
         Box::query()->where('name', 'wren')->delete();
-        expect($steps(['image' => 'appliance-64']))->toContain('own-update')->not->toContain('index', 'upgrade');
+        expect($steps(['image' => 'appliance-64']))
+            ->toContain('own-update')
+            ->not->toContain('index', 'upgrade');
         Box::query()->where('name', 'wren')->delete();
-        expect($steps(['link' => 'wireless']))->toContain('power-radio')->not->toContain('cable');
+        expect($steps(['link' => 'wireless']))
+            ->toContain('power-radio')
+            ->not->toContain('cable');
     },
 );
 

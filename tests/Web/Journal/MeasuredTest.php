@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Journal\Measures;
 use App\Models\Box;
+use App\Models\ConditionSample;
 use App\Models\FillSample;
 use App\Models\Measurement;
 use App\Models\Run;
@@ -38,17 +39,22 @@ test('each kind comes from its own record, the newest first', function (): void 
         'used_bytes' => 250,
         'taken_at' => now(),
     ]);
+    ConditionSample::query()->create([
+        'box_id' => $box->id,
+        'celsius' => 48.3,
+        'volts' => 5.1,
+        'undervoltage' => true,
+        'throttled' => false,
+        'taken_at' => now(),
+    ]);
     $values = fn (string $what): array => array_map(
         fn (float $one): float => round($one, 1),
         array_column(Measures::readings($box, $what), 'value'),
     );
-    expect([$values('copy'), $values('heat'), $values('start'), $values('update'), $values('fill')])->toBe([
-        [100.0],
-        [40.5],
-        [41.0],
-        [12.0],
-        [25.0],
-    ]);
+    expect([$values('copy'), $values('heat'), $values('start'), $values('update'), $values('fill')])
+        ->toBe([[100.0], [40.5], [41.0], [12.0], [25.0]])
+        ->and(array_map($values, ['celsius', 'volts', 'undervoltage', 'throttled']))
+        ->toBe([[48.3], [5.1], [1.0], [0.0]]);
     foreach (array_keys(Measures::ALL) as $what) {
         expect(Box::query()->whereIn('id', Measures::boxes($what))->pluck('name')->all())->toContain('wren');
         $this->asKeeper()

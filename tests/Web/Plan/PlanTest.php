@@ -42,7 +42,9 @@ test('the run of a box with two jobs goes through both', function (): void {
 test('a way out is a link that cures the plan', function (): void {
     $page = (string) $this->asKeeper()->get('/plan?supply=charger-1a')->assertSee('Ways out')->getContent();
     preg_match('~<a href="([^"]+)">Supply, 5\.1 V 3 A</a>~', $page, $link);
-    $this->get(html_entity_decode($link[1]))->assertSee('Fits, with')->assertDontSee('Ways out');
+    $this->get(html_entity_decode($link[1]))
+        ->assertSee('Fits, with')
+        ->assertDontSee('Ways out');
 });
 
 test('the first question is from what it will be used', function (): void {
@@ -83,7 +85,10 @@ test('the plan leaves as YAML that the terminal reads, and its parts as CSV', fu
         (string) $this->get('/plan'.$query)->getContent(),
         $page,
     );
-    expect($told['exit'])->toBe(0)->and(strtok($told['out'], "\n"))->toBe(html_entity_decode($page[1], ENT_QUOTES));
+    expect($told['exit'])
+        ->toBe(0)
+        ->and(strtok($told['out'], "\n"))
+        ->toBe(html_entity_decode($page[1], ENT_QUOTES));
     expect(
         $this->get('/plan/parts.csv'.$query)
             ->assertHeader('Content-Type', 'text/csv; charset=utf-8')
@@ -233,7 +238,9 @@ test('boxes on one supply come from the record', function (): void {
         ->assertSee('value="sieve" checked', false)
         ->assertSee('One supply for 2 boxes: with this one go sieve.')
         ->assertSee('name="along" value="sieve"', false);
-    $this->get('/plan?supply=supply-5a&along=sieve,culvert')->assertSee('3 boxes hang on a supply with 1 output.');
+    $this->get('/plan?supply=supply-5a&along=sieve,culvert')->assertSee(
+        '3 boxes hang on a supply with 1 output.',
+    );
 });
 
 test('a box in service takes on another job and stays in service', function (): void {
@@ -275,7 +282,13 @@ test('a box in service takes on another job and stays in service', function (): 
         ->where('id', '!=', $last?->id)
         ->update(['state' => 'done']);
     $this->post("/runs/{$run?->id}/steps/{$last?->id}/done", ['version' => 1]);
-    expect($larder->refresh()->services()->pluck('port')->sort()->values()->all())->toBe([22, 53, 53, 80, 445]);
+    expect($larder->refresh()->services()->pluck('port')->sort()->values()->all())->toBe([
+        22,
+        53,
+        53,
+        80,
+        445,
+    ]);
 });
 
 test('a program on the desk computer leaves a decision and no box', function (): void {
@@ -338,7 +351,9 @@ test('readings of boxes of the same kind correct the next plan', function (): vo
     // The middle of two readings.
     $this->get('/plan')
         ->assertSee('the network is the limit at 101 MB/s')
-        ->assertSee('as measured on lantern, larder');
+        ->assertSee(
+            'as measured on lantern, '.now(App\Models\Network::zone())->format('j M Y').'; larder, ',
+        );
 });
 
 test('a plan with readings and a desk computer leaves as YAML with the same verdict', function (): void {
@@ -441,7 +456,9 @@ test('a catalogue entry of an older form, without what came later, still works',
 
 test('a plan from elsewhere comes onto the sheet, or says what is wrong with it by line', function (): void {
     $yaml = (string) $this->asKeeper()
-        ->get('/plan/plan.yaml?job=print-host&board=cobble&hub=hub-4&plugged=radio+stick&daily=3&school=package')
+        ->get(
+            '/plan/plan.yaml?job=print-host&board=cobble&hub=hub-4&plugged=radio+stick&daily=3&school=package',
+        )
         ->getContent();
     $page = $this->followingRedirects()
         ->post('/plan/plan.yaml', ['yaml' => $yaml])
