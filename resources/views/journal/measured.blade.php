@@ -3,7 +3,7 @@
         @if ($rows === [])
             <b>Nothing of this kind was measured yet.</b> Starts and updates are watched while a box is brought up; copy rates and temperatures are typed on its page; disks tell how full they are.
         @else
-            <b>{{ $whats[$what] }}: {{ array_sum(array_map(fn($row) => count($row['readings']), $rows)) }} readings of {{ count($rows) === 1 ? $rows[0]['box']->name : count($rows) . ' boxes' }}.</b> The next estimate of the same kind of board is made from them.
+            <b>{{ $whats[$what] }}: {{ array_sum(array_map(fn($row) => count($row['readings']), $rows)) }} readings of {{ count($rows) === 1 ? $rows[0]['box']->name : count($rows) . ' boxes' }}.</b> {{ in_array($what, ['copy', 'heat', 'start', 'update'], true) ? 'The next estimate of the same kind of board is made from them, and names them.' : ($what === 'fill' ? 'When a disk will be full is worked out from them.' : 'Nothing is worked out from them; they show what has changed.') }}
         @endif
     </x-slot:say>
     <form class="sheet row" method="get" action="{{ route('journal.measured') }}">

@@ -20,7 +20,7 @@
             @if ($network === null)
                 <p>For things that are not trusted, for another building, for guests. Time zone, country and currency are those of the house.</p>
             @endif
-            <div class="two">
+            <div class="two after">
                 <div>
                     <x-field name="name" label="What it is called" :value="$typed['name']" :findings="$findings" />
                     <x-field name="prefix" label="Prefix" :value="$typed['prefix']" :findings="$findings" code hint="Network address, slash, length." />

@@ -66,3 +66,25 @@ test('a sheet of labels is a sheet, with each name on it', function (): void {
     $millimetres = array_map(fn (string $points): float => ((float) $points * 25.4) / 72, array_slice($at, 1));
     expect($millimetres[0])->toBeBetween(142, 148)->and($millimetres[1])->toBeBetween(4.5, 40.5);
 });
+
+test('the network on paper is one page, with every box and every way in', function (): void {
+    $chrome = (new Chrome(base()))->login()->go('/addresses/register');
+    $folder = scratch();
+    $printed = (new ChromeDevToolsDriver($chrome->driver))->execute('Page.printToPDF', [
+        'paperWidth' => 8.27,
+        'paperHeight' => 11.69,
+        'printBackground' => false,
+    ]);
+    file_put_contents("{$folder}/register.pdf", base64_decode($printed['data']));
+    expect(run("pdfinfo {$folder}/register.pdf")['out'])->toMatch('/^Pages:\s+1$/m');
+    $text = run("pdftotext -layout {$folder}/register.pdf -")['out'];
+    foreach (['sieve', 'larder', 'culvert', 'dewpoint', 'lantern', 'seedpress'] as $number => $name) {
+        $line = '172.22.8.1'.$number.'\s+'.$name.'\s+02:4b:1e:77:00:0'.dechex(10 + $number);
+        expect($text)->toMatch('/'.str_replace('.', '\.', $line).'/');
+    }
+    expect($text)
+        ->toContain('172.22.8.0/24')
+        ->toMatch('/51944 udp\s+leads to culvert/')
+        ->not->toContain('Print it')
+        ->not->toContain('Back to the addresses');
+});
