@@ -169,6 +169,61 @@ test('every place is two keys away, and what was found is entered by the arrows'
     expect($chrome->complaints())->toBe([]);
 });
 
+test('every key of the list works on every page', function (): void {
+    resetDemo();
+    $chrome = (new Chrome(base()))->still()->login();
+    $letters = implode('', array_map(fn (Place $place): string => $place->letter(), Place::cases()));
+    $paths = [...array_map(fn (Place $place): string => $place->path(), Place::cases()), '/plan'];
+    foreach (PAGES as $page) {
+        $chrome->resize(1280, 800)->go($page);
+        $met = $chrome->driver->executeScript(
+            <<<'JS'
+            const met = {paths: [], done: document.querySelector('[data-done]') === null};
+            // Where a key leads is noted, and nobody goes there.
+            navigation.addEventListener('navigate', (event) => {
+                met.paths.push(new URL(event.destination.url).pathname);
+                event.preventDefault();
+            });
+            document.addEventListener('click', (event) => {
+                met.done = met.done || event.target.closest('[data-done]') !== null;
+                event.preventDefault();
+            }, true);
+            document.activeElement.blur();
+            const press = (key) => document.body.dispatchEvent(
+                new KeyboardEvent('keydown', {key, bubbles: true, cancelable: true}),
+            );
+            for (const letter of arguments[0]) {
+                press('g');
+                press(letter);
+            }
+            press('n');
+            press('/');
+            met.find = document.activeElement.id;
+            document.activeElement.dispatchEvent(new KeyboardEvent('keydown', {key: 'Escape', bubbles: true}));
+            met.left = document.activeElement.id;
+            press('?');
+            met.list = document.getElementById('keys').open;
+            document.getElementById('keys').close();
+            press('j');
+            met.step = document.querySelector('[data-stop]') === null ||
+                document.activeElement.matches('[data-stop], [data-stop] *');
+            document.activeElement.blur();
+            press('x');
+
+            return met;
+            JS
+            ,
+            [$letters],
+        );
+        ksort($met);
+        expect([$page, $met])->toBe([
+            $page,
+            ['done' => true, 'find' => 'find', 'left' => '', 'list' => true, 'paths' => $paths, 'step' => true],
+        ]);
+    }
+    expect($chrome->complaints())->toBe([]);
+});
+
 test('a copied command is the command', function (): void {
     $chrome = (new Chrome(base()))->login()->go('/upkeep');
     $chrome->driver->executeScript(
