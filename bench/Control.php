@@ -56,7 +56,7 @@ final readonly class Control
         $do = $ask->text('do');
         $board = $this->lab->board($ask->text('board'));
 
-        if ($board === null && in_array($do, ['type', 'power', 'fault', 'look', 'scrap'], true)) {
+        if ($board === null && in_array($do, ['type', 'power', 'fault', 'look', 'scrap', 'swap'], true)) {
             return ['error' => 'no such board'];
         }
         switch ($do) {
@@ -99,6 +99,8 @@ final readonly class Control
             case 'rate':
                 $this->lab->runAt($ask->number('mbit'));
                 break;
+            case 'wire':
+                return ['wire' => $this->lab->wire()];
             case 'multicast':
                 return ['address' => $this->lab->byMulticast($ask->text('name'))];
             case 'redial':
@@ -113,6 +115,9 @@ final readonly class Control
                 break;
             case 'power':
                 $this->lab->power($board, $ask->yes('on'));
+                break;
+            case 'swap':
+                $this->lab->swap($board, $ask->text('mac'));
                 break;
             case 'scrap':
                 $this->lab->scrap($board);

@@ -140,6 +140,17 @@ final class Lab
         return $board;
     }
 
+    /** The card of a board goes into another one: the same system, another hardware address. */
+    public function swap(Board $board, string $mac): void
+    {
+        $this->cut($board);
+        $other = Board::from(['mac' => $mac] + $board->state());
+        $other->powered = false;
+        $other->rate = $this->inside->rate;
+        $this->boards[$board->id] = $other;
+        $this->save();
+    }
+
     public function board(string $id): ?Board
     {
         return $this->boards[$id] ?? null;
@@ -246,6 +257,12 @@ final class Lab
             $this->wall->open($board);
         }
         $this->save();
+    }
+
+    /** @return list<array{at: float, board: string, address: ?string}> who took which address when, and who left */
+    public function wire(): array
+    {
+        return $this->wall->wire;
     }
 
     /** Where a name of .local is answered by multicast: at the board that is called so; null where none is. */

@@ -21,6 +21,9 @@ final class Wall
     /** Tells a board that refuses from one that is not there; see app/Probe/Target.php. */
     private const PRESENCE = 7;
 
+    /** Comings and goings that are remembered. */
+    private const NOTED = 500;
+
     /** No board is called so. */
     private const ROUTER = 'the router';
 
@@ -32,6 +35,13 @@ final class Wall
 
     /** What the router hands out, and whether there is a world. */
     public Inside $inside;
+
+    /**
+     * Who took which address when, and who left the wire: the newest last.
+     *
+     * @var list<array{at: float, board: string, address: ?string}>
+     */
+    public array $wire = [];
 
     /** @var array<string, string> names of the router's list, which resolvers of the house know too */
     private array $listed = [];
@@ -70,6 +80,7 @@ final class Wall
         if ($at === null) {
             return false;
         }
+        $this->note($board->id, (string) $board->address);
         $this->doorsOf($board)->show($at, [new Door(self::PRESENCE)]);
 
         return true;
@@ -78,6 +89,7 @@ final class Wall
     /** Without power nothing answers. */
     public function close(Board $board): void
     {
+        isset($this->doors[$board->id]) && $this->note($board->id, null);
         ($this->doors[$board->id] ?? null)?->close();
         unset($this->doors[$board->id]);
     }
@@ -149,6 +161,14 @@ final class Wall
         }
 
         return $doors;
+    }
+
+    private function note(string $board, ?string $address): void
+    {
+        $this->wire = [
+            ...array_slice($this->wire, 1 - self::NOTED),
+            ['at' => microtime(true), 'board' => $board, 'address' => $address],
+        ];
     }
 
     /** @return list<Door> opened anew when what it knows of the world is another */

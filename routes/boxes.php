@@ -38,6 +38,7 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/runs/{run}/back', [MoveController::class, 'back']);
     Route::post('/boxes/{box}/lost', [RebuildController::class, 'begin']);
     Route::post('/boxes/{box}/parts', [PartsController::class, 'keep'])->name('box.parts.keep');
+    Route::post('/boxes/{box}/parts/lead', [PartsController::class, 'lead'])->name('box.parts.lead');
     Route::post('/boxes/{box}/retire', [RetireController::class, 'retire']);
     Route::post('/boxes/{box}/take-back', [RetireController::class, 'takeBack'])->name('box.take-back');
     Route::post('/boxes/{box}/wiped', [RetireController::class, 'wiped'])->name('box.wiped');

@@ -13,6 +13,7 @@ use Burrow\BringUp\Change;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Catalogue\Job\JobPort;
 use Burrow\Household\Stage;
+use Burrow\Move\PartSwap;
 
 /**
  * The end of a run: what was looked at becomes part of the box's record, with the time it was looked at. A box is in
@@ -81,9 +82,27 @@ final readonly class Moving
         if ($run->changes() === Change::DropJob) {
             $this->without($box, $run->learnedText('job_id') ?? '');
         }
+        if (in_array($run->changes(), [Change::OtherBoard, Change::OtherCard], true)) {
+            $this->swapped($run, $box);
+        }
         if ($run->changes()?->moves()) {
             (new TakeOver())->end($run);
         }
+    }
+
+    /** Its record has the parts that it has by now. */
+    private function swapped(Run $run, Box $box): void
+    {
+        $parts = json_decode($run->learnedText('parts') ?? '', true);
+        foreach (is_array($parts) ? array_intersect_key($parts, PartSwap::PARTS) : [] as $part => $id) {
+            $id === null || is_string($id) ? $box->setAttribute($part, $id) : null;
+        }
+        $box->fill(['version' => $box->version + 1])->save();
+        JournalEntry::write(
+            $box,
+            'parts',
+            "{$box->called()} has other parts; {$run->learnedText('parts_words')}.",
+        );
     }
 
     /** It has a job no more; ports that only this job had are out of the ledger. */

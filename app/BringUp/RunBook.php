@@ -147,6 +147,8 @@ final readonly class RunBook
                 ($over ? ' moved to ' : ' moves to ').
                 $name,
             Change::DropJob => "{$name}: one job less",
+            Change::OtherBoard => "{$name}: another board",
+            Change::OtherCard => "{$name}: another card",
             null => ($this->run->learnedText('again_from') !== null
                     ? ($over ? 'Played again: ' : 'Playing steps again: ')
                     : ($over ? 'Brought up: ' : 'Bringing up ')).

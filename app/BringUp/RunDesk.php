@@ -210,6 +210,9 @@ final readonly class RunDesk
                 "{$box->called()} is pinned to {$box->address} by a reservation in the router.",
             );
         }
+        if ($learned->cardWritten) {
+            $box->card_written_at = now();
+        }
         if ($learned->updated) {
             $box->updated_system_at = now();
             JournalEntry::write($box, 'update', "System brought up to date: {$outcome->words}.");

@@ -135,7 +135,10 @@ final readonly class RunStart
             if ($this->underWay($box) !== null) {
                 throw new StepTold("Another run of {$box->called()} is under way. That one first.");
             }
-            $run = new Run(['box_id' => $box->id, 'learned' => $this->knownBefore($box, $box->run()->first())]);
+            $run = new Run([
+                'box_id' => $box->id,
+                'learned' => $this->knownBefore($box, $box->run()->first()),
+            ]);
             $run->setRelation('box', $box->loadMissing(['jobs', 'network']));
             $step = (new RunBook($run->setRelation('steps', collect()), $this->playbooks))->steps->step(
                 $from,
@@ -178,12 +181,35 @@ final readonly class RunStart
     {
         $label = $this->playbooks->catalogue->job($job)->label ?? $job;
 
-        return $this->moveTo($box, Change::DropJob, [
-            'from_name' => $label,
-            'job_label' => $label,
-            'job_id' => $job,
-            'holders' => $holders,
-        ]);
+        return $this->change(
+            $box,
+            Change::DropJob,
+            ['from_name' => $label, 'job_label' => $label, 'job_id' => $job, 'holders' => $holders],
+            "{$box->called()} is to have one job less: {$label}.",
+        );
+    }
+
+    /**
+     * A box that is up gets another board for its card, or another card for its board; the record has the other parts
+     * when the run is over.
+     *
+     * @param  array<string, ?string>  $parts  what is another part then, by its field
+     * @param  string  $words  the same for people
+     */
+    public function swap(Box $box, Change $change, array $parts, string $words): Run
+    {
+        return $this->change(
+            $box,
+            $change,
+            [
+                'parts' => json_encode($parts, JSON_THROW_ON_ERROR),
+                'parts_words' => $words,
+                'old_mac' => $box->mac ?? 'Whatever stood there before',
+            ],
+            "{$box->called()} is to have ".
+                ($change === Change::OtherBoard ? 'another board' : 'another card').
+                ": {$words}.",
+        );
     }
 
     /**
@@ -194,17 +220,22 @@ final readonly class RunStart
      */
     public function moveTo(Box $box, Change $change, array $words): Run
     {
-        return DB::transaction(function () use ($box, $change, $words): Run {
+        return $this->change(
+            $box,
+            $change,
+            $words,
+            "What {$words['from_name']} does is to move to {$box->called()}.",
+        );
+    }
+
+    /** @param  array<string, string>  $words  what the steps are told */
+    private function change(Box $box, Change $change, array $words, string $entry): Run
+    {
+        return DB::transaction(function () use ($box, $change, $words, $entry): Run {
             if ($this->underWay($box) !== null) {
                 throw new StepTold("Another run of {$box->called()} is under way. That one first.");
             }
-            JournalEntry::write(
-                $box,
-                'run',
-                $change->moves()
-                    ? "What {$words['from_name']} does is to move to {$box->called()}."
-                    : "{$box->called()} is to have one job less: {$words['from_name']}.",
-            );
+            JournalEntry::write($box, 'run', $entry);
 
             return $this->layOut(
                 Run::query()->create([

@@ -20,6 +20,12 @@ enum Change: string
     /** It has one job less. */
     case DropJob = 'drop-job';
 
+    /** Its card goes into another board. */
+    case OtherBoard = 'other-board';
+
+    /** Its board gets another card. */
+    case OtherCard = 'other-card';
+
     /** Whether a run of it counts what there is before, and again afterwards. */
     public function moves(): bool
     {

@@ -111,3 +111,18 @@ function upOnBench(BenchProcess $bench, string $name, string $address, string $m
 
     return $box->refresh();
 }
+
+/** @return list<string> addresses that two machines had at one moment, from the bench's own list of comings and goings */
+function twoAtOne(BenchProcess $bench): array
+{
+    $at = $twice = [];
+    foreach ($bench->ask(['do' => 'wire'])['wire'] as $one) {
+        unset($at[$one['board']]);
+        if ($one['address'] !== null) {
+            in_array($one['address'], $at, true) && ($twice[] = $one['address']);
+            $at[$one['board']] = $one['address'];
+        }
+    }
+
+    return $twice;
+}

@@ -7,6 +7,7 @@ namespace Burrow\BringUp\Kind;
 use Burrow\BringUp\Kind\Hands\Applied;
 use Burrow\BringUp\Kind\Hands\AskValues;
 use Burrow\BringUp\Kind\Hands\ByWord;
+use Burrow\BringUp\Kind\Hands\CardMade;
 use Burrow\BringUp\Kind\Hands\Choosing;
 use Burrow\BringUp\Kind\Hands\Claim;
 use Burrow\BringUp\Kind\Hands\Counted;
@@ -59,6 +60,7 @@ final class StepKinds
             // An opening of the router, to the port that the tunnel has.
             new Applied('opening', BenchHelp::Open, StepPlace::Router),
             new Choosing(),
+            new CardMade(),
             new Counted(),
             new CountedAgain(),
             // Typed; what was printed is read.

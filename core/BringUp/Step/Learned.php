@@ -13,6 +13,7 @@ final readonly class Learned
      * @param  ?string  $mac  hardware address it was met with
      * @param  ?SshPublicKey  $hostKey  the key to keep
      * @param  bool  $pinned  it answered at its own address, by the router's reservation
+     * @param  bool  $cardWritten  its card was written from an image, so that its keys are new ones
      * @param  bool  $updated  its system was brought up to date
      * @param  array<string, array<string, string>>  $answers  job => value => what was answered; kept with the box's
      *         job
@@ -25,6 +26,7 @@ final readonly class Learned
         public bool $updated = false,
         public ?array $store = null,
         public array $answers = [],
+        public bool $cardWritten = false,
     ) {
     }
 
@@ -37,6 +39,7 @@ final readonly class Learned
             $other->updated || $this->updated,
             $other->store ?? $this->store,
             array_replace_recursive($this->answers, $other->answers),
+            $other->cardWritten || $this->cardWritten,
         );
     }
 }

@@ -169,7 +169,7 @@
                         @endforeach
                     </x-list>
                     @if (auth()->user()->isKeeper())
-                        <p><a href="{{ route('addresses.find', ['box' => $box]) }}">Find it in the network</a></p>
+                        <p><a href="{{ route('addresses.find', ['box' => $box]) }}">Find it in the network</a>@if ($box->stage->stands()), or be led through <a href="{{ route('box.parts', $box) }}">another board or card</a>@endif</p>
                     @endif
                 </section>
             @endif

@@ -35,7 +35,10 @@
                         <input type="hidden" name="{{ $part }}" value="{{ $new->getAttribute($part) }}">
                     @endforeach
                     <p>When it is done, write it down: the record{{ $swap->forgets() === [] ? ' has other parts then' : ', which forgets ' . (in_array('mac', $swap->forgets(), true) ? 'the hardware address and that it was pinned' : 'when the card was written') }}.</p>
-                    <div class="row"><button class="act">It has them now</button></div>
+                    <div class="row"><button class="act">It has them now</button>
+                        @if ($box->stage->stands() && array_intersect($swap->changed, ['board', 'card']) !== [])
+                            <button class="ghost" formaction="{{ route('box.parts.lead', $box) }}">Be led through it</button>
+                        @endif</div>
                 </form>
             </div>
             <section class="sheet" aria-labelledby="steps-title">

@@ -141,6 +141,14 @@ test(
             ->toBe(Stage::InService)
             ->and(JournalEntry::query()->where('kind', 'moved')->sole()->text)
             ->toContain('7 automations, 12 Devices');
+        // From beginning to end, moment by moment: nobody was where another one was. The list would show it: that both
+        // were there at different times stands in it.
+        $wire = $bench->ask(['do' => 'wire'])['wire'];
+        $held = array_filter($wire, fn (array $one): bool => $one['address'] === '172.22.8.31');
+        expect(array_values(array_unique(array_column($held, 'board'))))
+            ->toBe(["box-{$old->id}", "box-{$new->id}"])
+            ->and(twoAtOne($bench))
+            ->toBe([]);
         // The way back is refused while the new one answers, and goes the whole way when it is off.
         $this->get("/runs/{$run->id}/back")->assertSee('kettle gets its address');
         $this->followingRedirects()

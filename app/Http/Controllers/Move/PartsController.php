@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Move;
 
+use App\BringUp\RunStart;
+use App\BringUp\StepTold;
 use App\Catalogue\Catalogue;
 use App\Household\Rows\BoxRows;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Plan\BoxPlan;
+use Burrow\BringUp\Change;
 use Burrow\Catalogue\Part\BoardClass;
 use Burrow\Catalogue\Part\Cable;
 use Burrow\Catalogue\Part\CardKind;
@@ -58,28 +61,63 @@ final class PartsController
         if ($swap->isEmpty()) {
             return redirect()->route('box.parts', $box)->with('told', 'Nothing is another part.');
         }
-        $words = [];
-        foreach ($swap->changed as $part) {
-            $words[] =
-                PartSwap::PARTS[$part].
-                ': '.
-                $this->label($part, $box->getAttribute($part)).
-                ' → '.
-                $this->label($part, $new->getAttribute($part));
-        }
+        $words = $this->words($swap, $box, $new);
         $box->update(
             $new->only($swap->changed) +
                 array_fill_keys($swap->forgets(), null) + ['version' => $box->version + 1],
         );
-        JournalEntry::write(
-            $box,
-            'parts',
-            "{$box->called()} has other parts; ".implode('; ', $words).'.',
-        );
+        JournalEntry::write($box, 'parts', "{$box->called()} has other parts; {$words}.");
 
         return redirect()
             ->route('box', $box)
             ->with('told', 'It is written down. Now look whether it does its work.');
+    }
+
+    /** As a run of its own, step by step: its card goes into another board, or its board gets another card. */
+    public function lead(Request $request, Box $box, RunStart $start): RedirectResponse
+    {
+        abort_unless($box->stage->stands(), 409, 'It is not up yet.');
+        $new = $this->with($request, $box);
+        $swap = $this->swap($box, $new);
+        $change = match (true) {
+            in_array('board', $swap->changed, true) => Change::OtherBoard,
+            in_array('card', $swap->changed, true) => Change::OtherCard,
+            default => null,
+        };
+        if ($change === null) {
+            return redirect()
+                ->route('box.parts', $box)
+                ->with('told', 'Another board or another card is led through.');
+        }
+        try {
+            $parts = array_map(
+                fn (mixed $id): ?string => is_string($id) ? $id : null,
+                $new->only($swap->changed),
+            );
+
+            return redirect()->route(
+                'run',
+                $start->swap($box, $change, $parts, $this->words($swap, $box, $new)),
+            );
+        } catch (StepTold $told) {
+            return redirect()->route('box', $box)->with('told', $told->getMessage());
+        }
+    }
+
+    /** "board: Flint → Cobble; supply: …" */
+    private function words(PartSwap $swap, Box $box, Box $new): string
+    {
+        return implode(
+            '; ',
+            array_map(
+                fn (string $part): string => PartSwap::PARTS[$part].
+                    ': '.
+                    $this->label($part, $box->getAttribute($part)).
+                    ' → '.
+                    $this->label($part, $new->getAttribute($part)),
+                $swap->changed,
+            ),
+        );
     }
 
     /** The box as it would be; what is no part of the catalogue stays as it is. */
