@@ -19,8 +19,13 @@ final class CardZip
     /** Unpacked, all of them: a zip of zeros is small only as long as it is packed. */
     private const LARGEST_TOGETHER = 2 * 1024 * 1024;
 
+    /** Empty where there is nothing to pack: a sheet to type from has no files. */
     public static function of(CardFolder $folder): string
     {
+        if ($folder->files === []) {
+            return '';
+        }
+
         return self::inTemporaryFile(function (string $path) use ($folder): string {
             $zip = new ZipArchive();
             $zip->open($path, ZipArchive::OVERWRITE);
@@ -87,7 +92,8 @@ final class CardZip
     private static function inTemporaryFile(callable $work): mixed
     {
         $path =
-            tempnam(sys_get_temp_dir(), 'card') ?: throw new RuntimeException('No temporary file could be made.');
+            tempnam(sys_get_temp_dir(), 'card') ?:
+            throw new RuntimeException('No temporary file could be made.');
         try {
             return $work($path);
         } finally {

@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use Facebook\WebDriver\WebDriverBy;
+use Tests\Browser\Chrome;
+
 // What the browser tests visit, and how it is set back to its first day.
 
 function base(): string
@@ -10,11 +13,26 @@ function base(): string
         throw new RuntimeException('Run this through ./burrow test, which starts what is visited.');
 }
 
+/** The command line as somebody types it beside the running copy. */
+function outside(string $command): string
+{
+    return 'env -u APP_ENV -u APP_KEY -u DB_DATABASE -u SESSION_DRIVER -u CACHE_STORE -u QUEUE_CONNECTION '.
+        "-u APP_CONFIG_CACHE -u APP_ROUTES_CACHE {$command}";
+}
+
+/** A line of PHP in the running copy, beside its web server. */
+function inCopy(string $php): void
+{
+    $boot =
+        'require "vendor/autoload.php"; $app = require "bootstrap/app.php";'.
+        '$app->make(Illuminate\\Contracts\\Console\\Kernel::class)->bootstrap(); ';
+    $result = run(outside('php -r '.escapeshellarg($boot.$php)));
+    $result['exit'] === 0 || throw new RuntimeException($result['all']);
+}
+
 function resetDemo(): void
 {
-    $result = run(
-        'env -u APP_ENV -u APP_KEY -u DB_DATABASE -u SESSION_DRIVER -u CACHE_STORE -u QUEUE_CONNECTION -u APP_CONFIG_CACHE -u APP_ROUTES_CACHE php artisan burrow:demo -q',
-    );
+    $result = run(outside('php artisan burrow:demo -q'));
     $result['exit'] === 0 || throw new RuntimeException($result['all']);
 }
 
@@ -24,4 +42,72 @@ function newKey(): string
     run("ssh-keygen -q -t ed25519 -N '' -C warden@desk -f {$folder}/key");
 
     return trim((string) file_get_contents("{$folder}/key.pub"));
+}
+
+/** The good answer to each kind of choice, and how far down its list it stands. */
+const PICKED = ['answer' => 0, 'buttons' => 1, 'second' => 0];
+
+/**
+ * Plays a run to its end on the bench, with ways of pressing buttons, typing into fields and picking one of several.
+ *
+ * @return list<string> titles of the steps that were met
+ */
+function play(Chrome $chrome, callable $press, callable $fill, callable $pick): array
+{
+    $typed = '';
+    $met = [];
+    for ($turn = 0; $turn < 160 && $chrome->has('#step-title'); $turn++) {
+        $met[] = $chrome->find('#step-title')->getText();
+        $title = $chrome->find('#step-title')->getText();
+        $state = $chrome->find('#page')->getText();
+        if ($chrome->has("button[formaction$='/reserve']")) {
+            $press("button[formaction$='/reserve']");
+        } elseif (
+            $chrome->has("button[formaction$='/type']") &&
+            $typed !== $title &&
+            ! $chrome->has('.dial')
+        ) {
+            $typed = $title;
+            $press("button[formaction$='/type']");
+            $chrome->until(
+                fn (): bool => $chrome->has('pre.screen') ||
+                    ($chrome->has('#pasted') && $chrome->find('#pasted')->getAttribute('value') !== ''),
+            );
+
+            continue;
+        } else {
+            $chrome->has('#typed_disk') && $fill('#typed_disk', 'sda');
+            $chrome->has('#kept_at') && $fill('#kept_at', 'password manager, entry wren');
+            foreach ($chrome->driver->findElements(WebDriverBy::cssSelector('[name^=asked_]')) as $field) {
+                if ((string) $field->getAttribute('value') === '') {
+                    $fill('#'.$field->getAttribute('id'), (string) $field->getAttribute('placeholder'));
+                }
+            }
+            foreach (PICKED as $name => $down) {
+                $chrome->has("input[name={$name}]") && $pick($name, $down);
+            }
+            $press('[data-done]');
+        }
+        $chrome->until(
+            fn (): bool => $chrome->find('#page')->getText() !== $state ||
+                ! $chrome->has('#step-title') ||
+                $chrome->has('.step .slim'),
+            10,
+        );
+        usleep(120000);
+    }
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'is in service'));
+
+    return array_values(array_unique($met));
+}
+
+/** By mouse: how buttons are pressed, fields filled, choices picked. */
+function byMouse(Chrome $chrome): array
+{
+    return [
+        fn (string $selector) => $chrome->click($selector),
+        fn (string $selector, string $text) => $chrome->find($selector)->clear()->sendKeys($text),
+        fn (string $name, int $down) => $chrome->driver
+            ->findElements(WebDriverBy::cssSelector("input[name={$name}]"))[$down]->click(),
+    ];
 }

@@ -21,14 +21,16 @@
                             <td class="mono">{{ $one['box']->address }}</td>
                             <td class="mono">{{ $one['box']->instance }}</td>
                             <td>@mark($one['findings']->worst()?->value ?? 'fine') {{ $one['findings']->count() === 0 ? 'nothing wrong' : $one['findings']->list[0]->found }}</td>
-                            <td class="whole"><a href="data:application/zip;base64,{{ $one['zip'] }}" download="{{ $one['box']->name }}-card.zip">zip</a></td>
+                            <td class="whole">@if ($one['zip'] !== '')<a href="data:application/zip;base64,{{ $one['zip'] }}" download="{{ $one['box']->name }}-card.zip">zip</a>@else typed @endif</td>
                         </tr>
                     @endforeach
                 </tbody>
             </table>
         </div>
         <div class="stack">
-            <a class="act" href="data:application/zip;base64,{{ $zip }}" download="{{ $box->name }}-cards.zip">Download all, a folder a card</a>
+            @if ($zip !== '')
+                <a class="act" href="data:application/zip;base64,{{ $zip }}" download="{{ $box->name }}-cards.zip">Download all, a folder a card</a>
+            @endif
             <div class="finding">@mark('warn')<strong>One card after the other.</strong> Write the name on each as soon as it leaves the reader.</div>
             <x-master-card />
         </div>

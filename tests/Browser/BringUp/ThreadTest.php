@@ -10,70 +10,6 @@ use Tests\Door;
 
 // The whole way of a newcomer, against the copy that ./burrow test has started with its bench.
 
-/** The good answer to each kind of choice, and how far down its list it stands. */
-const PICKED = ['answer' => 0, 'buttons' => 1, 'second' => 0];
-
-/**
- * Plays a run to its end on the bench, with ways of pressing buttons, typing into fields and picking one of several.
- *
- * @return list<string> titles of the steps that were met
- */
-function play(Chrome $chrome, callable $press, callable $fill, callable $pick): array
-{
-    $typed = '';
-    $met = [];
-    for ($turn = 0; $turn < 160 && $chrome->has('#step-title'); $turn++) {
-        $met[] = $chrome->find('#step-title')->getText();
-        $title = $chrome->find('#step-title')->getText();
-        $state = $chrome->find('#page')->getText();
-        if ($chrome->has("button[formaction$='/reserve']")) {
-            $press("button[formaction$='/reserve']");
-        } elseif ($chrome->has("button[formaction$='/type']") && $typed !== $title && ! $chrome->has('.dial')) {
-            $typed = $title;
-            $press("button[formaction$='/type']");
-            $chrome->until(
-                fn (): bool => $chrome->has('pre.screen') ||
-                    ($chrome->has('#pasted') && $chrome->find('#pasted')->getAttribute('value') !== ''),
-            );
-
-            continue;
-        } else {
-            $chrome->has('#typed_disk') && $fill('#typed_disk', 'sda');
-            $chrome->has('#kept_at') && $fill('#kept_at', 'password manager, entry wren');
-            foreach ($chrome->driver->findElements(WebDriverBy::cssSelector('[name^=asked_]')) as $field) {
-                if ((string) $field->getAttribute('value') === '') {
-                    $fill('#'.$field->getAttribute('id'), (string) $field->getAttribute('placeholder'));
-                }
-            }
-            foreach (PICKED as $name => $down) {
-                $chrome->has("input[name={$name}]") && $pick($name, $down);
-            }
-            $press('[data-done]');
-        }
-        $chrome->until(
-            fn (): bool => $chrome->find('#page')->getText() !== $state ||
-                ! $chrome->has('#step-title') ||
-                $chrome->has('.step .slim'),
-            10,
-        );
-        usleep(120000);
-    }
-    $chrome->until(fn (): bool => str_contains($chrome->text(), 'is in service'));
-
-    return array_values(array_unique($met));
-}
-
-/** By mouse: how buttons are pressed, fields filled, choices picked. */
-function byMouse(Chrome $chrome): array
-{
-    return [
-        fn (string $selector) => $chrome->click($selector),
-        fn (string $selector, string $text) => $chrome->find($selector)->clear()->sendKeys($text),
-        fn (string $name, int $down) => $chrome->driver
-            ->findElements(WebDriverBy::cssSelector("input[name={$name}]"))[$down]->click(),
-    ];
-}
-
 /** From a plan of this job to the first step of its run, the card in the bench board and the power on. */
 function planned(Chrome $chrome, string $plan, callable $press, callable $fill): void
 {
@@ -230,13 +166,20 @@ test('the whole thread by keyboard alone', function (): void {
         ->toBe([]);
 });
 
-test('a job is played from its plan to its acceptance', function (string $by, string $plan, array $steps): void {
+test('a job is played from its plan to its acceptance', function (
+    string $by,
+    string $plan,
+    array $steps,
+): void {
     resetDemo();
     $chrome = (new Chrome(base()))->login();
     [$press, $fill, $pick] = $by === 'keyboard' ? (new Keyboard($chrome))->ways() : byMouse($chrome);
     planned($chrome, $plan, $press, $fill);
     $met = play($chrome, $press, $fill, $pick);
-    expect(array_values(array_diff($steps, $met)))->toBe([])->and($chrome->complaints())->toBe([]);
+    expect(array_values(array_diff($steps, $met)))
+        ->toBe([])
+        ->and($chrome->complaints())
+        ->toBe([]);
 })->with([
     'a filter with a tunnel' => [
         'keyboard',
@@ -254,7 +197,12 @@ test('a job is played from its plan to its acceptance', function (string $by, st
     'a hub that starts from a drive' => [
         'mouse',
         'job=automation-hub&school=container&board=flint&drive=ssd-500&start=drive',
-        ['The radio stick, on a lead', 'What its documentation says', 'Claim it at once', 'Does a device obey?'],
+        [
+            'The radio stick, on a lead',
+            'What its documentation says',
+            'Claim it at once',
+            'Does a device obey?',
+        ],
     ],
     'a printer host' => [
         'mouse',
@@ -289,7 +237,9 @@ test('a broken card leaves the bench board out of reach, and the tool says why',
     );
     $chrome->driver
         ->findElement(
-            WebDriverBy::xpath("//section[.//h2[normalize-space()='larder']]//button[contains(., 'Power on')]"),
+            WebDriverBy::xpath(
+                "//section[.//h2[normalize-space()='larder']]//button[contains(., 'Power on')]",
+            ),
         )
         ->click();
     $chrome->until(fn (): bool => str_contains($chrome->text(), 'unhandled non-multipart text, ignored'), 20);
@@ -325,7 +275,8 @@ test('power lost in the middle of a run: it is where it was', function (): void 
 
     $run = (string) getenv('TEST_VAR').'/run';
     $pid = (int) file_get_contents("{$run}/fpm.started");
-    $workers = preg_split('/\s+/', trim((string) file_get_contents("/proc/{$pid}/task/{$pid}/children"))) ?: [];
+    $workers =
+        preg_split('/\s+/', trim((string) file_get_contents("/proc/{$pid}/task/{$pid}/children"))) ?: [];
     posix_kill($pid, SIGKILL);
     foreach ($workers as $worker) {
         posix_kill((int) $worker, SIGKILL);

@@ -4,13 +4,6 @@ declare(strict_types=1);
 
 // A backup of the tool itself while others write: what belongs together is in it together, or not at all.
 
-/** The command line as somebody types it beside the running copy. */
-function outside(string $command): string
-{
-    return 'env -u APP_ENV -u APP_KEY -u DB_DATABASE -u SESSION_DRIVER -u CACHE_STORE -u QUEUE_CONNECTION '.
-        "-u APP_CONFIG_CACHE -u APP_ROUTES_CACHE {$command}";
-}
-
 const WRITER = <<<'PHP'
 require 'vendor/autoload.php';
 $app = require 'bootstrap/app.php';
@@ -36,9 +29,8 @@ test('a backup taken under load reads back consistent, and is the record of one 
         [
             'sh',
             '-c',
-            'exec '.outside(
-                'php '.escapeshellarg("{$folder}/writer.php").' '.escapeshellarg("{$folder}/stop"),
-            ),
+            'exec '.
+            outside('php '.escapeshellarg("{$folder}/writer.php").' '.escapeshellarg("{$folder}/stop")),
         ],
         [['file', '/dev/null', 'r'], ['file', "{$folder}/log", 'w'], ['file', "{$folder}/log", 'a']],
         $pipes,

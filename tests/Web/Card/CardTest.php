@@ -125,7 +125,12 @@ test('after a slip the sheet holds what was typed, and no secret', function (): 
 });
 
 test('several schools at once, for an image that understands them', function (): void {
-    $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'image' => 'server-32-old', 'board' => 'marl']);
+    $box = newBox([
+        'name' => 'wren',
+        'address' => '172.22.8.16',
+        'image' => 'server-32-old',
+        'board' => 'marl',
+    ]);
     $this->asKeeper()
         ->get("/boxes/{$box->id}/card")
         ->assertSee('files on the boot partition')
@@ -154,9 +159,10 @@ test('several schools at once, for an image that understands them', function ():
         "/boxes/{$box->id}/card",
         typedCard(first_password: 'a password of the halt', schools: ['declarative']),
     )->assertSee('does not understand: declarative files');
-    $this->post("/boxes/{$box->id}/card", typedCard(schools: ['kernel-line'], kernel_line: 'root=x'))->assertSee(
-        'None of the chosen schools makes an account.',
-    );
+    $this->post(
+        "/boxes/{$box->id}/card",
+        typedCard(schools: ['kernel-line'], kernel_line: 'root=x'),
+    )->assertSee('None of the chosen schools makes an account.');
 });
 
 test('a user-data that another tool wrote is kept and completed', function (): void {
@@ -229,7 +235,9 @@ test('a guest may look a card over and find a disk, and change nothing', functio
     $this->asGuest()
         ->post('/card/lint', ['card' => cardFiles('right/by-key')])
         ->assertOk();
-    $this->post('/card/target', ['after' => file_get_contents('tests/Core/Card/disks/lsblk-with.txt')])->assertOk();
+    $this->post('/card/target', [
+        'after' => file_get_contents('tests/Core/Card/disks/lsblk-with.txt'),
+    ])->assertOk();
     foreach (['/card/images', '/stores/media'] as $path) {
         $this->post($path, ['label' => 'x'])->assertForbidden();
     }
@@ -246,7 +254,9 @@ test('a zip that is none, or full of paths, is only looked at', function (): voi
     $zip->close();
     $this->asKeeper()
         ->post('/card/lint', [
-            'card' => [UploadedFile::fake()->createWithContent('card.zip', (string) file_get_contents($path))],
+            'card' => [
+                UploadedFile::fake()->createWithContent('card.zip', (string) file_get_contents($path)),
+            ],
         ])
         ->assertOk()
         ->assertSee('Remote login is on, and there is no account.');
@@ -277,10 +287,16 @@ test('no command before the disk is named letter by letter', function (): void {
     $this->post('/card/target', $lists + ['typed_name' => $name, 'file' => '../plain.img'])
         ->assertSee('is not one file name')
         ->assertDontSee('sudo dd');
-    $this->post('/card/target', ['before' => $lists['after'], 'after' => $lists['after'], 'typed_name' => $name])
+    $this->post('/card/target', [
+        'before' => $lists['after'],
+        'after' => $lists['after'],
+        'typed_name' => $name,
+    ])
         ->assertSee('Nothing new')
         ->assertDontSee('sudo dd');
-    $this->post('/card/target', ['after' => 'sda sdb sdc'])->assertSee('This is not what lsblk --json prints.');
+    $this->post('/card/target', ['after' => 'sda sdb sdc'])->assertSee(
+        'This is not what lsblk --json prints.',
+    );
     $this->post('/card/target', [
         'desk' => 'the fair-day laptop',
         'before' => file_get_contents('tests/Core/Card/disks/get-disk-without.txt'),
@@ -290,7 +306,11 @@ test('no command before the disk is named letter by letter', function (): void {
 });
 
 test('a list without lasting names gives no command', function (): void {
-    $after = preg_replace('/^lrwx.*\n/m', '', (string) file_get_contents('tests/Core/Card/disks/lsblk-with.txt'));
+    $after = preg_replace(
+        '/^lrwx.*\n/m',
+        '',
+        (string) file_get_contents('tests/Core/Card/disks/lsblk-with.txt'),
+    );
     $before = preg_replace(
         '/^lrwx.*\n/m',
         '',
@@ -414,7 +434,9 @@ test('several cards at once: names and addresses count up around what is taken',
         )
         ->assertOk();
     // .14 and .15 are lantern and seedpress, and .20 is the box itself.
-    expect(Box::query()->where('name', 'like', 'bed-%')->orderBy('id')->pluck('address', 'name')->all())->toBe([
+    expect(
+        Box::query()->where('name', 'like', 'bed-%')->orderBy('id')->pluck('address', 'name')->all(),
+    )->toBe([
         'bed-1' => '172.22.8.16',
         'bed-2' => '172.22.8.17',
         'bed-3' => '172.22.8.18',
@@ -477,7 +499,12 @@ test('the time of a writing is kept with its card', function (): void {
 
 test('a box whose address is on its card is brought up without a reservation', function (): void {
     $box = newBox(['name' => 'wren', 'address' => '172.22.8.16']);
-    $typed = ['user' => 'warden', 'public_key' => WEB_KEY, 'keyboard' => 'gb', 'time_zone' => 'Europe/London'];
+    $typed = [
+        'user' => 'warden',
+        'public_key' => WEB_KEY,
+        'keyboard' => 'gb',
+        'time_zone' => 'Europe/London',
+    ];
     $this->asKeeper()
         ->post("/boxes/{$box->id}/card", ['fixed' => 'card', ...$typed])
         ->assertOk();
@@ -488,3 +515,23 @@ test('a box whose address is on its card is brought up without a reservation', f
     $this->post("/boxes/{$box->id}/card", ['fixed' => 'router', ...$typed])->assertOk();
     expect($box->refresh()->fixed_address)->toBeFalse();
 });
+
+test(
+    'an image that is told everything in its writing tool has a sheet to type from, and nothing to pack',
+    function (): void {
+        $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'image' => 'server-64-2023']);
+        $this->asKeeper()
+            ->post("/boxes/{$box->id}/card", typedCard(schools: ['dialog']))
+            ->assertOk()
+            ->assertSee('A sheet to type from')
+            ->assertDontSee('Download as zip');
+        // And so for several of a kind.
+        $this->post(
+            "/boxes/{$box->id}/card",
+            typedCard(schools: ['dialog'], series_count: '3', series_first: '172.22.8.40'),
+        )
+            ->assertOk()
+            ->assertSee('typed')
+            ->assertDontSee('Download all');
+    },
+);
