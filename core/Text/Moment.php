@@ -23,15 +23,17 @@ final class Moment
         }
         if (
             preg_match(
-                '/^\d{4}-\d\d-\d\d(?:[T ]\d\d:\d\d(?::\d\d)?(Z|[+-]\d\d:?\d\d)?)?$/D',
+                '/^(\d{4})-(\d\d)-(\d\d)(?:[T ]\d\d:\d\d(?::\d\d)?(Z|[+-]\d\d:?\d\d)?)?$/D',
                 $said,
-                $zone,
-            ) !== 1
+                $parts,
+            ) !== 1 ||
+            // The 30th of February is not the 2nd of March.
+            ! checkdate((int) $parts[2], (int) $parts[3], (int) $parts[1])
         ) {
             return null;
         }
         try {
-            return (new DateTimeImmutable($said.(isset($zone[1]) ? '' : ' UTC')))->getTimestamp();
+            return (new DateTimeImmutable($said.(isset($parts[4]) ? '' : ' UTC')))->getTimestamp();
         } catch (Exception) {
             return null;
         }

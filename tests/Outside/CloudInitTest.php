@@ -16,7 +16,7 @@ use Symfony\Component\Yaml\Yaml;
 
 // The linter and the bench against the code of cloud-init itself (22.4, of Debian 12), unpacked for these tests.
 
-const A_KEY = 'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk';
+const WARDENS_KEY = 'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk';
 
 const A_HASH = '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.';
 
@@ -32,7 +32,8 @@ function python(string $script, array $texts): array
         json_encode($texts, JSON_THROW_ON_ERROR),
     );
 
-    return json_decode($run['out'], true, 512, JSON_THROW_ON_ERROR) ?? throw new RuntimeException($run['err']);
+    return json_decode($run['out'], true, 512, JSON_THROW_ON_ERROR) ??
+        throw new RuntimeException($run['err']);
 }
 
 /** @return list<string> every settings file of the corpus */
@@ -69,7 +70,20 @@ function slip(string $text): string
             2 => str_replace('"', '', $line),
             3 => (string) preg_replace(
                 '/: .*/',
-                ': '.$put(['yes', 'no', 'On', 'off', '~', '0123', '"yes"', '[yes, no]', '{a: off}', '|', '>-']),
+                ': '.
+                    $put([
+                        'yes',
+                        'no',
+                        'On',
+                        'off',
+                        '~',
+                        '0123',
+                        '"yes"',
+                        '[yes, no]',
+                        '{a: off}',
+                        '|',
+                        '>-',
+                    ]),
                 $line,
             ),
             4 => $line.' # aside',
@@ -197,7 +211,11 @@ test('what user-data is, and which keys it knows', function (): void {
         array_push($keys, ...array_keys($schema['$defs'][basename($part['$ref'])]['properties'] ?? []));
     }
     // A key of a maker's subscription is left out on purpose.
-    expect(array_values(preg_grep('/_advantage$/', array_diff($keys, CloudKeys::top()->all()), PREG_GREP_INVERT)))
+    expect(
+        array_values(
+            preg_grep('/_advantage$/', array_diff($keys, CloudKeys::top()->all()), PREG_GREP_INVERT),
+        ),
+    )
         ->toBe([])
         ->and(
             array_diff(
@@ -218,12 +236,13 @@ function someLogins(): array
         $user = ['name' => $name];
         mt_rand(0, 2) > 0 ||
             ($user[$one(['ssh_authorized_keys', 'ssh-authorized-keys'])] = $one([
-                [A_KEY],
-                A_KEY,
-                [A_KEY, A_KEY],
+                [WARDENS_KEY],
+                WARDENS_KEY,
+                [WARDENS_KEY, WARDENS_KEY],
                 [],
             ]));
-        mt_rand(0, 2) > 0 || ($user[$one(['passwd', 'hashed_passwd', 'plain_text_passwd'])] = $one([A_HASH, '']));
+        mt_rand(0, 2) > 0 ||
+            ($user[$one(['passwd', 'hashed_passwd', 'plain_text_passwd'])] = $one([A_HASH, '']));
         mt_rand(0, 1) > 0 || ($user[$one(['lock_passwd', 'lock-passwd'])] = $one([true, false]));
 
         return $user;
@@ -242,10 +261,10 @@ function someLogins(): array
     mt_rand(0, 3) > 0 ||
         ($data['user'] = $one([
             'warden',
-            ['name' => 'keeper', 'ssh_authorized_keys' => [A_KEY]],
+            ['name' => 'keeper', 'ssh_authorized_keys' => [WARDENS_KEY]],
             ['name' => 'keeper', 'passwd' => A_HASH, 'lock_passwd' => $one([true, false])],
         ]));
-    mt_rand(0, 3) > 0 || ($data['ssh_authorized_keys'] = [A_KEY]);
+    mt_rand(0, 3) > 0 || ($data['ssh_authorized_keys'] = [WARDENS_KEY]);
     mt_rand(0, 3) > 0 || ($data['password'] = $one(['seed drawer open', A_HASH]));
     mt_rand(0, 3) > 0 ||
         ($data['chpasswd'] = $one([
@@ -272,7 +291,8 @@ test('who can log in is who can log in on the box', function (): void {
     foreach (python(__DIR__.'/readers/cloud_init.py', $texts) as $i => $answer) {
         $box = array_filter(
             $answer['accounts'],
-            fn (array $account): bool => $account['keys'] !== [] || ($account['password'] && ! $account['locked']),
+            fn (array $account): bool => $account['keys'] !== [] ||
+                ($account['password'] && ! $account['locked']),
         );
         $tool = array_filter(
             CloudAccounts::of($configs[$i]),
@@ -309,7 +329,8 @@ test('the links of network-config, and which get an address, in either version',
     foreach (python(__DIR__.'/readers/network_state.py', $texts) as $i => $really) {
         $data = CardDocument::read('network-config', $texts[$i])->data;
         $data = $data['network'] ?? $data;
-        $links = $data['version'] === 1 ? NetworkLink::ofVersion1($data, []) : NetworkLink::ofVersion2($data, []);
+        $links =
+            $data['version'] === 1 ? NetworkLink::ofVersion1($data, []) : NetworkLink::ofVersion2($data, []);
         $ours = array_combine(
             array_column($links, 'name'),
             array_map(fn (NetworkLink $link): bool => $link->getsAddress(), $links),
@@ -320,44 +341,52 @@ test('the links of network-config, and which get an address, in either version',
     }
 });
 
-test('a value that is called wrong is wrong to the schema, and commands called so are not run', function (): void {
-    $values = [
-        'one: two',
-        'one',
-        '7',
-        'yes',
-        '[one]',
-        '[[one, two]]',
-        '[one, {two: three}]',
-        '[{path: /etc/one}]',
-        '[{content: one}]',
-        '{one: two}',
-        '[]',
-        '[[one], 7]',
-        '"*/5 * * * *"',
-    ];
-    $texts = [];
-    foreach (CloudKeys::top()->all() as $key) {
-        foreach (array_slice($values, 1) as $value) {
-            $texts[] = "{$key}: {$value}\n";
+test(
+    'a value that is called wrong is wrong to the schema, and commands called so are not run',
+    function (): void {
+        $values = [
+            'one: two',
+            'one',
+            '7',
+            'yes',
+            '[one]',
+            '[[one, two]]',
+            '[one, {two: three}]',
+            '[{path: /etc/one}]',
+            '[{content: one}]',
+            '{one: two}',
+            '[]',
+            '[[one], 7]',
+            '"*/5 * * * *"',
+        ];
+        $texts = [];
+        foreach (CloudKeys::top()->all() as $key) {
+            foreach (array_slice($values, 1) as $value) {
+                $texts[] = "{$key}: {$value}\n";
+            }
         }
-    }
-    $texts[] = "runcmd:\n  - echo one\n  - echo \"two\": three\n";
-    $answers = python('tests/Outside/readers/cloud_values.py', $texts);
-    $called = 0;
-    foreach ($texts as $at => $text) {
-        $data = Yaml::parse(Yaml11::toYaml12($text));
-        $faults = array_map(fn (array $fault): string => (string) $fault[0][0], CloudValues::faults($data));
-        foreach ($faults as $key) {
-            $called++;
-            expect(in_array($key, $answers[$at]['schema'], true))->toBeTrue("{$text} is fine to the schema");
+        $texts[] = "runcmd:\n  - echo one\n  - echo \"two\": three\n";
+        $answers = python('tests/Outside/readers/cloud_values.py', $texts);
+        $called = 0;
+        foreach ($texts as $at => $text) {
+            $data = Yaml::parse(Yaml11::toYaml12($text));
+            $faults = array_map(
+                fn (array $fault): string => (string) $fault[0][0],
+                CloudValues::faults($data),
+            );
+            foreach ($faults as $key) {
+                $called++;
+                expect(in_array($key, $answers[$at]['schema'], true))->toBeTrue(
+                    "{$text} is fine to the schema",
+                );
+            }
+            if (
+                preg_match('/^(runcmd|bootcmd):/', $text) === 1 &&
+                $data[substr($text, 0, 6) === 'runcmd' ? 'runcmd' : 'bootcmd'] !== []
+            ) {
+                expect($faults === [])->toBe($answers[$at]['commands'], $text);
+            }
         }
-        if (
-            preg_match('/^(runcmd|bootcmd):/', $text) === 1 &&
-            $data[substr($text, 0, 6) === 'runcmd' ? 'runcmd' : 'bootcmd'] !== []
-        ) {
-            expect($faults === [])->toBe($answers[$at]['commands'], $text);
-        }
-    }
-    expect($called)->toBeGreaterThan(80);
-});
+        expect($called)->toBeGreaterThan(80);
+    },
+);

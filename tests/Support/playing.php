@@ -112,7 +112,7 @@ function upOnBench(BenchProcess $bench, string $name, string $address, string $m
     return $box->refresh();
 }
 
-/** @return list<string> addresses that two machines had at one moment, from the bench's own list of comings and goings */
+/** @return list<string> addresses that two machines had at one moment, by the bench's list of comings and goings */
 function twoAtOne(BenchProcess $bench): array
 {
     $at = $twice = [];

@@ -40,7 +40,7 @@ test('a backup taken under load reads back consistent, and is the record of one 
         $last = 0;
         foreach ([1, 2] as $number) {
             usleep(1_500_000);
-            // The command reads it back into a database of its own and compares table by table before it says that it went.
+            // The command reads it back into a database of its own and compares them before it says that it went.
             $made = run(outside("php artisan burrow:backup {$folder}/{$number}.tar.gz"));
             expect([$made['all'], $made['exit']])->toBe([$made['all'], 0]);
             $checked = run(outside("php artisan burrow:restore --check {$folder}/{$number}.tar.gz"));

@@ -3,10 +3,14 @@
 declare(strict_types=1);
 
 use Burrow\Addresses\AddressBook;
+use Burrow\Addresses\Described\DescribedNetwork;
+use Burrow\Addresses\Described\Host;
 use Burrow\Addresses\NetworkCheck;
 use Burrow\Addresses\Taken;
+use Burrow\Addresses\Write\ZoneFile;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
+use Burrow\Net\Ipv6;
 use Burrow\Net\LocalNetwork;
 use Burrow\Net\Prefix;
 
@@ -128,3 +132,33 @@ test('a network is described field by field', function (array $typed, array $fie
     [[4 => 'home_arpa'], ['domain']],
     [[5 => 'GMT+1'], ['time_zone']],
 ]);
+
+test('a zone holds whoever has an address of either kind, and tells who has none', function (): void {
+    $network = new DescribedNetwork(
+        'house',
+        Prefix::parse('172.22.8.0/24'),
+        hosts: [
+            new Host('both', Ipv4::parse('172.22.8.11'), ipv6: Ipv6::parse('fd4b:1e90:7:8::b')),
+            new Host('old', Ipv4::parse('172.22.8.12')),
+            new Host('new', ipv6: Ipv6::parse('fd4b:1e90:7:8::d')),
+            new Host('none'),
+        ],
+    );
+    $written = (new ZoneFile())->written([$network]);
+    preg_match_all('/^(\w+) +IN (A|AAAA) +(\S+)$/m', (string) $written->text, $records, PREG_SET_ORDER);
+    $hosts = array_filter(
+        $records,
+        fn (array $one): bool => in_array($one[1], ['both', 'old', 'new', 'none'], true),
+    );
+    expect(array_values(array_map(fn (array $one): string => "{$one[1]} {$one[2]} {$one[3]}", $hosts)))
+        ->toBe([
+            'both A 172.22.8.11',
+            'both AAAA fd4b:1e90:7:8::b',
+            'old A 172.22.8.12',
+            'new AAAA fd4b:1e90:7:8::d',
+        ])
+        ->and(array_map(fn ($one): string => $one->found, $written->findings->list))
+        ->toHaveCount(1)
+        ->and($written->findings->list[0]->found)
+        ->toContain('none');
+});

@@ -72,30 +72,43 @@ test('nothing to do is nothing to do', function (): void {
         ->toBe([]);
 });
 
-test('the calendar is one that another reader takes, with a time for every stretch of hands', function (): void {
-    $evening = eveningOf(['wren' => [[120, 900], [60], [60, 600], [90]], 'lantern' => [[60, 1800], [60]]]);
-    $text = EveningCalendar::write($evening, fn (Slot $slot): string => "step, with a; sign \\ {$slot->task->id}");
-    $calendar = Reader::read($text);
-    expect($calendar->validate())->toBe([])->and(count($calendar->VEVENT))->toBe(count($evening->needed()));
-    $first = $calendar->VEVENT[0];
-    expect($first->DTSTART->getDateTime()->format('c'))
-        ->toBe('2026-11-26T20:59:00+00:00')
-        ->and((string) $first->SUMMARY)
-        ->toContain('step, with a; sign \\');
-    // Everything by hand lies inside one of the times.
-    foreach ($evening->timetable->slots as $slot) {
-        if ($slot->task->hands > 0) {
-            $inside = array_filter(
-                $evening->needed(),
-                fn (array $time): bool => $time['from'] <= $slot->start && $slot->handsEnd() <= $time['to'],
-            );
-            expect($inside)->not->toBe([]);
+test(
+    'the calendar is one that another reader takes, with a time for every stretch of hands',
+    function (): void {
+        $evening = eveningOf([
+            'wren' => [[120, 900], [60], [60, 600], [90]],
+            'lantern' => [[60, 1800], [60]],
+        ]);
+        $text = EveningCalendar::write(
+            $evening,
+            fn (Slot $slot): string => "step, with a; sign \\ {$slot->task->id}",
+        );
+        $calendar = Reader::read($text);
+        expect($calendar->validate())
+            ->toBe([])
+            ->and(count($calendar->VEVENT))
+            ->toBe(count($evening->needed()));
+        $first = $calendar->VEVENT[0];
+        expect($first->DTSTART->getDateTime()->format('c'))
+            ->toBe('2026-11-26T20:59:00+00:00')
+            ->and((string) $first->SUMMARY)
+            ->toContain('step, with a; sign \\');
+        // Everything by hand lies inside one of the times.
+        foreach ($evening->timetable->slots as $slot) {
+            if ($slot->task->hands > 0) {
+                $inside = array_filter(
+                    $evening->needed(),
+                    fn (array $time): bool => $time['from'] <= $slot->start &&
+                        $slot->handsEnd() <= $time['to'],
+                );
+                expect($inside)->not->toBe([]);
+            }
         }
-    }
-    foreach (explode("\r\n", $text) as $line) {
-        expect(strlen($line))->toBeLessThanOrEqual(75);
-    }
-});
+        foreach (explode("\r\n", $text) as $line) {
+            expect(strlen($line))->toBeLessThanOrEqual(75);
+        }
+    },
+);
 
 test('bars of a lane never overlap and stay in the picture, and labels fit their bars', function (): void {
     $chance = dice(31);
@@ -147,3 +160,24 @@ test('runs that begin alike get letters of their own', function (): void {
         ->and(array_unique(array_column($picture->lanes, 'under')))
         ->toHaveCount(4);
 });
+
+test(
+    'a look that takes no time stands in the timetable, and a short step is a minute of the calendar',
+    function (): void {
+        $evening = eveningOf(['wren' => [[20], [0], [0, 600], [90]]]);
+        expect(array_column($evening->timetable->jsonSerialize()['steps'], 'step'))->toBe([
+            's0',
+            's1',
+            's2',
+            's3',
+        ]);
+        $events = [];
+        foreach (
+            Reader::read(EveningCalendar::write($evening, fn (Slot $slot): string => $slot->task->id))->VEVENT as $event
+        ) {
+            $events[] =
+                $event->DTEND->getDateTime()->getTimestamp() - $event->DTSTART->getDateTime()->getTimestamp();
+        }
+        expect($events)->toBe([60, 90]);
+    },
+);

@@ -746,3 +746,22 @@ test('a handshake counts when it is fresh', function (string $age, bool $over): 
     ["  latest handshake: 2 days, 1 hour ago\n", false],
     ['', false],
 ]);
+
+test('without an address that is said, and without a port that one', function (
+    ?string $address,
+    string $port,
+    string $code,
+): void {
+    $outcome = judgedAs(
+        'ask-greeting',
+        new Details(look: new Look(port: $port, greeting: 'smb')),
+        [],
+        network(says: [445 => "\0\0\0\x40\xFESMB"]),
+        new RunFacts('wren', 'warden', $address === null ? null : Ipv4::parse($address)),
+    );
+    expect([$outcome->over, $outcome->findings->codes()])->toBe([false, [$code]]);
+})->with([
+    [null, '445', 'bringup.no_address'],
+    ['172.22.8.16', '', 'bringup.value_missing'],
+    [null, '', 'bringup.no_address'],
+]);

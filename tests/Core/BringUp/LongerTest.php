@@ -11,7 +11,7 @@ use Burrow\BringUp\Evening\Timetable;
 // An evening in which one wait takes longer; every figure can be counted on the fingers.
 
 /** @return list<Lane> a long run, and a short one whose wait has 20 minutes to spare */
-function evening(): array
+function eveningOfTwo(): array
 {
     return [
         new Lane('larder', [new Task('card', 60, 600), new Task('upgrade', 60, 1800), new Task('check', 60)]),
@@ -30,9 +30,9 @@ function slotOf(Timetable $timetable, string $run, string $step): Slot
 }
 
 test('a wait on the longest way moves the end by as much', function (): void {
-    $planned = Timetable::of(evening());
+    $planned = Timetable::of(eveningOfTwo());
     expect($planned->finish())->toEqualWithDelta(2580, 1e-6);
-    $longer = Longer::of(evening(), 0, slotOf($planned, 'larder', 'upgrade'), 300);
+    $longer = Longer::of(eveningOfTwo(), 0, slotOf($planned, 'larder', 'upgrade'), 300);
     expect($longer->later)
         ->toEqualWithDelta(300, 1e-6)
         ->and($longer->spare)
@@ -42,8 +42,8 @@ test('a wait on the longest way moves the end by as much', function (): void {
 });
 
 test('a wait with time to spare moves nothing until that is used up', function (): void {
-    $planned = Timetable::of(evening());
-    $longer = Longer::of(evening(), 0, slotOf($planned, 'wren', 'card'), 300);
+    $planned = Timetable::of(eveningOfTwo());
+    $longer = Longer::of(eveningOfTwo(), 0, slotOf($planned, 'wren', 'card'), 300);
     // wren begins second at 60, is over at 720 + 120; until 2580 - 60 for larder's check there is room.
     expect($longer->later)
         ->toBe(0.0)
@@ -51,7 +51,7 @@ test('a wait with time to spare moves nothing until that is used up', function (
         ->toBeGreaterThanOrEqual(27)
         ->and($longer->spare)
         ->toBeLessThanOrEqual(29);
-    $past = Longer::of(evening(), 0, slotOf($planned, 'wren', 'card'), 60 * ($longer->spare + 2));
+    $past = Longer::of(eveningOfTwo(), 0, slotOf($planned, 'wren', 'card'), 60 * ($longer->spare + 2));
     expect($past->later)->toBeGreaterThanOrEqual(60);
 });
 

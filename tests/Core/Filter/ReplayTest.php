@@ -167,3 +167,41 @@ test('the smallest set is the smallest of all choices', function (int $seed): vo
         ->and($set['refused'])
         ->toBeGreaterThanOrEqual($wanted - 1e-9);
 })->with(range(1, 40));
+
+test(
+    'the smallest choice may hold the first list, never one twice, and none where nothing is refused',
+    function (): void {
+        $lists = lists([
+            'most' => ['a.example', 'b.example', 'c.example'],
+            'same' => ['a.example', 'b.example', 'c.example'],
+            'rest' => ['d.example'],
+        ]);
+        $replay = replayed($lists, [
+            'a.example' => 3,
+            'b.example' => 2,
+            'c.example' => 1,
+            'd.example' => 1,
+            'fine.example' => 9,
+        ]);
+        expect($replay->smallest(0.5))
+            ->toBe(['lists' => [0], 'refused' => 6, 'exact' => true])
+            ->and($replay->smallest(1.0))
+            ->toBe(['lists' => [0, 2], 'refused' => 7, 'exact' => true])
+            ->and($replay->smallest(0.0))
+            ->toBe(['lists' => [], 'refused' => 0, 'exact' => true])
+            ->and(replayed($lists, ['fine.example' => 4])->smallest(1.0))
+            ->toBe(['lists' => [], 'refused' => 0, 'exact' => true]);
+        // With more lists than all choices can be tried of, the greedy one takes each once.
+        $many = [];
+        for ($number = 0; $number < 24; $number++) {
+            $many["list {$number}"] = ["n{$number}.example", 'all.example'];
+        }
+        $replay = replayed(
+            lists($many),
+            ['all.example' => 10] +
+                array_fill_keys(array_map(fn (int $n): string => "n{$n}.example", range(0, 23)), 1),
+        );
+        $all = $replay->smallest(1.0);
+        expect($all['lists'])->toBe(range(0, 23))->and($all['refused'])->toBe(34);
+    },
+);

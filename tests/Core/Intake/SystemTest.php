@@ -27,7 +27,12 @@ test('failed units and timers', function (): void {
                 'activates' => 'apt-daily.service',
                 'next' => 1795673352,
             ],
-            ['unit' => 'copy-home.timer', 'state' => null, 'activates' => 'copy-home.service', 'next' => null],
+            [
+                'unit' => 'copy-home.timer',
+                'state' => null,
+                'activates' => 'copy-home.service',
+                'next' => null,
+            ],
         ])
         ->and(facts('units', "0 loaded units listed.\n"))
         ->toMatchArray(['facts' => [], 'findings' => []])
@@ -115,7 +120,10 @@ test('an upgrade is counted by what it says, a list by its lines', function (): 
         ->toBe(['upgraded' => 1, 'installed' => 1, 'removed' => 1, 'held' => 2])
         ->and(array_map(fn (array $one): string => "{$one['package']} {$one['change']}", $read['facts']))
         ->toBe(['linux-image-arm64 held', 'podman held', 'openssl upgrade', 'mpc new', 'vim removed']);
-    $list = facts('updates', "Listing...\nopenssl/stable-security 3.0.15-1 arm64 [upgradable from: 3.0.14-1]\n");
+    $list = facts(
+        'updates',
+        "Listing...\nopenssl/stable-security 3.0.15-1 arm64 [upgradable from: 3.0.14-1]\n",
+    );
     expect($list['totals']['upgraded'])
         ->toBe(1)
         ->and($list['facts'][0])
@@ -193,4 +201,38 @@ test('texts of two kinds in one paste are both read', function (): void {
         ->toBe('machine')
         ->and($read['also'][0]['facts'][0]['codename'])
         ->toBe('bookworm');
+});
+
+test('an array of which only half is told is not called degraded for it', function (
+    string $said,
+    ?bool $degraded,
+): void {
+    $text = "/dev/md0:\n           Version : 1.2\n        Raid Level : raid1\n{$said}";
+    $fact = Intake::standard()->read('array', $text)->facts[0] ?? null;
+    expect($fact?->degraded)->toBe($degraded);
+})->with([
+    'whole' => ["      Raid Devices : 2\n    Active Devices : 2\n             State : clean\n", false],
+    'one is gone' => ["      Raid Devices : 2\n    Active Devices : 1\n             State : clean\n", true],
+    'it says so' => [
+        "      Raid Devices : 2\n    Active Devices : 2\n             State : clean, degraded\n",
+        true,
+    ],
+    'only how many there are' => ["      Raid Devices : 2\n             State : clean\n", false],
+    'only how many work' => ["    Active Devices : 1\n             State : clean\n", false],
+    'no state' => ["      Raid Devices : 2\n    Active Devices : 1\n", null],
+]);
+
+test('the first disk of a computer is a disk, and so is an empty slot', function (): void {
+    $text = (string) json_encode([
+        ['Number' => 0, 'Size' => 512110190592, 'FriendlyName' => 'first', 'BusType' => 'NVMe'],
+        ['Number' => 999, 'Size' => 0, 'FriendlyName' => 'slot', 'BusType' => 'USB'],
+        ['Number' => 1000, 'Size' => 1, 'FriendlyName' => 'none', 'BusType' => 'USB'],
+        ['Number' => -1, 'Size' => 1, 'FriendlyName' => 'none', 'BusType' => 'USB'],
+        ['Number' => 3, 'Size' => -1, 'FriendlyName' => 'none', 'BusType' => 'USB'],
+    ]);
+    $reading = Intake::standard()->read('get-disk', $text);
+    expect(array_map(fn ($disk): int => $disk->jsonSerialize()['bytes'], $reading->facts))->toBe([
+        512110190592,
+        0,
+    ]);
 });

@@ -32,7 +32,7 @@ function lost(Known $known, array $copyings, array $with = []): Rebuild
     return Rebuild::of($house, $larder, $known);
 }
 
-function kept(mixed ...$with): Copying
+function copyKept(mixed ...$with): Copying
 {
     return new Copying(
         ...[
@@ -59,7 +59,7 @@ test('the time back is the sum of card, steps, waits, address, copies and client
         ['seeds' => ['bytes' => 30_000_000_000, 'rate' => 10e6, 'paths' => ['/srv']]],
         ['reading-desk', 'phone'],
     );
-    $rebuild = lost($known, [kept()]);
+    $rebuild = lost($known, [copyKept()]);
     // 480 + 1800 + 180 + 2 × 120 by hand; 1200 and 3000 by themselves.
     expect($rebuild->hands->seconds)
         ->toBe(2700.0)
@@ -76,12 +76,12 @@ test('the time back is the sum of card, steps, waits, address, copies and client
 test('what does not come back is told, the gravest first', function (): void {
     expect(lost(new Known(), [])->findings->codes())
         ->toBe(['move.nothing_kept', 'move.could_be_back'])
-        ->and(lost(new Known(), [kept(ran: null)])->findings->codes())
+        ->and(lost(new Known(), [copyKept(ran: null)])->findings->codes())
         ->toBe(['move.nothing_kept', 'move.could_be_back'])
         ->and(
             lost(
                 new Known(answersMissing: ['Account']),
-                [kept(worked: false)],
+                [copyKept(worked: false)],
                 ['parts' => new BoxParts()],
             )->findings->codes(),
         )
@@ -99,7 +99,7 @@ test('what is copied twice is brought back once, from where it is nearer', funct
         'away' => ['bytes' => 30_000_000_000, 'rate' => 1e6, 'paths' => ['/srv']],
         'seeds' => ['bytes' => 30_000_000_000, 'rate' => null, 'paths' => ['/srv', '/etc']],
     ];
-    $rebuild = lost(new Known(copies: $copies), [kept(name: 'away'), kept(elsewhere: false)]);
+    $rebuild = lost(new Known(copies: $copies), [copyKept(name: 'away'), copyKept(elsewhere: false)]);
     $back = array_values(
         array_filter($rebuild->steps, fn ($one): bool => str_starts_with($one->what, 'Bring')),
     );
@@ -109,7 +109,7 @@ test('what is copied twice is brought back once, from where it is nearer', funct
 });
 
 test('a copy of which nobody knows the size has no time', function (): void {
-    $steps = lost(new Known(), [kept()])->steps;
+    $steps = lost(new Known(), [copyKept()])->steps;
     $back = array_values(array_filter($steps, fn ($one): bool => str_starts_with($one->what, 'Bring seeds')));
     expect($back[0]->seconds)->toBeNull()->and($back[0]->how)->toContain('dewpoint')->toContain('passphrase');
 });

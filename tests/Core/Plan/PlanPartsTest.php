@@ -223,9 +223,15 @@ test('an add-on wants its header, and room in the case', function (
 // 150; an add-on converter 60.
 test('the output chain of an audio player costs what it usually does', function (): void {
     $plan = fn (string $addOn): float => PartsList::of(
-        plan('cobble', 'supply-2a5', 'usual-1m', null, LinkKind::Wireless, 'audio-player', case: 'closed')->with(
-            addOn: catalogue('addOn')[$addOn],
-        ),
+        plan(
+            'cobble',
+            'supply-2a5',
+            'usual-1m',
+            null,
+            LinkKind::Wireless,
+            'audio-player',
+            case: 'closed',
+        )->with(addOn: catalogue('addOn')[$addOn]),
     )->total()->cents / 100;
     expect($plan('audio-usb'))
         ->toBeBetween(150.0, 165.0)
@@ -302,14 +308,18 @@ test('images, schools and what is plugged in go together or do not', function (
 ]);
 
 test('a 64-bit kernel does not start a 32-bit board, whatever its programs', function (): void {
-    expect(ImageFit::of(plan('pebble', image: 'server-mixed'))->findings()->codes())->toContain('plan.image_bits');
+    expect(ImageFit::of(plan('pebble', image: 'server-mixed'))->findings()->codes())->toContain(
+        'plan.image_bits',
+    );
 });
 
 test('a school brings its own memory, disk and time', function (): void {
     $with = fn (string $school): PlanInput => plan(drive: null, job: 'dns-filter')->with(
         schools: new SchoolChoice(['dns-filter' => $school]),
     );
-    expect(MemoryFit::of($with('container'))->needed()->count - MemoryFit::of($with('package'))->needed()->count)
+    expect(
+        MemoryFit::of($with('container'))->needed()->count - MemoryFit::of($with('package'))->needed()->count,
+    )
         ->toBe(60 * 1024 ** 2)
         ->and(InstallTime::of($with('package'))->hands()->seconds)
         ->toBe(30 * 60.0)
@@ -381,7 +391,9 @@ test('a day\'s change and catching up after a trip', function (): void {
 
 test('a tunnel is limited by the line, or by a slow processor', function (): void {
     $rate = fn (string $board, float $up): ?TunnelRate => TunnelRate::of(
-        plan($board, drive: null, job: 'tunnel-endpoint')->with(circumstances: new Circumstances(upMegabits: $up)),
+        plan($board, drive: null, job: 'tunnel-endpoint')->with(
+            circumstances: new Circumstances(upMegabits: $up),
+        ),
     );
     expect($rate('flint', 10)?->finding()->code)
         ->toBe('plan.tunnel_rate')
@@ -440,7 +452,15 @@ test('kits against singles', function (): void {
         ->toBe([])
         ->and(
             KitOffer::among(
-                [new Kit('gone', 'Gone', $starter->kit->holds, $starter->kit->price, new Market(available: false))],
+                [
+                    new Kit(
+                        'gone',
+                        'Gone',
+                        $starter->kit->holds,
+                        $starter->kit->price,
+                        new Market(available: false),
+                    ),
+                ],
                 $parts,
                 [],
             ),
@@ -524,7 +544,10 @@ test('where it could run: a box of its own, another box, the desk computer, boug
     $plan = plan('flint', drive: null, job: 'dns-filter')->with(desk: desk(sleeps: true, restarts: true));
     $hosts = [
         new Host('larder', plan('flint')),
-        new Host('culvert', plan('pebble', link: LinkKind::Wireless, job: 'tunnel-endpoint', image: 'server-32')),
+        new Host(
+            'culvert',
+            plan('pebble', link: LinkKind::Wireless, job: 'tunnel-endpoint', image: 'server-32'),
+        ),
         new Host('sieve', plan(job: 'dns-filter')),
     ];
     $seats = array_column(Seat::all($plan, $hosts), null, 'label');
@@ -553,7 +576,10 @@ test('a job that nobody waits for may sleep with the desk computer, with a warni
         circumstances: new Circumstances(duty: Duty::PluggedIn),
     );
     $seats = array_column(Seat::all($plan, []), null, 'kind');
-    expect($seats['desk']->worst())->toBe(Severity::Warn)->and($seats['desk']->perYear->cents)->toBe(0);
+    expect($seats['desk']->worst())
+        ->toBe(Severity::Warn)
+        ->and($seats['desk']->perYear->cents)
+        ->toBe(0);
 });
 
 test('what a box has to bear already does not speak against a new job', function (): void {
@@ -771,10 +797,10 @@ test('figures of the catalogue agree with common practice and with each other', 
     expect(catalogue('job')['radio-receiver']->networkMegabits)->toEqualWithDelta(2.4 * 16, 0.001);
     // Every box has its remote login, and a newer board is not slower than a retired laptop of ten years before.
     foreach (catalogue('job') as $job) {
-        expect([$job->id, in_array(22, array_map(fn ($use): int => $use->port->number, $job->ports), true)])->toBe([
+        expect([
             $job->id,
-            true,
-        ]);
+            in_array(22, array_map(fn ($use): int => $use->port->number, $job->ports), true),
+        ])->toBe([$job->id, true]);
     }
     expect(board('basalt')->speed)->toBeGreaterThan(board('old-laptop')->speed);
 });
@@ -812,21 +838,24 @@ test('a pocket computer takes power and network from the laptop it is plugged in
         ->toContain('plan.no_such_link');
 });
 
-test('one busy core of several shows as idle time of the others, on a board that has several', function (): void {
-    // 90 % of what the processor of four cores lets through, three quarters idle: one core is full.
-    $four = plan('cobble', 'supply-2a5');
-    $limit = CopyRate::of($four);
-    $idle = fn (string $board, float $idle, float $rate): ?string => (new MeasuredRate(
-        plan($board, 'supply-2a5', image: 'server-32'),
-        Rate::megabytesPerSecond($rate),
-        $idle,
-    ))->limitMet();
-    expect($limit)
-        ->not->toBeNull()
-        // A single core that is half idle is not full, whatever the rate.
-        ->and($idle('marl', 0.5, 1.0))
-        ->not->toBe('processor');
-});
+test(
+    'one busy core of several shows as idle time of the others, on a board that has several',
+    function (): void {
+        // 90 % of what the processor of four cores lets through, three quarters idle: one core is full.
+        $four = plan('cobble', 'supply-2a5');
+        $limit = CopyRate::of($four);
+        $idle = fn (string $board, float $idle, float $rate): ?string => (new MeasuredRate(
+            plan($board, 'supply-2a5', image: 'server-32'),
+            Rate::megabytesPerSecond($rate),
+            $idle,
+        ))->limitMet();
+        expect($limit)
+            ->not->toBeNull()
+            // A single core that is half idle is not full, whatever the rate.
+            ->and($idle('marl', 0.5, 1.0))
+            ->not->toBe('processor');
+    },
+);
 
 test('an entry that leaves out what came later has its default', function (): void {
     $entry = entry('board', 'flint');
@@ -839,3 +868,23 @@ test('an entry that leaves out what came later has its default', function (): vo
         null,
     ]);
 });
+
+test('a desk computer that runs all day costs nothing more, and one for a job by day neither', function (
+    float $hours,
+    Duty $duty,
+    bool $more,
+): void {
+    $plan = plan('flint', drive: null, job: 'dns-filter')->with(
+        desk: desk(hours: $hours),
+        circumstances: new Circumstances(duty: $duty),
+    );
+    $seat = array_column(Seat::all($plan, []), null, 'kind')['desk'];
+    expect(in_array('plan.desk_hours', $seat->findings->codes(), true))
+        ->toBe($more)
+        ->and($seat->perYear->cents > 0)
+        ->toBe($more);
+})->with([
+    [8.0, Duty::AroundTheClock, true],
+    [24.0, Duty::AroundTheClock, false],
+    [8.0, Duty::PluggedIn, false],
+]);

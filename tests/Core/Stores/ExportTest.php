@@ -21,3 +21,11 @@ test(
     'all are one' => ['rw,all_squash,anonuid=4001,anongid=4100', 4002, [4002], [4001, [4100]]],
     'all are nobody' => ['rw,all_squash', 1, [1], [65534, [65534]]],
 ]);
+
+test('of options that contradict each other the last one holds', function (
+    string $options,
+    bool $writes,
+): void {
+    $export = Export::all("/srv/store 172.22.8.0/24({$options})")[0];
+    expect($export->readOnly)->toBe(! $writes);
+})->with([['rw', true], ['ro', false], ['rw,ro', false], ['ro,rw', true], ['sync', false]]);
