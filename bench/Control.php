@@ -56,7 +56,10 @@ final readonly class Control
         $do = $ask->text('do');
         $board = $this->lab->board($ask->text('board'));
 
-        if ($board === null && in_array($do, ['type', 'power', 'fault', 'look', 'scrap', 'swap'], true)) {
+        if (
+            $board === null &&
+            in_array($do, ['type', 'power', 'fault', 'look', 'scrap', 'swap', 'claim'], true)
+        ) {
             return ['error' => 'no such board'];
         }
         switch ($do) {
@@ -115,6 +118,9 @@ final readonly class Control
                 break;
             case 'power':
                 $this->lab->power($board, $ask->yes('on'));
+                break;
+            case 'claim':
+                $this->lab->claim($board);
                 break;
             case 'swap':
                 $this->lab->swap($board, $ask->text('mac'));

@@ -97,6 +97,7 @@ final class Lab
                 continue;
             }
             $board->rate = $this->inside->rate;
+            $board->speed = $this->clock->speed();
             $this->boards[$board->id] = $board;
             if (
                 $board->powered &&
@@ -108,6 +109,7 @@ final class Lab
                     $board->firstBootDone && $this->begin($board);
                     $this->onNetwork($board);
                     $this->wall->open($board);
+                    $this->after($board, Services::SETTLES, fn () => $this->wall->open($board));
                 });
             }
         }
@@ -134,6 +136,7 @@ final class Lab
         $this->cut($board);
         $board->insert($files, $services);
         $board->rate = $this->inside->rate;
+        $board->speed = $this->clock->speed();
         $this->boards[$id] = $board;
         $this->save();
 
@@ -147,6 +150,7 @@ final class Lab
         $other = Board::from(['mac' => $mac] + $board->state());
         $other->powered = false;
         $other->rate = $this->inside->rate;
+        $other->speed = $this->clock->speed();
         $this->boards[$board->id] = $other;
         $this->save();
     }
@@ -187,6 +191,7 @@ final class Lab
             $board->powered && $this->carefully($board, fn () => $this->start($board));
         } else {
             $this->wall->open($board);
+            $this->after($board, Services::SETTLES, fn () => $this->wall->open($board));
         }
         $this->save();
 
@@ -197,6 +202,14 @@ final class Lab
     public function fault(Board $board, string $name): void
     {
         $board->fault = Faults::of($name);
+        $this->save();
+    }
+
+    /** Its page gets an owner: whoever comes first. */
+    public function claim(Board $board): void
+    {
+        $board->claimed = true;
+        $this->wall->open($board);
         $this->save();
     }
 
@@ -300,6 +313,9 @@ final class Lab
     public function setSpeed(float $speed): void
     {
         $this->clock->setSpeed($speed);
+        foreach ($this->boards as $board) {
+            $board->speed = $this->clock->speed();
+        }
         $this->save();
     }
 
@@ -329,6 +345,7 @@ final class Lab
                     'card' => array_keys($board->files),
                     'screen' => $board->screen,
                     'fault' => $board->fault?->name(),
+                    'claimed' => $board->claimed,
                     'fingerprint' => $board->phase === 'up' && $board->secretKey !== null
                             ? 'SHA256:'.
                                 rtrim(
@@ -373,6 +390,7 @@ final class Lab
         $this->after($board, $board->networkAfter + $extra, function () use ($board): void {
             $this->begin($board);
             $this->wall->open($board);
+            $this->after($board, Services::SETTLES, fn () => $this->wall->open($board));
             $this->save();
         });
     }

@@ -155,7 +155,9 @@ final class Wall
                     $port === 53 => $this->resolver(),
                     $protocol === 'udp' => [new Door($port, 'udp')],
                     $port === 445 => [new Door($port, serve: Answers::share())],
-                    default => [new Door($port, serve: $this->page($board), tls: $port === 443)],
+                    default => [
+                        new Door($port, serve: $this->page($board), tls: $port === 443, since: (int) $board->claimed),
+                    ],
                 },
             ];
         }
@@ -187,7 +189,11 @@ final class Wall
         $instead =
             $board->fault?->answersForAnother() === true ? [200, 'Another machine'] : $board->fault?->page();
 
-        return $instead === null ? Answers::page($board->id) : Answers::page($instead[1], $instead[0]);
+        return match (true) {
+            $instead !== null => Answers::page($instead[1], $instead[0]),
+            $board->claimed => Answers::page($board->id),
+            default => Answers::page('Welcome wizard: create an owner account'),
+        };
     }
 
     /** @return non-empty-string the key of the machine that has the same address */

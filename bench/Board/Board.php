@@ -29,6 +29,15 @@ final class Board
 
     public int $pending = 0;
 
+    /** Its page has an owner; a ready-made image waits for one. */
+    public bool $claimed = true;
+
+    /** @var array<string, float> detached job => when it began, in our time; none of before a restart of the bench */
+    public array $began = [];
+
+    /** How many times faster than a real one its time runs; 0: all that takes time is over at once. */
+    public float $speed = 0.0;
+
     /** Mbit/s from the world; 0: there is no internet. */
     public float $rate = 50.0;
 
@@ -71,6 +80,13 @@ final class Board
         $this->pending = 0;
         $this->machine = new Machine();
         $this->services = $services;
+        $this->claimed = $services === [];
+    }
+
+    /** Whether so many seconds of its time have gone by since a moment of ours. */
+    public function hasRun(float $since, float $seconds): bool
+    {
+        return $this->speed <= 0 || (microtime(true) - $since) * $this->speed >= $seconds;
     }
 
     /** Once: what the system was asked to do with itself. */
@@ -128,6 +144,7 @@ final class Board
             'fault' => $this->fault?->name(),
             'name' => $this->name,
             'firstBootDone' => $this->firstBootDone,
+            'claimed' => $this->claimed,
             'pending' => $this->pending,
             'machine' => $this->machine->state(),
             'hostKey' => $this->secretKey === null ? null : base64_encode($this->secretKey),
@@ -138,7 +155,7 @@ final class Board
     public static function from(array $state): self
     {
         /**
-         * @var array{id: string, mac: string, class: string, networkAfter: int, files?: array<string, string>, disk?: ?array<string, mixed>, services?: list<array{port: int, protocol: string}>, powered?: bool, fault?: ?string, name?: string, firstBootDone?: bool, pending?: int, machine?: array<string, mixed>, hostKey?: ?string} $state
+         * @var array{id: string, mac: string, class: string, networkAfter: int, files?: array<string, string>, disk?: ?array<string, mixed>, services?: list<array{port: int, protocol: string}>, powered?: bool, fault?: ?string, name?: string, firstBootDone?: bool, claimed?: bool, pending?: int, machine?: array<string, mixed>, hostKey?: ?string} $state
          */
         $board = new self(
             $state['id'],
@@ -153,6 +170,7 @@ final class Board
             $state['name'] ?? '',
         );
         $board->firstBootDone = $state['firstBootDone'] ?? false;
+        $board->claimed = $state['claimed'] ?? true;
         $board->pending = $state['pending'] ?? 0;
         $board->machine = Machine::from($state['machine'] ?? []);
         $board->secretKey = isset($state['hostKey'])

@@ -41,6 +41,9 @@ final class Machine
     /** @var array<string, int> unit => how often it was started; each start reads the files anew */
     public array $starts = [];
 
+    /** @var array<string, float> unit => when it was started last, in our time; what is not kept is long ago */
+    public array $startedAt = [];
+
     /** @var list<string> accounts with a network password for shares */
     public array $shareUsers = [];
 
@@ -76,7 +79,8 @@ final class Machine
     {
         $path = $this->whole($path);
 
-        return $root || array_filter(self::OPEN, fn (string $open): bool => str_starts_with($path, $open)) !== [];
+        return $root ||
+            array_filter(self::OPEN, fn (string $open): bool => str_starts_with($path, $open)) !== [];
     }
 
     public function has(string $package): bool
@@ -93,6 +97,7 @@ final class Machine
     {
         $this->active = array_values(array_unique([...$this->active, $unit]));
         $this->starts[$unit] = ($this->starts[$unit] ?? 0) + 1;
+        $this->startedAt[$unit] = microtime(true);
     }
 
     public function stop(string $unit): void

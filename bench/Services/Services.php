@@ -26,6 +26,7 @@ final class Services
             new Plain('avahi-daemon.service', 'avahi-daemon'),
             new Plain('podman.socket', 'podman'),
             new Plain('lightdm.service', 'lightdm'),
+            new Plain('xrdp.service', 'xrdp', 3389),
             new Plain('vdr.service', 'vdr', 6419),
             new Plain('nfs-server.service', 'nfs-kernel-server', 2049),
             new Plain('hd-idle.service', 'hd-idle'),
@@ -63,17 +64,26 @@ final class Services
         $board->machine->active = [];
         foreach ($board->machine->enabled as $unit) {
             $service = self::find($board, $unit);
-            if ($service?->problem($board) === null && ($service === null || self::taken($board, $service) === null)) {
+            if (
+                $service?->problem($board) === null &&
+                ($service === null || self::taken($board, $service) === null)
+            ) {
                 $board->machine->activate($unit);
             }
         }
     }
 
-    /** @return list<Door> of everything that runs */
+    /** Seconds of a board's time from a start to the first answer: a unit is “active” before its port is open. */
+    public const SETTLES = 3.0;
+
+    /** @return list<Door> of everything that runs and has settled */
     public static function doors(Board $board): array
     {
         $doors = [];
         foreach ($board->machine->active as $unit) {
+            if (! $board->hasRun($board->machine->startedAt[$unit] ?? 0.0, self::SETTLES)) {
+                continue;
+            }
             $start = $board->machine->starts[$unit] ?? 0;
             foreach (self::find($board, $unit)?->doors($board) ?? [] as $door) {
                 $doors[] = $door->since($start);
@@ -87,7 +97,9 @@ final class Services
     public static function taken(Board $board, Service $service): ?int
     {
         foreach ($board->machine->active as $unit) {
-            foreach ($unit === $service->unit() ? [] : self::find($board, $unit)?->doors($board) ?? [] as $held) {
+            foreach (
+                $unit === $service->unit() ? [] : self::find($board, $unit)?->doors($board) ?? [] as $held
+            ) {
                 foreach ($service->doors($board) as $wanted) {
                     if ($wanted->isAt($held)) {
                         return $held->port;

@@ -54,7 +54,7 @@ const PICKED = ['answer' => 0, 'buttons' => 1, 'second' => 0];
  */
 function play(Chrome $chrome, callable $press, callable $fill, callable $pick): array
 {
-    $typed = '';
+    $typed = $claimed = '';
     $met = [];
     for ($turn = 0; $turn < 160 && $chrome->has('#step-title'); $turn++) {
         $met[] = $chrome->find('#step-title')->getText();
@@ -62,6 +62,12 @@ function play(Chrome $chrome, callable $press, callable $fill, callable $pick): 
         $state = $chrome->find('#page')->getText();
         if ($chrome->has("button[formaction$='/reserve']")) {
             $press("button[formaction$='/reserve']");
+        } elseif ($chrome->has("button[formaction$='/claim']") && $claimed !== $title) {
+            $claimed = $title;
+            $press("button[formaction$='/claim']");
+            $chrome->until(fn (): bool => str_contains($chrome->text(), 'has an owner now'));
+
+            continue;
         } elseif (
             $chrome->has("button[formaction$='/type']") &&
             $typed !== $title &&

@@ -53,25 +53,33 @@ function playStep(Run $run, RunStep $step, Step $played): string
         $act('power');
     } elseif ($help === BenchHelp::Reserve) {
         $act('reserve');
+    } elseif ($help === BenchHelp::Claim) {
+        $act('claim');
     } elseif ($help === BenchHelp::Type) {
         $act('type');
         $pasted = ['pasted' => session()->getOldInput('pasted') ?? ''];
-        if ($played->more->lookIn !== '') {
-            $command = (new RunBook($run, app(Playbooks::class)))
-                ->values($played)
-                ->fill($played->more->lookIn);
-            $pasted['pasted'] = app(App\Bench\BenchClient::class)->text('type', 'output', [
+    }
+    // A long job is looked at again and again, as somebody would who comes back from the kitchen.
+    $lookIn = function () use ($run, $played): array {
+        if ($played->more->lookIn === '' || $played->kind->bench() !== BenchHelp::Type) {
+            return [];
+        }
+        $command = (new RunBook($run, app(Playbooks::class)))->values($played)->fill($played->more->lookIn);
+
+        return [
+            'pasted' => app(App\Bench\BenchClient::class)->text('type', 'output', [
                 'board' => "box-{$run->box_id}",
                 'command' => $command,
-            ]);
-        }
-    }
+            ]),
+        ];
+    };
     if ($played->waitTo !== null && ! $step->refresh()->isFinished()) {
         $act('start');
     }
     $action = $played->place() === StepPlace::Check ? 'check' : 'done';
-    $until = microtime(true) + ($action === 'check' ? 6 : 0);
+    $until = microtime(true) + ($action === 'check' || $played->more->lookIn !== '' ? 6 : 0);
     do {
+        $pasted = [...$pasted, ...$lookIn()];
         $act($action, givenAt($played, $pasted));
         $step->refresh()->isFinished() || usleep(60_000);
     } while (! $step->refresh()->isFinished() && microtime(true) < $until);

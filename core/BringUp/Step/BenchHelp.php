@@ -19,6 +19,9 @@ enum BenchHelp: string
     /** The router lets the step's port in, and the step is over. */
     case Open = 'open';
 
+    /** The page of the board gets its owner. The step stays open. */
+    case Claim = 'claim';
+
     /** The board of the box that is moved away from loses its power, in order. The step stays open. */
     case OldOff = 'old-off';
 
@@ -27,6 +30,7 @@ enum BenchHelp: string
         return match ($this) {
             self::Power => 'Power on the bench board',
             self::Type => 'Type it on the bench board',
+            self::Claim => 'Claim it on the bench board',
             self::OldOff => 'Shut the old bench board down',
             self::Open => 'Open it in the bench\'s router',
             self::Reserve => 'Enter it in the bench\'s router',

@@ -130,6 +130,16 @@ final class BringUpFindings
         );
     }
 
+    public static function stillUnclaimed(): Finding
+    {
+        return Finding::stop(
+            'bringup.still_unclaimed',
+            'Its page still asks the first visitor to become its owner.',
+            'Whoever opens it next has it.',
+            'Go through its first page to the end, then say it here.',
+        );
+    }
+
     public static function choiceNeeded(string $field): Finding
     {
         return Finding::stop(

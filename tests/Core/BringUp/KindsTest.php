@@ -370,8 +370,12 @@ test(
                 $name,
                 $kind->bench() === null ||
                 in_array($kind->place(), [StepPlace::Hand, StepPlace::Box, StepPlace::Router], true) ||
-                // The other box of a move is shut down from the desk.
-                [$kind->bench(), $kind->place()] === [BenchHelp::OldOff, StepPlace::Desk],
+                // The other box of a move is shut down from the desk, and the board's page has its first visitor.
+                in_array(
+                    [$kind->bench(), $kind->place()],
+                    [[BenchHelp::OldOff, StepPlace::Desk], [BenchHelp::Claim, StepPlace::Page]],
+                    true,
+                ),
             ])->toBe([$name, true]);
         }
     },
@@ -576,6 +580,29 @@ test(
             ]);
     },
 );
+
+test('a page that still asks for a first owner is not claimed, whatever is said', function (
+    ?PageSeen $page,
+    bool $over,
+    string $by,
+): void {
+    $hub = catalogue('job')['automation-hub']->listeningAt(8082);
+    $outcome = judgedAs(
+        'claim',
+        new Details(job: 'automation-hub'),
+        ['owner' => 'warden', 'second' => 'changed'],
+        network(says: $page === null ? [] : ['8082/' => $page]),
+        new RunFacts('wren', 'warden', Ipv4::parse('172.22.8.16'), jobs: [$hub]),
+    );
+    expect([$outcome->over, $outcome->findings->codes()])
+        ->toBe([$over, $over ? [] : ['bringup.still_unclaimed']])
+        ->and($outcome->learned->answers['automation-hub']['claimed by'] ?? '')
+        ->toBe($by);
+})->with([
+    'a wizard' => [new PageSeen(200, 'Welcome wizard: create an owner account'), false, ''],
+    'its own page' => [new PageSeen(200, 'Hub'), true, 'your word, and its page asks for no owner'],
+    'no page was seen' => [null, true, 'your word'],
+]);
 
 test('a question leads on from its no, and saved is not applied', function (): void {
     $more = new Details(yes: 'It is', no: 'Look at {{host}}.');

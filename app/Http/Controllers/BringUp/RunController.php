@@ -239,6 +239,10 @@ final class RunController
                         'command' => $command,
                     ]),
                 ];
+            case BenchHelp::Claim:
+                $this->bench->ask(['do' => 'claim', 'board' => $board]);
+                session()->flash('told', 'The page of the bench board has an owner now.');
+                break;
             case BenchHelp::OldOff:
                 $this->bench->ask([
                     'do' => 'power',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Hands;
 
 use Burrow\BringUp\Kind\Base\Told;
+use Burrow\BringUp\Step\BenchHelp;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Learned;
@@ -14,6 +15,8 @@ use Burrow\BringUp\Step\StepField;
 use Burrow\BringUp\Step\StepPlace;
 use Burrow\BringUp\Told\AskedKind;
 use Burrow\BringUp\Told\AskedValue;
+use Burrow\Diagnosis\Look\Probed;
+use Burrow\Household\DoorState;
 
 /** A fresh page belongs to whoever visits it first, or to whoever knows its default login: it is claimed at once. */
 final class Claim extends Told
@@ -32,6 +35,11 @@ final class Claim extends Told
     public function place(): StepPlace
     {
         return StepPlace::Page;
+    }
+
+    public function bench(): BenchHelp
+    {
+        return BenchHelp::Claim;
     }
 
     public function takes(Step $step, bool $onBench): array
@@ -73,7 +81,15 @@ final class Claim extends Told
         if ($wrong !== null) {
             return Outcome::notYet($codes === '' ? BringUpFindings::recoveryWhere(self::RECOVERY) : $wrong);
         }
-        $kept = ['access' => $guard, 'owner' => $owner, 'claimed by' => 'your word'];
+        $wizard = self::asksForOwner($at);
+        if ($wizard === true) {
+            return Outcome::notYet(BringUpFindings::stillUnclaimed());
+        }
+        $kept = [
+            'access' => $guard,
+            'owner' => $owner,
+            'claimed by' => $wizard === null ? 'your word' : 'your word, and its page asks for no owner',
+        ];
 
         return Outcome::over(
             $guard === 'changed' ? "claimed by {$owner}" : "claimed by {$owner}, with a second factor",
@@ -83,5 +99,25 @@ final class Claim extends Told
                 ],
             ),
         );
+    }
+
+    /** Whether its page asks the first visitor to become its owner; null where it could not be asked. */
+    private static function asksForOwner(Judging $at): ?bool
+    {
+        $port = (int) $at->filled('{{page_port}}');
+        if ($at->facts->address === null || $port === 0) {
+            return null;
+        }
+        $path = $at->filled('{{page_path}}');
+        $page = $at->network->page(
+            $at->facts->address,
+            $port,
+            str_starts_with($path, '/') ? $path : '/',
+            false,
+        );
+
+        return $page === null
+            ? null
+            : Probed::page(DoorState::Open, $page->status, "{$page->title} {$page->text}") === 'wizard';
     }
 }
