@@ -368,3 +368,34 @@ test('the router knows the names of its list, alone and in the domain', function
         'wren.thistledown.home.arpa' => '172.22.8.100',
     ]);
 });
+
+test('a unit is active before its port answers, and so after each start', function (): void {
+    $board = benchBoard();
+    $board->speed = 20;
+    $ports = fn (): array => array_map(fn ($door): int => $door->port, Services::doors($board));
+    typed($board, 'sudo apt-get --yes install nfs-kernel-server');
+    expect(typed($board, 'systemctl is-active nfs-server'))->toBe('active')->and($ports())->not->toContain(2049);
+    $board->machine->startedAt['nfs-server.service'] -= 1;
+    expect($ports())->toContain(2049);
+    typed($board, 'sudo systemctl restart nfs-server');
+    expect(typed($board, 'systemctl is-active nfs-server'))->toBe('active')->and($ports())->not->toContain(2049);
+});
+
+test('a long job is at work first, and what it makes is there when it is over', function (): void {
+    $board = benchBoard();
+    $board->speed = 1;
+    typed($board, 'sudo systemd-run --unit=recorder-build sh -c "apt-get source recorder"');
+    $look = fn (): string => typed($board, 'sudo journalctl --unit=recorder-build --lines=5 --no-pager');
+    expect($look())
+        ->toContain('g++')
+        ->not->toContain('Deactivated')
+        ->and(typed($board, 'ls recorder_4.3-1_arm64.deb'))
+        ->toContain('No such file');
+    $board->began['recorder-build'] -= 700;
+    expect($look())
+        ->toContain('Deactivated successfully')
+        ->and(typed($board, 'ls recorder_4.3-1_arm64.deb'))
+        ->not->toContain('No such file')
+        ->and(typed($board, 'sudo journalctl --unit=nobody'))
+        ->toBe('-- No entries --');
+});
