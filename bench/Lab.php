@@ -181,7 +181,11 @@ final class Lab
     public function type(Board $board, string $command): string
     {
         if ($board->phase !== 'up' || ! $board->firstBootDone) {
-            return 'ssh: connect to host: no answer';
+            // As ssh says it, of a machine that is there and not ready, and of none.
+            $at = $board->address ?? 'the box';
+
+            return "ssh: connect to host {$at} port 22: ".
+                ($board->phase === 'up' ? 'Connection refused' : 'No route to host');
         }
         $output = (new Shell(new Programs($this->index)))->run($board, $command);
         $asked = $board->takeAsked();

@@ -37,7 +37,11 @@ final class Chrome
             [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
             $pipes,
             null,
-            ['HOME' => $this->profile, 'TMPDIR' => $this->profile, 'PATH' => getenv('PATH') ?: '/usr/bin:/bin'],
+            [
+                'HOME' => $this->profile,
+                'TMPDIR' => $this->profile,
+                'PATH' => getenv('PATH') ?: '/usr/bin:/bin',
+            ],
         );
         $this->process = is_resource($process)
             ? $process
@@ -176,7 +180,7 @@ final class Chrome
         } while (microtime(true) < $end);
 
         throw new RuntimeException(
-            'Waited in vain at '.$this->driver->getCurrentURL().":\n".mb_substr($this->text(), 0, 1500),
+            'Waited in vain at '.$this->driver->getCurrentURL().":\n".mb_substr($this->text(), 0, 4000),
         );
     }
 
