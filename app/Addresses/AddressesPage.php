@@ -6,6 +6,7 @@ namespace App\Addresses;
 
 use App\Household\Kept;
 use App\Models\Network;
+use App\Models\Networks;
 use App\View\Pages;
 use Burrow\Addresses\Described\DescribedNetwork;
 use Burrow\Addresses\Described\Host;

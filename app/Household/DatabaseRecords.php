@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Household;
 
-use App\Addresses\Networks;
 use App\Household\Rows\BoxRows;
 use App\Household\Rows\HourRows;
 use App\Household\Rows\Moments;
@@ -14,6 +13,7 @@ use App\Household\Rows\ReachRows;
 use App\Household\Rows\StoreRows;
 use App\Household\Rows\ToldRows;
 use App\Models\Network;
+use App\Models\Networks;
 use Burrow\Catalogue\Shelf;
 use Burrow\Household\HouseNetwork;
 use Burrow\Household\OutsideName;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Addresses\Networks;
 use App\Models\Cast\Known;
 use Burrow\Household\Hearing;
 use Burrow\Household\Stage;

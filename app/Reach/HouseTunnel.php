@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Reach;
 
-use App\Addresses\Networks;
 use App\Models\Network;
+use App\Models\Networks;
 use App\Models\WayIn;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;

@@ -84,11 +84,6 @@ final class Files implements Program
 
     private function certificate(Call $call): Said
     {
-        if (in_array('x509', $call->words, true)) {
-            $pairs = implode(':', str_split(strtoupper(hash('sha256', $call->board->mac)), 2));
-
-            return Said::ok("sha256 Fingerprint={$pairs}\n");
-        }
         foreach (array_filter([$call->option('-out'), $call->option('-keyout')]) as $path) {
             $call->board->machine->write($path, "made on the board\n");
         }

@@ -26,7 +26,6 @@ final class Services
             new Plain('avahi-daemon.service', 'avahi-daemon'),
             new Plain('podman.socket', 'podman'),
             new Plain('lightdm.service', 'lightdm'),
-            new Plain('xrdp.service', 'xrdp', 3389),
             new Plain('vdr.service', 'vdr', 6419),
             new Plain('nfs-server.service', 'nfs-kernel-server', 2049),
             new Plain('hd-idle.service', 'hd-idle'),

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Addresses\Networks;
 use App\Models\Network;
+use App\Models\Networks;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;

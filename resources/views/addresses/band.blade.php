@@ -4,7 +4,7 @@
         <text class="b-text" x="{{ $band->edge() - 8 }}" y="{{ $shelf->y + 16 }}" text-anchor="end">{{ $shelf->range->first }}</text>
         <rect class="b-all" x="{{ $band->edge() }}" y="{{ $shelf->y }}" width="{{ $shelf->width }}" height="{{ $band->bandHeight() }}" rx="7" />
         @foreach ($shelf->gaps as $run)
-            <a href="{{ route('addresses', ['free' => (string) $run->range->first, ...\App\Addresses\Networks::shown($network)]) }}#gap" data-stop
+            <a href="{{ route('addresses', ['free' => (string) $run->range->first, ...\App\Addresses\AskedNetwork::shown($network)]) }}#gap" data-stop
                 aria-label="{{ $run->range }}: {{ $run->range->size() }} free">
                 <rect class="b-gap" x="{{ $run->x }}" y="{{ $shelf->y }}" width="{{ $run->width }}" height="{{ $band->bandHeight() }}" rx="5" />
                 @if ($run->told)

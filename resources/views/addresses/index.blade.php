@@ -4,7 +4,7 @@
     @if (count($networks) > 1)
         <nav class="chips below" aria-label="Networks of the house">
             @foreach ($networks as $one)
-                <a href="{{ route('addresses', \App\Addresses\Networks::shown($one)) }}" @if ($one->id === $network->id) aria-current="page" @endif>{{ $one->name }} <span class="mono">{{ $one->prefix }}</span></a>
+                <a href="{{ route('addresses', \App\Addresses\AskedNetwork::shown($one)) }}" @if ($one->id === $network->id) aria-current="page" @endif>{{ $one->name }} <span class="mono">{{ $one->prefix }}</span></a>
             @endforeach
         </nav>
     @endif
@@ -63,7 +63,7 @@
             @if ($keeper)
             <h2>Find a box</h2>
             <p>By a list before and after the power came, by asking the network, by name and hardware address.</p>
-            <p class="row"><a class="act" href="{{ route('addresses.find', \App\Addresses\Networks::shown($network)) }}">Find a box</a>
+            <p class="row"><a class="act" href="{{ route('addresses.find', \App\Addresses\AskedNetwork::shown($network)) }}">Find a box</a>
                 <a class="ghost" href="{{ route('addresses.known') }}">Keys a desk computer remembers</a>@if (auth()->user()->isKeeper()) <a class="ghost" href="{{ route('register') }}">On paper</a>@endif</p>
             <h2 class="after">Names that are not answered</h2>
             <p>Lists for a filter, chosen by what this house asked.</p>

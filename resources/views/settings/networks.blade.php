@@ -5,7 +5,7 @@
             @foreach ($networks as $one)
                 <tr @if ($network?->is($one)) aria-current="true" @endif>
                     <td>@if ($loop->first)<a href="{{ route('settings') }}">{{ $one->name }}</a>@elseif (auth()->user()->isKeeper())<a href="{{ route('networks.edit', $one) }}">{{ $one->name }}</a>@else{{ $one->name }}@endif</td>
-                    <td class="mono"><a href="{{ route('addresses', \App\Addresses\Networks::shown($one)) }}">{{ $one->prefix }}</a></td>
+                    <td class="mono"><a href="{{ route('addresses', \App\Addresses\AskedNetwork::shown($one)) }}">{{ $one->prefix }}</a></td>
                     <td class="mono">{{ $one->router }}</td>
                     <td class="mono">{{ $one->pool_first }} to {{ $one->pool_last }}</td>
                     <td>{{ $counts[$one->id] ?? 0 }}</td>

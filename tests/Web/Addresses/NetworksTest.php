@@ -3,11 +3,11 @@
 declare(strict_types=1);
 
 use App\Addresses\Books;
-use App\Addresses\Networks;
 use App\Household\HouseholdLoader;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
+use App\Models\Networks;
 use App\Models\Sighting;
 use App\Probe\Target;
 use Burrow\Net\Ipv4;

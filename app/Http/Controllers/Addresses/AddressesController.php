@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Addresses;
 
 use App\Addresses\AddressesPage;
+use App\Addresses\AskedNetwork;
 use App\Addresses\HouseNetworks;
-use App\Addresses\Networks;
 use App\Files\FileKinds;
 use App\Household\Kept;
 use App\Models\Box;
 use App\Models\Network;
+use App\Models\Networks;
 use App\View\Pages;
 use Burrow\Addresses\Described\DescribedNetwork;
 use Burrow\Addresses\PoolChange;
@@ -31,7 +32,7 @@ final class AddressesController
 
     public function index(Request $request, Kept $kept): View
     {
-        $network = Networks::asked($request);
+        $network = AskedNetwork::of($request);
         $keeper = $request->user()?->isKeeper() === true;
         $page = AddressesPage::kept($kept, $this->networks, $network, $keeper, Pages::at());
         $free = Ipv4::tryParse($request->string('free')->value());

@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Addresses;
 
+use App\Addresses\AskedNetwork;
 use App\Addresses\Books;
 use App\Addresses\Finder;
-use App\Addresses\Networks;
 use App\Bench\BenchAway;
 use App\Bench\BenchClient;
 use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
+use App\Models\Networks;
 use App\Models\Sighting;
 use App\Probe\OwnNeighbours;
 use App\Probe\ReverseNames;
@@ -57,7 +58,7 @@ final class FindBoxController
     public function show(Request $request, Catalogue $catalogue): View
     {
         abort_unless($request->user()?->isKeeper() === true, 403);
-        $network = Networks::asked($request);
+        $network = AskedNetwork::of($request);
         $wanted = Box::query()->where('network_id', $network->id)->find($request->integer('box'));
 
         $candidates = $this->finder->candidates($network, $wanted);
@@ -100,7 +101,7 @@ final class FindBoxController
     public function read(Request $request): RedirectResponse
     {
         $pasted = $request->string('pasted')->value();
-        $network = Networks::asked($request);
+        $network = AskedNetwork::of($request);
         $columns = self::columns($network, $pasted, $request->integer('names_in'));
         $reading = Intake::standard($columns)->read(Intake::AUTO, $pasted);
         $readings = array_values(
@@ -138,7 +139,7 @@ final class FindBoxController
 
     public function keep(Request $request): RedirectResponse
     {
-        $this->finder->keep(Networks::asked($request));
+        $this->finder->keep(AskedNetwork::of($request));
 
         return $this->back($request)->with(
             'told',
@@ -149,7 +150,7 @@ final class FindBoxController
     /** One part of the network is asked; the page goes on by itself until it is through, or is told to stop. */
     public function sweep(Request $request, BenchClient $bench): View|RedirectResponse
     {
-        $network = Networks::asked($request);
+        $network = AskedNetwork::of($request);
         $from = max(0, $request->integer('from'));
         $size = min(Sweep::MOST, $network->asLocalNetwork()->prefix->size());
         $onBench = $request->boolean('bench');
@@ -192,7 +193,7 @@ final class FindBoxController
         $sighting->update(['label' => $label === '' ? null : mb_substr($label, 0, 80)]);
 
         return redirect()
-            ->route('addresses.find', Networks::shown($sighting->network))
+            ->route('addresses.find', AskedNetwork::shown($sighting->network))
             ->with('told', $label === '' ? 'It is a stranger again.' : "Known as “{$label}”.");
     }
 
@@ -210,7 +211,7 @@ final class FindBoxController
             ($board !== self::NO_BOARD && ! isset($catalogue->shelf()->boards[$board]))
         ) {
             return redirect()
-                ->route('addresses.find', Networks::shown($network))
+                ->route('addresses.find', AskedNetwork::shown($network))
                 ->with('told', 'Not taken in.')
                 ->with('findings', self::kept($findings->list));
         }
@@ -258,7 +259,7 @@ final class FindBoxController
     {
         return redirect()->route('addresses.find', [
             ...array_filter(['box' => $request->integer('box')]),
-            ...Networks::shown(Networks::asked($request)),
+            ...AskedNetwork::shown(AskedNetwork::of($request)),
         ]);
     }
 

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Addresses;
 
 use App\Addresses\Books;
-use App\Addresses\Networks;
 use App\Catalogue\Catalogue;
 use App\Models\Box;
 use App\Models\BoxJob;
 use App\Models\JournalEntry;
 use App\Models\Network;
+use App\Models\Networks;
 use App\Ports\PagePorts;
 use Burrow\Household\Stage;
 use Burrow\Judgement\Findings;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Addresses;
 
-use App\Addresses\Networks;
 use App\Models\Box;
 use App\Models\Network;
+use App\Models\Networks;
 use Burrow\Household\Household;
 use Illuminate\Contracts\View\View;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Addresses;
 
-use App\Addresses\Networks;
+use App\Addresses\AskedNetwork;
 use App\Addresses\RouterPage;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -18,13 +18,13 @@ final class RouterPageController
             fn (string $field): string => $request->string($field)->value(),
             array_combine(array_keys(RouterPage::FIELDS), array_keys(RouterPage::FIELDS)),
         );
-        $network = Networks::asked($request);
+        $network = AskedNetwork::of($request);
         $network->update([
             'router_page' => array_filter($notes, fn (string $note): bool => $note !== '') ?: null,
         ]);
 
         return redirect()
-            ->route('addresses', Networks::shown($network))
+            ->route('addresses', AskedNetwork::shown($network))
             ->with('told', 'Kept. It stands beside every step on the router.');
     }
 }

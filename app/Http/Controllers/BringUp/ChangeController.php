@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers\BringUp;
 
 use App\Addresses\Books;
-use App\Addresses\Networks;
 use App\BringUp\RunStart;
 use App\BringUp\StepTold;
 use App\Models\Box;
+use App\Models\Networks;
 use App\Models\Run;
 use Burrow\BringUp\Change;
 use Burrow\Household\Dependency;

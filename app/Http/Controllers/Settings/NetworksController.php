@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Settings;
 
-use App\Addresses\Networks;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
+use App\Models\Networks;
 use Burrow\Addresses\NetworkCheck;
 use Burrow\Addresses\NetworkExtras;
 use Burrow\Judgement\Findings;

@@ -2,14 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Addresses;
+namespace App\Models;
 
-use App\Models\Box;
-use App\Models\Network;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Http\Request;
 
 /**
  * The networks of the house: the one that it began with, whose row also holds what is so of the whole house, and
@@ -28,23 +25,6 @@ final class Networks
     public static function all(): Collection
     {
         return Network::query()->orderBy('id')->limit(self::MOST)->get();
-    }
-
-    /** The network that a page is asked about; the home network where nothing was said. */
-    public static function asked(Request $request): Network
-    {
-        $id = $request->integer('network');
-
-        return $id === 0 ? Network::home() : Network::query()->findOrFail($id);
-    }
-
-    /** @return array<string, int> what leads back to a network's page: nothing for the home network */
-    public static function shown(Network $network): array
-    {
-        // A long page has many such links.
-        $home = once(fn (): mixed => Network::query()->min('id'));
-
-        return $network->id === $home ? [] : ['network' => $network->id];
     }
 
     /** Where an address lies: in the own network if that covers it, else in the narrowest that does. */
