@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Addresses;
 
+use App\Models\Box;
 use App\Models\Network;
 use Illuminate\Http\Request;
 
@@ -14,12 +15,17 @@ final class AskedNetwork
     {
     }
 
-    /** The network that a page is asked about; the home network where nothing was said. */
+    /** The network that a page is asked about, or that of the box it is asked about; else the home network. */
     public static function of(Request $request): Network
     {
         $id = $request->integer('network');
 
-        return $id === 0 ? Network::home() : Network::query()->findOrFail($id);
+        if ($id !== 0) {
+            return Network::query()->findOrFail($id);
+        }
+        $box = Box::query()->find($request->integer('box'));
+
+        return $box === null ? Network::home() : $box->network;
     }
 
     /** @return array<string, int> what leads back to a network's page: nothing for the home network */

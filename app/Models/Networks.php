@@ -55,7 +55,12 @@ final class Networks
         foreach (Box::query()->whereNotNull('address')->with('network')->orderBy('id')->lazy() as $box) {
             $address = $box->ipv4();
             $lies = $address === null ? null : self::covering($address, $box->network);
-            if ($lies !== null && $lies->id !== $box->network_id) {
+            // Two at one address were in no network's books before, and are told there now.
+            if (
+                $lies !== null &&
+                $lies->id !== $box->network_id &&
+                $lies->boxes()->where('address', $box->address)->doesntExist()
+            ) {
                 $box->update(['network_id' => $lies->id]);
             }
         }

@@ -27,7 +27,7 @@
             </div>
             <div class="field-set">
                 <label for="names_in">Names stand in column</label>
-                <input class="in code" id="names_in" name="names_in" inputmode="numeric" @longest('names_in') aria-describedby="names-say">
+                <input class="in code" id="names_in" name="names_in" value="{{ $namesIn }}" inputmode="numeric" @longest('names_in') aria-describedby="names-say">
                 <p class="hint" id="names-say">Of a router’s table, counted from 1; empty where it is to be recognised. It is remembered for tables that look the same.{{ $columns === null ? '' : ' Last time: ' . $columns->words() . '.' }}</p>
             </div>
             <div class="row"><button class="act">Read it</button></div>

@@ -11,6 +11,7 @@ use App\Models\Networks;
 use App\Models\Sighting;
 use App\Probe\Target;
 use Burrow\Net\Ipv4;
+use Illuminate\Support\Facades\DB;
 
 const GLASSHOUSE = [
     'name' => 'The greenhouse',
@@ -172,3 +173,23 @@ test('a network that comes late takes the boxes that already stand in it', funct
         ->and($press->fresh()->network->name)
         ->toBe('The greenhouse');
 });
+
+test(
+    'a box that is looked for is looked for in its own network, and a clash that a new network shows stops nothing',
+    function (): void {
+        $shed = glasshouse();
+        $press = Box::query()->where('name', 'seedpress')->sole();
+        $press->update(['address' => '172.22.40.9']);
+        $this->get("/addresses/find?box={$press->id}")->assertSee('172.22.40.0/24');
+        // Somebody wrote the same address down for another box while no network covered it.
+        $lantern = Box::query()->where('name', 'lantern')->sole();
+        DB::table('boxes')
+            ->where('id', $lantern->id)
+            ->update(['address' => '172.22.40.9']);
+        $this->post("/settings/networks/{$shed->id}", GLASSHOUSE)->assertRedirect('/settings/networks');
+        expect($lantern->fresh()->network_id)
+            ->toBe(Network::home()->id)
+            ->and($press->fresh()->network_id)
+            ->toBe($shed->id);
+    },
+);

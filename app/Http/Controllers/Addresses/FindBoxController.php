@@ -79,6 +79,7 @@ final class FindBoxController
             'findings' => $this->said(),
             'columns' => TableColumns::kept($network->client_columns),
             'pasted' => is_string(old('pasted')) ? old('pasted') : '',
+            'namesIn' => is_string(old('names_in')) ? old('names_in') : '',
             'boards' => [self::NO_BOARD => 'board not known yet'] +
                 array_map(fn ($board): string => $board->label, $catalogue->shelf()->boards),
             'jobs' => array_map(fn ($job): string => $job->label, $catalogue->shelf()->jobs),
@@ -114,7 +115,10 @@ final class FindBoxController
         $back = $this->back($request);
         if ($seen === []) {
             return $back
-                ->withInput(['pasted' => mb_substr($pasted, 0, 20_000)])
+                ->withInput([
+                    'pasted' => mb_substr($pasted, 0, 20_000),
+                    'names_in' => $request->string('names_in')->value(),
+                ])
                 ->with('told', 'No machine stands in this text.')
                 ->with('findings', self::kept($reading->findings->list));
         }
