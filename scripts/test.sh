@@ -71,12 +71,17 @@ pest() {
     shift
     env $(printf -- "-u %s " $ENVIRONMENT) BURROW_VAR="$VAR" vendor/bin/pest --colors=never --log-junit="$VAR/junit-$name.xml" "$@"
 }
-# What asks the running copy, and what does not: two lanes for two cores, of about the same length, a database each.
+# What asks the running copy, and what does not: two lanes for two cores, of about the same length, a database and a bench each.
 set -m
 if [ $# -eq 0 ]; then
     {
         build_userland >"$VAR/log/userland.log" 2>&1 || tail -n 20 "$VAR/log/userland.log"
-        pest apart --testsuite=Core,Web,Bench,Outside
+        # The bench of the running copy is the other lane's; this one has a bench of its own.
+        rm -f "$VAR/bench-apart.json"
+        php -d opcache.enable_cli=0 bench/serve.php --state="$VAR/bench-apart.json" --socket="$RUN/bench-apart.sock" --offset="$((OFFSET + 500))" >"$VAR/log/bench-apart.log" 2>&1 </dev/null &
+        bench=$!
+        BENCH_SOCKET="$RUN/bench-apart.sock" BENCH_OFFSET="$((OFFSET + 500))" pest apart --testsuite=Core,Web,Bench,Outside
+        kill "$bench"
     } >"$VAR/log/apart.log" 2>&1 </dev/null &
     apart=$!
     TEST_DATABASE=burrow_test_visited pest visited --testsuite=Attack,Browser </dev/null &
