@@ -37,10 +37,12 @@ final class CopyHouse
         );
         file_put_contents("{$f}/known", "[127.0.0.1]:{$this->port} ".file_get_contents("{$f}/host.pub"));
         run("/usr/sbin/sshd -f {$f}/sshd_config -E {$f}/sshd.log");
-        for ($try = 0; $try < 50 && ! is_file("{$f}/sshd.pid"); $try++) {
+        // The file is there before its number is.
+        for ($try = 0, $pid = 0; $try < 50 && $pid < 2; $try++) {
             usleep(100_000);
+            $pid = (int) @file_get_contents("{$f}/sshd.pid");
         }
-        $this->pid = (int) @file_get_contents("{$f}/sshd.pid");
+        $this->pid = $pid;
         $this->pid > 1 || throw new RuntimeException((string) @file_get_contents("{$f}/sshd.log"));
         register_shutdown_function(fn () => posix_kill($this->pid, SIGTERM));
     }
