@@ -38,8 +38,10 @@ final readonly class PingProbe
             $hosts = $this->echoes(
                 array_values(array_unique(array_map(fn (Target $one): string => $one->host, $chunk))),
             );
-            foreach ($hosts === null ? [] : $chunk as $key => $target) {
-                $answered[$key] = isset($hosts[$target->host]);
+            foreach ($chunk as $key => $target) {
+                if (isset($hosts[$target->host])) {
+                    $answered[$key] = $hosts[$target->host];
+                }
             }
         }
 
@@ -48,23 +50,24 @@ final readonly class PingProbe
 
     /**
      * @param  list<string>  $hosts  IPv4 addresses, no more than the sequence numbers of one burst
-     * @return array<string, true>|null those that answered in time; null where this system does not let us ask
+     * @return array<string, bool> who answered in time; without those that nothing could be sent to (no way there, a
+     *                             full queue), so without anybody where this system does not let us ask
      */
-    public function echoes(array $hosts): ?array
+    public function echoes(array $hosts): array
     {
         // Refused with a warning where it is not allowed; the return value says the same.
         $socket = @socket_create(AF_INET, SOCK_DGRAM, getprotobyname('icmp') ?: 1);
         if ($socket === false) {
-            return null;
+            return [];
         }
         try {
             socket_set_nonblock($socket);
             $asked = [];
             foreach ($hosts as $sequence => $host) {
                 $packet = pack('C2n3', self::ECHO_REQUEST, 0, 0, 0, $sequence & 0xFFFF).'keen burrow asks';
-                // No way there, or a full queue: nobody answered.
-                @socket_sendto($socket, $packet, strlen($packet), 0, $host, 0);
-                $asked[$host] = $sequence & 0xFFFF;
+                if (@socket_sendto($socket, $packet, strlen($packet), 0, $host, 0) !== false) {
+                    $asked[$host] = $sequence & 0xFFFF;
+                }
             }
 
             return $this->heard($socket, $asked);
@@ -75,20 +78,20 @@ final readonly class PingProbe
 
     /**
      * @param  array<string, int>  $asked  sequence number by host
-     * @return array<string, true>
+     * @return array<string, bool>
      */
     private function heard(Socket $socket, array $asked): array
     {
-        $answered = [];
+        $answered = array_map(fn (): bool => false, $asked);
         $until = microtime(true) + $this->timeout;
-        while (count($answered) < count($asked) && ($left = $until - microtime(true)) > 0) {
+        while (in_array(false, $answered, true) && ($left = $until - microtime(true)) > 0) {
             $read = [$socket];
             $write = $except = null;
             $ready = @socket_select($read, $write, $except, (int) $left, (int) (fmod($left, 1) * 1e6));
             if ($ready === false) {
                 break;
             }
-            while ($ready > 0 && @socket_recvfrom($socket, $bytes, 1500, 0, $from, $port) !== false) {
+            if ($ready > 0 && @socket_recvfrom($socket, $bytes, 1500, 0, $from, $port) !== false) {
                 $head =
                     strlen((string) $bytes) >= 8
                         ? unpack('Ctype/Ccode/nsum/nid/nsequence', (string) $bytes)
