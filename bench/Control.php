@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bench;
 
+use Bench\Board\Board;
 use React\Socket\ConnectionInterface;
 use Throwable;
 
@@ -11,6 +12,21 @@ use Throwable;
 final readonly class Control
 {
     private const LONGEST = 1024 * 1024;
+
+    /** What is asked of one board, which must be there. */
+    private const OF_A_BOARD = [
+        'type',
+        'power',
+        'fault',
+        'look',
+        'scrap',
+        'swap',
+        'claim',
+        'renew',
+        'plug',
+        'unplug',
+        'other-part',
+    ];
 
     public function __construct(private Lab $lab)
     {
@@ -54,23 +70,24 @@ final readonly class Control
     private function act(Ask $ask): array
     {
         $do = $ask->text('do');
-        $board = $this->lab->board($ask->text('board'));
+        if (in_array($do, self::OF_A_BOARD, true)) {
+            $board = $this->lab->board($ask->text('board'));
 
-        if (
-            $board === null &&
-            in_array($do, ['type', 'power', 'fault', 'look', 'scrap', 'swap', 'claim'], true)
-        ) {
-            return ['error' => 'no such board'];
+            return $board === null ? ['error' => 'no such board'] : $this->atBoard($board, $do, $ask);
         }
         switch ($do) {
             case 'status':
                 return $this->lab->status();
             case 'leases':
                 return ['text' => $this->lab->leaseFile()];
-            case 'type':
-                return ['output' => $this->lab->type($board, $ask->text('command'))];
-            case 'look':
-                return ['sees' => $this->lab->look($board, $ask->text('at'))];
+            case 'wire':
+                return ['wire' => $this->lab->wire()];
+            case 'multicast':
+                return ['address' => $this->lab->byMulticast($ask->text('name'))];
+            case 'outside':
+                return [
+                    'leads_to' => $this->lab->fromOutside((int) $ask->number('port'), $ask->text('protocol')),
+                ];
             case 'insert':
                 return $this->insert($ask);
             case 'load':
@@ -102,17 +119,24 @@ final readonly class Control
             case 'rate':
                 $this->lab->runAt($ask->number('mbit'));
                 break;
-            case 'wire':
-                return ['wire' => $this->lab->wire()];
-            case 'multicast':
-                return ['address' => $this->lab->byMulticast($ask->text('name'))];
             case 'redial':
                 $this->lab->redial($ask->yes('follows'));
                 break;
-            case 'outside':
-                return [
-                    'leads_to' => $this->lab->fromOutside((int) $ask->number('port'), $ask->text('protocol')),
-                ];
+            default:
+                return ['error' => 'unknown request'];
+        }
+
+        return [];
+    }
+
+    /** @return array<string, mixed> */
+    private function atBoard(Board $board, string $do, Ask $ask): array
+    {
+        switch ($do) {
+            case 'type':
+                return ['output' => $this->lab->type($board, $ask->text('command'))];
+            case 'look':
+                return ['sees' => $this->lab->look($board, $ask->text('at'))];
             case 'fault':
                 $this->lab->fault($board, $ask->text('fault'));
                 break;
@@ -125,11 +149,20 @@ final readonly class Control
             case 'swap':
                 $this->lab->swap($board, $ask->text('mac'));
                 break;
-            case 'scrap':
-                $this->lab->scrap($board);
+            case 'renew':
+                $this->lab->renew($board);
+                break;
+            case 'plug':
+                $this->lab->plug($board, $ask->map('disk') ?? []);
+                break;
+            case 'unplug':
+                $this->lab->unplug($board, $ask->text('serial'));
+                break;
+            case 'other-part':
+                $this->lab->otherPart($board);
                 break;
             default:
-                return ['error' => 'unknown request'];
+                $this->lab->scrap($board);
         }
 
         return [];

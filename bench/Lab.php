@@ -132,7 +132,7 @@ final class Lab
     ): Board {
         $board =
             $this->boards[$id] ??
-            new Board($id, $mac, $class, $networkAfter, disk: $disk === null ? null : Disk::from($disk));
+            new Board($id, $mac, $class, $networkAfter, disks: $disk === null ? [] : [Disk::from($disk)]);
         $this->cut($board);
         $board->insert($files, $services);
         $board->rate = $this->inside->rate;
@@ -152,6 +152,37 @@ final class Lab
         $other->rate = $this->inside->rate;
         $other->speed = $this->clock->speed();
         $this->boards[$board->id] = $other;
+        $this->save();
+    }
+
+    /** A new card from the same image with the same settings: a new system with new keys. */
+    public function renew(Board $board): void
+    {
+        $this->cut($board);
+        $board->insert($board->files, $board->services);
+        $this->save();
+    }
+
+    /** @param  array<string, mixed>  $disk */
+    public function plug(Board $board, array $disk): void
+    {
+        $board->disks[] = Disk::from($disk);
+        $this->save();
+    }
+
+    /** By its serial number. One that is pulled while it is mounted is gone like that. */
+    public function unplug(Board $board, string $serial): void
+    {
+        $board->disks = array_values(
+            array_filter($board->disks, fn (Disk $one): bool => $one->serial !== $serial),
+        );
+        $this->save();
+    }
+
+    /** Another supply, cable, case or fan: what was wrong with the old one is gone. */
+    public function otherPart(Board $board): void
+    {
+        $board->fault = $board->fault?->withOtherPart();
         $this->save();
     }
 
@@ -350,6 +381,7 @@ final class Lab
                     'screen' => $board->screen,
                     'fault' => $board->fault?->name(),
                     'claimed' => $board->claimed,
+                    'disks' => array_map(fn (Disk $one): array => $one->state(), $board->disks),
                     'fingerprint' => $board->phase === 'up' && $board->secretKey !== null
                             ? 'SHA256:'.
                                 rtrim(
@@ -465,8 +497,9 @@ final class Lab
         $board->phase = 'off';
         $board->address = null;
         $board->powered = false;
-        if ($board->disk !== null) {
-            $board->disk->mountedAt = null;
+        foreach ($board->disks as $disk) {
+            $disk->mountedAt = null;
+            $disk->readOnly = false;
         }
     }
 

@@ -9,11 +9,11 @@ use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Run;
 use App\Models\Service;
+use App\Models\Store;
 use Burrow\BringUp\Change;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Catalogue\Job\JobPort;
 use Burrow\Household\Stage;
-use Burrow\Move\PartSwap;
 
 /**
  * The end of a run: what was looked at becomes part of the box's record, with the time it was looked at. A box is in
@@ -82,7 +82,7 @@ final readonly class Moving
         if ($run->changes() === Change::DropJob) {
             $this->without($box, $run->learnedText('job_id') ?? '');
         }
-        if (in_array($run->changes(), [Change::OtherBoard, Change::OtherCard], true)) {
+        if ($run->changes()?->swaps()) {
             $this->swapped($run, $box);
         }
         if ($run->changes()?->moves()) {
@@ -93,11 +93,18 @@ final readonly class Moving
     /** Its record has the parts that it has by now. */
     private function swapped(Run $run, Box $box): void
     {
-        $parts = json_decode($run->learnedText('parts') ?? '', true);
-        foreach (is_array($parts) ? array_intersect_key($parts, PartSwap::PARTS) : [] as $part => $id) {
-            $id === null || is_string($id) ? $box->setAttribute($part, $id) : null;
+        $box->fill($run->newParts() + ['version' => $box->version + 1])->save();
+        if ($run->changes() === Change::OtherDisk) {
+            Store::query()
+                ->where('box_id', $box->id)
+                ->where('uuid', $run->learnedText('old_uuid'))
+                ->update([
+                    'label' => $run->learnedText('store_label'),
+                    'serial' => $run->learnedText('disk_serial'),
+                    'bytes' => $run->learnedText('disk_bytes'),
+                    'uuid' => $run->learnedText('uuid'),
+                ]);
         }
-        $box->fill(['version' => $box->version + 1])->save();
         JournalEntry::write(
             $box,
             'parts',

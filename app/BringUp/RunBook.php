@@ -54,7 +54,10 @@ final readonly class RunBook
     public function __construct(public Run $run, private Playbooks $playbooks)
     {
         $this->catalogue = $catalogue = $playbooks->catalogue;
-        $held = ($run->adds === null ? $run->box->jobs : $run->box->jobs->whereIn('job', $run->adds))->values();
+        $held = ($run->adds === null
+            ? $run->box->jobs
+            : $run->box->jobs->whereIn('job', $run->adds)
+        )->values();
         $known = $held->filter(fn (BoxJob $one): bool => $catalogue->job($one->job) !== null);
         $this->jobs = array_values(
             array_filter(
@@ -97,9 +100,17 @@ final readonly class RunBook
             Circumstance::UsbCable->value => $box->link === LinkKind::UsbCable->value,
             Circumstance::ReadyMade->value => $this->catalogue->isReadyMade($box),
             Circumstance::TakesName->value => is_string($this->run->learned['new_name'] ?? null),
+            Circumstance::OtherPower->value => $this->swaps('board', 'supply', 'cable', 'drive'),
+            Circumstance::OtherWarmth->value => $this->swaps('case', 'cooling'),
         ]);
 
         return array_map(Circumstance::from(...), array_keys($so));
+    }
+
+    /** Whether the box gets another one of these parts in this run. */
+    private function swaps(string ...$parts): bool
+    {
+        return array_intersect($parts, array_keys($this->run->newParts())) !== [];
     }
 
     public function step(RunStep $step): Step
@@ -111,6 +122,8 @@ final readonly class RunBook
     {
         $box = $this->run->box;
         $before = $this->run->learned['leases_before'] ?? [];
+        $id = $this->run->newParts()['drive'] ?? ($box->drive ?? '');
+        $drive = $this->catalogue->shelf()->drives[$id] ?? null;
 
         return new RunFacts(
             (string) $box->name,
@@ -120,8 +133,8 @@ final readonly class RunBook
             $box->host_key,
             $box->host_key_at?->toDateTimeImmutable(),
             $box->card_written_at?->toDateTimeImmutable(),
-            ($this->catalogue->shelf()->drives[$box->drive ?? ''] ?? null)?->capacity,
-            $this->jobs,
+            $drive?->capacity,
+            $this->jobsThere(),
             is_array($before) ? array_values(array_filter($before, is_string(...))) : [],
             [...$this->answers(), ...array_filter($this->run->learned, is_string(...))],
             $this->house(),
@@ -132,6 +145,19 @@ final readonly class RunBook
                     ->all(),
             ),
         );
+    }
+
+    /** @return list<Job> those that the run plays; where it changes a box that is up, those that the box has */
+    private function jobsThere(): array
+    {
+        if ($this->run->changes() === null) {
+            return $this->jobs;
+        }
+        $there = $this->run->box->jobs->map(
+            fn (BoxJob $one): ?Job => $this->catalogue->job($one->job)?->listeningAt($one->page_port),
+        );
+
+        return array_values(array_filter($there->all()));
     }
 
     /** What the page of the run is called. */
@@ -148,11 +174,16 @@ final readonly class RunBook
                 $name,
             Change::DropJob => "{$name}: one job less",
             Change::OtherBoard => "{$name}: another board",
-            Change::OtherCard => "{$name}: another card",
+            Change::OtherCard => "{$name}: another ".($this->run->learnedText('medium') ?? 'card'),
+            Change::OtherDisk => "{$name}: another disk",
+            Change::OtherParts => "{$name}: other parts",
             null => ($this->run->learnedText('again_from') !== null
-                    ? ($over ? 'Played again: ' : 'Playing steps again: ')
-                    : ($over ? 'Brought up: ' : 'Bringing up ')).
-                $name,
+                ? ($over
+                    ? 'Played again: '
+                    : 'Playing steps again: ')
+                : ($over
+                    ? 'Brought up: '
+                    : 'Bringing up ')).$name,
         };
     }
 
@@ -288,7 +319,8 @@ final readonly class RunBook
                 $passed > 0 => "Unfinished: {$passed} of {$steps} steps were passed over.",
                 $this->withoutPlaybook() !== [] => "The common steps are over, and {$name} is not finished.",
                 $this->run->changes()?->moves() => "All {$steps} steps are over, and {$name} does what ".
-                    ($this->run->learnedText('from_name') ?? 'the other one').' did.',
+                    ($this->run->learnedText('from_name') ?? 'the other one').
+                    ' did.',
                 $this->run->changes() !== null => "All {$steps} steps are over, and {$name} is where it belongs.",
                 default => "All {$steps} steps are over, and {$name} is in service.",
             };
@@ -375,7 +407,10 @@ final readonly class RunBook
                     ->select('id')
                     ->whereIn(
                         'box_id',
-                        Box::query()->select('id')->where('board', $box->board)->where('on_bench', $box->on_bench),
+                        Box::query()
+                            ->select('id')
+                            ->where('board', $box->board)
+                            ->where('on_bench', $box->on_bench),
                     ),
             )
             ->with('run.box:id,name')
@@ -385,8 +420,9 @@ final readonly class RunBook
             ->map(
                 fn (RunStep $step): array => [
                     'seconds' => (float) ($step->stages[StartStage::Login->value] ??
-                        $step->began_at?->diffInSeconds($step->finished_at)),
-                    'on' => (string) $step->run->box->name.', '.
+                            $step->began_at?->diffInSeconds($step->finished_at)),
+                    'on' => (string) $step->run->box->name.
+                        ', '.
                         $step->began_at?->setTimezone(Network::zone())->format('j M Y'),
                 ],
             )

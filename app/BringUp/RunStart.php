@@ -10,12 +10,17 @@ use App\Catalogue\Playbooks;
 use App\Models\Box;
 use App\Models\Dependency;
 use App\Models\JournalEntry;
+use App\Models\Network;
 use App\Models\Run;
 use App\Models\RunStep;
+use App\Models\Store;
 use Burrow\BringUp\Change;
+use Burrow\BringUp\Kind\Typed\SupplyHolds;
+use Burrow\BringUp\Kind\Typed\Warmth;
 use Burrow\Household\Stage;
 use Burrow\Intake\Intake;
 use Burrow\Intake\Leases\Lease;
+use Burrow\Plan\Power\Heat;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -24,6 +29,12 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class RunStart
 {
+    /** How long an old part is kept as the way back. */
+    private const OLD_KEPT_DAYS = 30;
+
+    /** What is left of an old disk's label in the new one's, before its day. */
+    private const LABEL_BYTES = 9;
+
     public function __construct(
         private Playbooks $playbooks,
         private BenchClient $bench,
@@ -97,13 +108,6 @@ final readonly class RunStart
                 return $existing;
             }
             $kind = $change === Change::Address ? 'address' : 'name';
-            $holders = $box
-                ->newQuery()
-                ->whereIn('id', Dependency::query()->where('on_box_id', $box->id)->select('box_id'))
-                ->orderBy('name')
-                ->get(['name'])
-                ->map(fn (Box $one): string => (string) $one->name)
-                ->all();
             JournalEntry::write($box, 'run', "{$box->called()} is to get another {$kind}: {$to}.");
 
             return $this->layOut(
@@ -117,11 +121,25 @@ final readonly class RunStart
                         'old_address' => (string) $box->address,
                         'old_name' => (string) $box->name,
                         "new_{$kind}" => $to,
-                        'holders' => implode(', ', $holders) ?: 'no other box',
+                        'holders' => $this->holders($box),
                     ],
                 ]),
             );
         });
+    }
+
+    /** The boxes that need this one, as words. */
+    private function holders(Box $box): string
+    {
+        $names = $box
+            ->newQuery()
+            ->whereIn('id', Dependency::query()->where('on_box_id', $box->id)->select('box_id'))
+            ->orderBy('name')
+            ->get(['name'])
+            ->map(fn (Box $one): string => (string) $one->name)
+            ->all();
+
+        return implode(', ', $names) ?: 'no other box';
     }
 
     /**
@@ -190,26 +208,47 @@ final readonly class RunStart
     }
 
     /**
-     * A box that is up gets another board for its card, or another card for its board; the record has the other parts
+     * A box that is up gets another board, card, disk, supply, cable, case or cooling; the record has the other parts
      * when the run is over.
      *
      * @param  array<string, ?string>  $parts  what is another part then, by its field
      * @param  string  $words  the same for people
+     * @param  ?Store  $store  what lies on the disk that is another one then
      */
-    public function swap(Box $box, Change $change, array $parts, string $words): Run
+    public function swap(Box $box, Change $change, array $parts, string $words, ?Store $store = null): Run
     {
+        $shelf = $this->playbooks->catalogue->shelf();
+        $board = $shelf->boards[$parts['board'] ?? ($box->board ?? '')] ?? null;
+
         return $this->change(
             $box,
             $change,
             [
                 'parts' => json_encode($parts, JSON_THROW_ON_ERROR),
                 'parts_words' => $words,
+                'medium' => array_key_exists('drive', $parts) ? 'drive' : 'card',
                 'old_mac' => $box->mac ?? 'Whatever stood there before',
+                'holders' => $this->holders($box),
+                'today' => now(Network::zone())->format('Y-m-d'),
+                'kept_until' => now(Network::zone())->addDays(self::OLD_KEPT_DAYS)->format('Y-m-d'),
+                SupplyHolds::LEAST => (string) $board?->undervoltage->volts,
+                Warmth::SLOWS => (string) Heat::THROTTLES,
+                ...$store === null ? [] : $this->ofTheStore($store),
             ],
-            "{$box->called()} is to have ".
-                ($change === Change::OtherBoard ? 'another board' : 'another card').
-                ": {$words}.",
+            "{$box->called()} is to have other parts: {$words}.",
         );
+    }
+
+    /** @return array<string, string> what the steps of another disk are told of the one that is there */
+    private function ofTheStore(Store $store): array
+    {
+        return [
+            'mount_point' => $store->mount_point,
+            'old_uuid' => (string) $store->uuid,
+            'old_serial' => $store->serial ?? 'not on record',
+            // Both are attached for an evening and must not be called alike; ext4 has 16 bytes for a label.
+            'store_label' => mb_strcut($store->label, 0, self::LABEL_BYTES).now()->format('-ymd'),
+        ];
     }
 
     /**

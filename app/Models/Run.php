@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Burrow\BringUp\Change;
+use Burrow\Move\PartSwap;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -64,11 +65,18 @@ class Run extends Model
     /** The run in progress that every page shows. */
     public static function inProgress(): ?self
     {
-        return self::query()
-            ->whereNull('finished_at')
-            ->with('box.jobs')
-            ->latest('id')
-            ->first();
+        return self::query()->whereNull('finished_at')->with('box.jobs')->latest('id')->first();
+    }
+
+    /** @return array<string, ?string> field => id of the part that the box has when this run is over */
+    public function newParts(): array
+    {
+        $parts = json_decode($this->learnedText('parts') ?? '', true);
+
+        return array_filter(
+            is_array($parts) ? array_intersect_key($parts, PartSwap::PARTS) : [],
+            fn (mixed $id): bool => $id === null || is_string($id),
+        );
     }
 
     public function learnedText(string $name): ?string

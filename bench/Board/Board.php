@@ -48,6 +48,7 @@ final class Board
 
     /**
      * @param  array<string, string>  $files  on the boot partition
+     * @param  list<Disk>  $disks  plugged in; the first is sda, whatever it was before the last start
      * @param  list<array{port: int, protocol: string}>  $services  what a board that stood already listens on
      */
     public function __construct(
@@ -56,7 +57,7 @@ final class Board
         public readonly string $class,
         public readonly int $networkAfter,
         public array $files = [],
-        public ?Disk $disk = null,
+        public array $disks = [],
         public array $services = [],
         public bool $powered = false,
         public ?Fault $fault = null,
@@ -110,23 +111,82 @@ final class Board
         return $this->secretKey ??= sodium_crypto_sign_secretkey(sodium_crypto_sign_keypair());
     }
 
-    /** Mounts the disk where /etc/fstab says, as the start of the system and mount(8) do. False when no line fits. */
+    /**
+     * Mounts disks where /etc/fstab says, as the start of the system and mount(8) do.
+     *
+     * @return bool false when no line fits
+     */
     public function mount(?string $point = null): bool
     {
+        $mounted = false;
         foreach (explode("\n", $this->machine->read('/etc/fstab') ?? '') as $line) {
-            $fields = preg_split('/\s+/', trim($line)) ?: [];
-            if (
-                $this->disk?->uuid !== null &&
-                $fields[0] === 'UUID='.$this->disk->uuid &&
-                ($point === null || ($fields[1] ?? '') === $point)
-            ) {
-                $this->disk->mountedAt = $fields[1] ?? '/';
-
-                return true;
+            $fields = [...preg_split('/\s+/', trim($line)) ?: [], ''];
+            $disk = $this->disk(
+                fn (Disk $one): bool => $one->uuid !== null && $fields[0] === "UUID={$one->uuid}",
+            );
+            if ($disk !== null && ($point === null || $fields[1] === $point)) {
+                $disk->mountedAt = $fields[1];
+                $mounted = true;
             }
         }
 
-        return false;
+        return $mounted;
+    }
+
+    /**
+     * The first disk of which something is so.
+     *
+     * @param  callable(Disk): bool  $so
+     */
+    public function disk(callable $so): ?Disk
+    {
+        return array_values(array_filter($this->disks, $so))[0] ?? null;
+    }
+
+    /** What is mounted at a place; null for one that is a folder of the card. */
+    public function mountedAt(string $point): ?Disk
+    {
+        return $this->disk(fn (Disk $one): bool => $one->mountedAt === rtrim($point, '/'));
+    }
+
+    /** "sda" for the first that is plugged in. */
+    public function deviceOf(Disk $disk): string
+    {
+        return 'sd'.chr(ord('a') + (int) array_search($disk, $this->disks, true));
+    }
+
+    /** By its file: /dev/sda, sdb1. */
+    public function device(string $path): ?Disk
+    {
+        $at = preg_match('~^(?:/dev/)?sd([a-d])1?$~D', $path, $match) === 1 ? ord($match[1]) - ord('a') : -1;
+
+        return $this->disks[$at] ?? null;
+    }
+
+    /**
+     * Files whose path fits one with “*” in it; those in which the kernel tells of the hardware among them.
+     *
+     * @return array<string, string> path => text
+     */
+    public function readLike(string $path): array
+    {
+        $flags = preg_replace('/^0x/', '', $this->fault?->looks('power-flags') ?? '0x0');
+        $hot = str_starts_with($this->fault?->looks('touch') ?? '', 'too hot');
+        $told = [
+            '/sys/class/thermal/thermal_zone0/temp' => ($hot ? 83912 : 48312)."\n",
+            '/sys/devices/platform/soc/soc:firmware/get_throttled' => "{$flags}\n",
+        ];
+        if (! str_contains($path, '*')) {
+            $text = $told[$path] ?? $this->machine->read($path);
+
+            return $text === null ? [] : [$path => $text];
+        }
+
+        return array_filter(
+            [...$told, ...$this->machine->files],
+            fn (string $one): bool => fnmatch($path, $one, FNM_PATHNAME),
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -138,7 +198,7 @@ final class Board
             'class' => $this->class,
             'networkAfter' => $this->networkAfter,
             'files' => $this->filesWithoutSecrets(),
-            'disk' => $this->disk?->state(),
+            'disks' => array_map(fn (Disk $one): array => $one->state(), $this->disks),
             'services' => $this->services,
             'powered' => $this->powered,
             'fault' => $this->fault?->name(),
@@ -155,7 +215,7 @@ final class Board
     public static function from(array $state): self
     {
         /**
-         * @var array{id: string, mac: string, class: string, networkAfter: int, files?: array<string, string>, disk?: ?array<string, mixed>, services?: list<array{port: int, protocol: string}>, powered?: bool, fault?: ?string, name?: string, firstBootDone?: bool, claimed?: bool, pending?: int, machine?: array<string, mixed>, hostKey?: ?string} $state
+         * @var array{id: string, mac: string, class: string, networkAfter: int, files?: array<string, string>, disks?: list<array<string, mixed>>, services?: list<array{port: int, protocol: string}>, powered?: bool, fault?: ?string, name?: string, firstBootDone?: bool, claimed?: bool, pending?: int, machine?: array<string, mixed>, hostKey?: ?string} $state
          */
         $board = new self(
             $state['id'],
@@ -163,7 +223,7 @@ final class Board
             $state['class'],
             $state['networkAfter'],
             $state['files'] ?? [],
-            isset($state['disk']) ? Disk::from($state['disk']) : null,
+            array_map(Disk::from(...), $state['disks'] ?? []),
             $state['services'] ?? [],
             $state['powered'] ?? false,
             Faults::of($state['fault'] ?? null),

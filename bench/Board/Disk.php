@@ -7,6 +7,7 @@ namespace Bench\Board;
 /** A disk plugged into a board. */
 final class Disk
 {
+    /** @param  string  $holds  what lies on it, as one word: two that hold the same are copies of each other */
     public function __construct(
         public readonly int $bytes,
         public readonly string $serial,
@@ -14,6 +15,8 @@ final class Disk
         public ?string $uuid = null,
         public string $label = '',
         public ?string $mountedAt = null,
+        public bool $readOnly = false,
+        public string $holds = '',
     ) {
     }
 
@@ -21,7 +24,7 @@ final class Disk
     public static function from(array $state): self
     {
         /**
-         * @var array{bytes: int, serial: string, partitioned?: bool, uuid?: ?string, label?: string, mountedAt?: ?string} $state
+         * @var array{bytes: int, serial: string, partitioned?: bool, uuid?: ?string, label?: string, mountedAt?: ?string, readOnly?: bool, holds?: string} $state
          */
         return new self(
             $state['bytes'],
@@ -30,6 +33,8 @@ final class Disk
             $state['uuid'] ?? null,
             $state['label'] ?? '',
             $state['mountedAt'] ?? null,
+            $state['readOnly'] ?? false,
+            $state['holds'] ?? '',
         );
     }
 

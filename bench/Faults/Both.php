@@ -32,6 +32,13 @@ final class Both extends Fault
         return "{$this->first->label()}, and {$this->then->label()}";
     }
 
+    public function withOtherPart(): ?Fault
+    {
+        [$first, $then] = [$this->first->withOtherPart(), $this->then->withOtherPart()];
+
+        return $first !== null && $then !== null ? new self($first, $then) : $first ?? $then;
+    }
+
     public function starts(): bool
     {
         return $this->first->starts() && $this->then->starts();

@@ -28,6 +28,12 @@ abstract class Fault
         return true;
     }
 
+    /** What is left of it once supply, cable, case or fan are others; null: nothing. */
+    public function withOtherPart(): ?self
+    {
+        return $this;
+    }
+
     /** There is something on its card that it can start from. */
     public function findsSystem(): bool
     {

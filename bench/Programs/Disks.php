@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bench\Programs;
 
 use Bench\Board\Board;
+use Bench\Board\Disk;
 
 /** Disks: listed, partitioned, given a file system. */
 final class Disks implements Program
@@ -30,8 +31,6 @@ final class Disks implements Program
 
     public function run(Call $call): Said
     {
-        $disk = $call->board->disk;
-
         return match (basename($call->words[0])) {
             'lsblk' => $call->has('--json')
                 ? Said::ok(
@@ -41,8 +40,8 @@ final class Disks implements Program
                     )."\n",
                 )
                 : $this->column($call),
-            'blkid' => $disk?->uuid === null ? Said::failed('', 2) : Said::ok("{$disk->uuid}\n"),
-            'parted' => $this->parted($call->board),
+            'blkid' => $this->blkid($call),
+            'parted' => $this->parted($call),
             'mkfs.ext4' => $this->mkfs($call),
             default => Said::ok(),
         };
@@ -50,9 +49,9 @@ final class Disks implements Program
 
     private function column(Call $call): Said
     {
-        $disk = $call->board->disk;
         $path = $call->words[count($call->words) - 1];
-        if ($disk === null || ! str_starts_with($path, '/dev/sda')) {
+        $disk = $call->board->device($path);
+        if ($disk === null) {
             return Said::failed("lsblk: {$path}: not a block device", 32);
         }
         $columns = [
@@ -92,37 +91,60 @@ final class Disks implements Program
                 ],
             ]),
         ];
-        $disk = $board->disk;
-        if ($disk === null) {
-            return $devices;
+        foreach (array_reverse($board->disks) as $disk) {
+            array_unshift($devices, $this->device($board->deviceOf($disk), $disk, $row));
         }
-        $part = $row('sda1', $disk->bytes - 2097152, 'part', [
+
+        return $devices;
+    }
+
+    /**
+     * @param  callable(string, int, string, array<string, mixed>): array<string, mixed>  $row
+     * @return array<string, mixed>
+     */
+    private function device(string $name, Disk $disk, callable $row): array
+    {
+        $part = $row("{$name}1", $disk->bytes - 2097152, 'part', [
             'fstype' => $disk->uuid === null ? null : 'ext4',
             'label' => $disk->label ?: null,
             'uuid' => $disk->uuid,
             'mountpoints' => [$disk->mountedAt],
         ]);
-        $whole = $row('sda', $disk->bytes, 'disk', ['serial' => $disk->serial, 'tran' => 'usb']);
+        $whole = $row($name, $disk->bytes, 'disk', ['serial' => $disk->serial, 'tran' => 'usb']);
 
-        return [$disk->partitioned ? $whole + ['children' => [$part]] : $whole, ...$devices];
+        return $disk->partitioned ? $whole + ['children' => [$part]] : $whole;
     }
 
-    private function parted(Board $board): Said
+    private function blkid(Call $call): Said
     {
-        if ($board->disk === null) {
-            return Said::failed('Error: Could not stat device /dev/sda - No such file or directory.');
+        $disk = $call->board->device($call->words[count($call->words) - 1]);
+
+        return $disk?->uuid === null ? Said::failed('', 2) : Said::ok("{$disk->uuid}\n");
+    }
+
+    private function parted(Call $call): Said
+    {
+        $path = $call->plain()[0] ?? '';
+        $disk = $call->board->device($path);
+        if ($disk === null) {
+            return Said::failed("Error: Could not stat device {$path} - No such file or directory.");
         }
-        $board->disk->partitioned = true;
+        $disk->partitioned = true;
 
         return Said::ok();
     }
 
     private function mkfs(Call $call): Said
     {
-        $disk = $call->board->disk;
+        $path = $call->words[count($call->words) - 1];
+        $disk = $call->board->device($path);
         if ($disk === null || ! $disk->partitioned) {
-            return Said::failed('mke2fs 1.47.0: The file /dev/sda1 does not exist and no size was specified.');
+            return Said::failed("mke2fs 1.47.0: The file {$path} does not exist and no size was specified.");
         }
+        if ($disk->mountedAt !== null) {
+            return Said::failed("mke2fs 1.47.0: {$path} is mounted; will not make a filesystem here!");
+        }
+        $disk->holds = '';
         $bytes = random_bytes(16);
         $bytes[6] = chr((ord($bytes[6]) & 0x0F) | 0x40);
         $bytes[8] = chr((ord($bytes[8]) & 0x3F) | 0x80);

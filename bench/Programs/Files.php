@@ -43,7 +43,7 @@ final class Files implements Program
     {
         $out = $call->plain() === [] ? $call->in : '';
         foreach ($call->plain() as $path) {
-            $text = $call->board->machine->read($path);
+            $text = $call->board->readLike($path)[$path] ?? null;
             if ($text === null) {
                 return Said::failed("cat: {$path}: No such file or directory");
             }

@@ -51,6 +51,7 @@ final readonly class Programs
                 new Containers(),
                 new Tunnels(),
                 new Devices(),
+                new Copies(),
                 new Quiet(),
             ] as $program
         ) {

@@ -9,7 +9,7 @@ final class Quiet implements Program
 {
     public function names(): array
     {
-        return ['mkdir', 'chown', 'chmod', 'sync', 'sysctl', 'nft', 'rsync'];
+        return ['mkdir', 'chown', 'chmod', 'sync', 'sysctl', 'nft'];
     }
 
     public function run(Call $call): Said

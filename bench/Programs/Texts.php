@@ -9,7 +9,20 @@ final class Texts implements Program
 {
     public function names(): array
     {
-        return ['echo', 'printf', 'test', '[', 'grep', 'sed', 'head', 'tail', 'true', 'cd', 'umask', 'getent'];
+        return [
+            'echo',
+            'printf',
+            'test',
+            '[',
+            'grep',
+            'sed',
+            'head',
+            'tail',
+            'true',
+            'cd',
+            'umask',
+            'getent',
+        ];
     }
 
     public function run(Call $call): Said
@@ -47,11 +60,15 @@ final class Texts implements Program
     /** @param  list<string>  $words */
     private function test(Call $call, array $words): Said
     {
+        if (($words[0] ?? '') === '!') {
+            return $this->test($call, array_slice($words, 1))->exit === 0 ? Said::failed() : Said::ok();
+        }
         [$first, $second, $third] = [...$words, '', '', ''];
         $yes = match (true) {
             $first === '-z' => $second === '',
             $first === '-n' => $second !== '',
-            in_array($first, ['-f', '-e', '-s', '-d'], true) => $call->board->machine->read($second) !== null,
+            $first === '-s' => ($call->board->machine->read($second) ?? '') !== '',
+            in_array($first, ['-f', '-e', '-d'], true) => $call->board->machine->read($second) !== null,
             $second === '=' => $first === $third,
             $second === '!=' => $first !== $third,
             default => $first !== '',
@@ -60,16 +77,37 @@ final class Texts implements Program
         return $yes ? Said::ok() : Said::failed();
     }
 
+    /** Fixed words, “^” before those that begin a line, and “.” for any line that is not empty. */
     private function grep(Call $call): Said
     {
-        [$sought, $path] = [...$call->plain(), '', ''];
-        $text = $path === '' ? $call->in : $call->board->machine->read($path) ?? '';
-        $lines = array_filter(explode("\n", $text), fn (string $line): bool => str_contains($line, $sought));
+        $paths = $call->plain();
+        $sought = (string) array_shift($paths);
+        $texts = $paths === [] ? ['' => $call->in] : [];
+        foreach ($paths as $path) {
+            $texts += $call->board->readLike($path);
+        }
+        $found = [];
+        foreach ($texts as $path => $text) {
+            foreach (explode("\n", $text) as $line) {
+                if (self::fits($line, $sought)) {
+                    $found[] = ($call->has('--with-filename', '-H') ? "{$path}:" : '').$line;
+                }
+            }
+        }
 
         return match (true) {
-            $lines === [] => Said::failed(),
+            $found === [] => Said::failed(),
             $call->has('--quiet', '-q') => Said::ok(),
-            default => Said::ok(implode("\n", $lines)."\n"),
+            default => Said::ok(implode("\n", $found)."\n"),
+        };
+    }
+
+    private static function fits(string $line, string $sought): bool
+    {
+        return match (true) {
+            $sought === '.' => $line !== '',
+            str_starts_with($sought, '^') => str_starts_with($line, substr($sought, 1)),
+            default => str_contains($line, $sought),
         };
     }
 
@@ -83,7 +121,14 @@ final class Texts implements Program
         }
         if (preg_match('~^1? ?s(.)(.*?)\1(.*?)\1$~s', $script, $match) === 1) {
             [$first, $rest] = [...explode("\n", $text, 2), ''];
-            $text = $match[2] === '$' ? "{$first}{$match[3]}\n{$rest}" : str_replace($match[2], $match[3], $text);
+            $text = match (true) {
+                $match[2] === '$' => "{$first}{$match[3]}\n{$rest}",
+                str_starts_with($match[2], '^') => ltrim(
+                    str_replace("\n".substr($match[2], 1), "\n{$match[3]}", "\n{$text}"),
+                    "\n",
+                ),
+                default => str_replace($match[2], $match[3], $text),
+            };
         } elseif (preg_match('~^/\^?(.+?)/r ~', $script, $match) === 1) {
             $text = str_replace(
                 stripslashes($match[1]),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bench\Services;
 
 use Bench\Board\Board;
+use Bench\Board\Disk;
 use Bench\Net\Answers;
 use Bench\Net\Door;
 
@@ -30,12 +31,19 @@ final class FileShare implements Service
 
     public function doors(Board $board): array
     {
-        preg_match_all('/^\s*path\s*=\s*(\S.*?)\s*$/m', $board->machine->read('/etc/samba/smb.conf') ?? '', $paths);
-        $mounted = $board->disk?->mountedAt;
+        preg_match_all(
+            '/^\s*path\s*=\s*(\S.*?)\s*$/m',
+            $board->machine->read('/etc/samba/smb.conf') ?? '',
+            $paths,
+        );
+        $shared = $board->disk(
+            fn (Disk $disk): bool => $disk->mountedAt !== null &&
+                array_filter(
+                    $paths[1],
+                    fn (string $path): bool => str_starts_with($path, $disk->mountedAt),
+                ) !== [],
+        );
 
-        return $mounted !== null &&
-            array_filter($paths[1], fn (string $path): bool => str_starts_with($path, $mounted)) !== []
-            ? [new Door(445, serve: Answers::share())]
-            : [];
+        return $shared !== null ? [new Door(445, serve: Answers::share())] : [];
     }
 }

@@ -45,6 +45,25 @@ final readonly class PartSwap
         return $this->changed === [];
     }
 
+    public function has(string $part): bool
+    {
+        return in_array($part, $this->changed, true);
+    }
+
+    /**
+     * Why it is not led as one run: what changes while the box is off and what changes while it runs are two evenings,
+     * and a board and a card at once leave nothing of the box to tell it by. Null where it can be led.
+     */
+    public function notAtOnce(): ?string
+    {
+        return match (true) {
+            $this->changed === [] => 'Nothing is another part.',
+            $this->has('board') && $this->has('card') => 'Another board and another card at once is another box: first one of them, or what it does moves to the new one.',
+            $this->has('drive') && count($this->changed) > 1 => 'The disk by itself: it is copied while the box runs, and the other parts change while it is off.',
+            default => null,
+        };
+    }
+
     /** @return list<array{what: string, how: string}> in their order */
     public function steps(string $name, string $user): array
     {

@@ -16,7 +16,7 @@ use Bench\Shell\Shell;
 /** A board with a disk that has booted for warden with the share's package. */
 function benchBoard(): Board
 {
-    $board = new Board('b', '02:4b:1e:90:00:07', 'Flint', 30, disk: new Disk(500000000000, 'SEED000007'));
+    $board = new Board('b', '02:4b:1e:90:00:07', 'Flint', 30, disks: [new Disk(500000000000, 'SEED000007')]);
     $board->boot = FirstBoot::from([
         'meta-data' => "instance-id: a\n",
         'user-data' => "#cloud-config\nhostname: wren\npackages: [samba]\nusers:\n  - name: warden\n    lock_passwd: false\n    hashed_passwd: \"\$6\$a\$b\"\nruncmd:\n  - [systemctl, enable, --now, ssh]\n",
@@ -374,11 +374,17 @@ test('a unit is active before its port answers, and so after each start', functi
     $board->speed = 20;
     $ports = fn (): array => array_map(fn ($door): int => $door->port, Services::doors($board));
     typed($board, 'sudo apt-get --yes install nfs-kernel-server');
-    expect(typed($board, 'systemctl is-active nfs-server'))->toBe('active')->and($ports())->not->toContain(2049);
+    expect(typed($board, 'systemctl is-active nfs-server'))
+        ->toBe('active')
+        ->and($ports())
+        ->not->toContain(2049);
     $board->machine->startedAt['nfs-server.service'] -= 1;
     expect($ports())->toContain(2049);
     typed($board, 'sudo systemctl restart nfs-server');
-    expect(typed($board, 'systemctl is-active nfs-server'))->toBe('active')->and($ports())->not->toContain(2049);
+    expect(typed($board, 'systemctl is-active nfs-server'))
+        ->toBe('active')
+        ->and($ports())
+        ->not->toContain(2049);
 });
 
 test('a long job is at work first, and what it makes is there when it is over', function (): void {

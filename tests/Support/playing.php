@@ -26,7 +26,8 @@ function givenAt(Step $step, array $pasted): array
             'second' => 'changed',
             'kept_at' => 'password manager, entry wren',
             'owner' => 'warden',
-            'typed_disk' => 'sda',
+            'typed_disk' => emptyDisk($pasted['pasted'] ?? ''),
+            'card_made' => 'copied',
             default => '',
         };
     }
@@ -35,6 +36,21 @@ function givenAt(Step $step, array $pasted): array
     }
 
     return $given;
+}
+
+/** The name of the last disk of a list that nothing of is mounted. */
+function emptyDisk(string $listed): string
+{
+    $names = [];
+    foreach (json_decode($listed, true)['blockdevices'] ?? [] as $disk) {
+        $mounted = array_filter(
+            array_merge(...array_column($disk['children'] ?? [], 'mountpoints')),
+            fn (?string $at): bool => $at !== null,
+        );
+        $mounted === [] && ($names[] = $disk['name']);
+    }
+
+    return end($names) ?: '';
 }
 
 /** Plays one step as a person at the bench does; what the page says when it does not end. */
@@ -53,8 +69,22 @@ function playStep(Run $run, RunStep $step, Step $played): string
         $act('power');
     } elseif ($help === BenchHelp::Reserve) {
         $act('reserve');
-    } elseif ($help === BenchHelp::Claim) {
-        $act('claim');
+    } elseif ($help === BenchHelp::OtherCard) {
+        $act($help->value, ['card_made' => 'copied']);
+    } elseif (
+        in_array(
+            $help,
+            [
+                BenchHelp::Claim,
+                BenchHelp::Across,
+                BenchHelp::PlugIn,
+                BenchHelp::PlugOut,
+                BenchHelp::OtherPart,
+            ],
+            true,
+        )
+    ) {
+        $act($help->value);
     } elseif ($help === BenchHelp::Type) {
         // Refused while it still starts: tried again in a while, as the step's finding says.
         $givenUp = microtime(true) + 6;
@@ -139,4 +169,62 @@ function twoAtOne(BenchProcess $bench): array
     }
 
     return $twice;
+}
+
+/** A box for one job with its card in a board of the bench, not yet brought up. */
+function carded(BenchProcess $bench, string $job, string $mac, ?array $disk = null): Box
+{
+    config(['burrow.bench_socket' => $bench->socket(), 'burrow.bench_offset' => BenchProcess::OFFSET]);
+    $box = newBox([
+        'name' => 'wren',
+        'address' => '172.22.8.16',
+        'user' => 'warden',
+        'login' => 'key',
+        'on_bench' => true,
+        'image' => 'server-64',
+        'card_written_at' => now(),
+    ]);
+    $box->jobs()->update(['job' => $job, 'school' => 'package']);
+    intoBoard($bench, $box, $mac, $disk);
+
+    return $box->refresh();
+}
+
+function intoBoard(BenchProcess $bench, Box $box, string $mac, ?array $disk = null): void
+{
+    $bench->ask([
+        'do' => 'insert',
+        'board' => "box-{$box->id}",
+        'mac' => $mac,
+        'class' => 'Flint',
+        'network_after' => 20,
+        'files' => (object) benchCard('wren', ['parted', 'samba']),
+        'disk' => $disk,
+    ]);
+}
+
+/** Plays what is open of a run; what was said at the step that did not end, or null. */
+function playOn(Run $run): ?string
+{
+    foreach ($run->steps()->orderBy('position')->get() as $step) {
+        if ($step->isFinished()) {
+            continue;
+        }
+        $book = new RunBook(
+            $run->refresh()->load(['box.jobs', 'box.network', 'steps']),
+            app(Playbooks::class),
+        );
+        $said = playStep($run, $step, $book->step($step));
+        if ($step->refresh()->state !== RunStep::DONE) {
+            return "{$step->step}: {$said}";
+        }
+    }
+
+    return null;
+}
+
+/** The fingerprint that a board of the bench shows. */
+function keyOf(BenchProcess $bench, Box $box): string
+{
+    return array_column($bench->ask(['do' => 'status'])['boards'], 'fingerprint', 'id')["box-{$box->id}"];
 }

@@ -24,6 +24,11 @@ final class DeadSupply extends Fault
         return false;
     }
 
+    public function withOtherPart(): ?Fault
+    {
+        return null;
+    }
+
     protected function traces(): array
     {
         return [

@@ -24,6 +24,11 @@ final class WeakSupply extends Fault
         return 4.0;
     }
 
+    public function withOtherPart(): ?Fault
+    {
+        return null;
+    }
+
     protected function traces(): array
     {
         return [

@@ -29,7 +29,9 @@ use Burrow\BringUp\Kind\Typed\Halt;
 use Burrow\BringUp\Kind\Typed\Handshake;
 use Burrow\BringUp\Kind\Typed\MakeFileSystem;
 use Burrow\BringUp\Kind\Typed\Share;
+use Burrow\BringUp\Kind\Typed\SupplyHolds;
 use Burrow\BringUp\Kind\Typed\Upgrade;
+use Burrow\BringUp\Kind\Typed\Warmth;
 use Burrow\BringUp\Kind\Typed\WhichDisk;
 use Burrow\BringUp\Step\BenchHelp;
 use Burrow\BringUp\Step\StepKind;
@@ -47,6 +49,11 @@ final class StepKinds
             // By hand, on a page, or waited for: the person says when it is over.
             new ByWord('hand', StepPlace::Hand),
             new ByWord('power-on', StepPlace::Hand, BenchHelp::Power),
+            // Another part goes in or comes out.
+            new ByWord('card-across', StepPlace::Hand, BenchHelp::Across),
+            new ByWord('plug-in', StepPlace::Hand, BenchHelp::PlugIn),
+            new ByWord('plug-out', StepPlace::Hand, BenchHelp::PlugOut),
+            new ByWord('other-part', StepPlace::Hand, BenchHelp::OtherPart),
             new ByWord('page', StepPlace::Page),
             new ByWord('answer-sheet', StepPlace::Box),
             new ByWord('client-cards', StepPlace::Desk),
@@ -81,6 +88,9 @@ final class StepKinds
             new WhichDisk(),
             new MakeFileSystem(),
             new Share(),
+            new SupplyHolds(),
+            new Warmth(isBefore: true),
+            new Warmth(isBefore: false),
             new Handshake(),
             // Asked over the network.
             new FindLease(),

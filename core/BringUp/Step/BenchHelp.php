@@ -25,6 +25,21 @@ enum BenchHelp: string
     /** The board of the box that is moved away from loses its power, in order. The step stays open. */
     case OldOff = 'old-off';
 
+    /** The card of the board goes into another one. The step stays open. */
+    case Across = 'across';
+
+    /** The board gets another card, made as the step says. The step stays open. */
+    case OtherCard = 'other-card';
+
+    /** Another disk is plugged in beside the one that is there. The step stays open. */
+    case PlugIn = 'plug-in';
+
+    /** The disk that is away by the record comes out. The step stays open. */
+    case PlugOut = 'plug-out';
+
+    /** A supply that sagged or a case that was too hot is another one. The step stays open. */
+    case OtherPart = 'other-part';
+
     public function label(): string
     {
         return match ($this) {
@@ -33,6 +48,11 @@ enum BenchHelp: string
             self::Claim => 'Claim it on the bench board',
             self::OldOff => 'Shut the old bench board down',
             self::Open => 'Open it in the bench\'s router',
+            self::Across => 'Put it into another bench board',
+            self::OtherCard => 'Put the other card into the bench board',
+            self::PlugIn => 'Plug it into the bench board',
+            self::PlugOut => 'Unplug it from the bench board',
+            self::OtherPart => 'Change it on the bench board',
             self::Reserve => 'Enter it in the bench\'s router',
         };
     }

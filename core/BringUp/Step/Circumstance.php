@@ -21,4 +21,10 @@ enum Circumstance: string
 
     /** In a move: it is called afterwards as the other one was. */
     case TakesName = 'takes-name';
+
+    /** It gets a part that gives it its power or draws on it. */
+    case OtherPower = 'other-power';
+
+    /** It gets a part that it is warmer or cooler with. */
+    case OtherWarmth = 'other-warmth';
 }

@@ -34,19 +34,36 @@
                     @foreach (array_keys($options) as $part)
                         <input type="hidden" name="{{ $part }}" value="{{ $new->getAttribute($part) }}">
                     @endforeach
-                    <p>When it is done, write it down: the record{{ $swap->forgets() === [] ? ' has other parts then' : ', which forgets ' . (in_array('mac', $swap->forgets(), true) ? 'the hardware address and that it was pinned' : 'when the card was written') }}.</p>
-                    <div class="row"><button class="act">It has them now</button>
-                        @if ($box->stage->stands() && array_intersect($swap->changed, ['board', 'card']) !== [])
-                            <button class="ghost" formaction="{{ route('box.parts.lead', $box) }}">Be led through it</button>
-                        @endif</div>
+                    @if ($stores->count() > 1)
+                        <x-choice name="store" label="What lies on the disk that is changed" :options="$stores->mapWithKeys(fn($one) => [$one->id => $one->label . ', at ' . $one->mount_point])->all()" :chosen="old('store')" />
+                    @elseif ($stores->isNotEmpty())
+                        <input type="hidden" name="store" value="{{ $stores->first()->id }}">
+                    @endif
+                    @if ($book !== null)
+                        <p><b>{{ count($book->steps->list) }} steps, with the way back beside them.</b> {{ $book->steps->handsLeft([]) }} of your hands, {{ $book->steps->waitLeft([]) }} of waiting. The record has the other part when the last one is over.</p>
+                        <div class="row"><button class="act" formaction="{{ route('box.parts.lead', $box) }}">Be led through it</button> <button class="ghost">It has them now</button></div>
+                        <p class="hint">“It has them now” only writes it down{{ $swap->forgets() === [] ? '' : '; the record forgets ' . (in_array('mac', $swap->forgets(), true) ? 'the hardware address and that it was pinned' : 'when the card was written') }}.</p>
+                    @else
+                        <p>When it is done, write it down: the record{{ $swap->forgets() === [] ? ' has other parts then' : ', which forgets ' . (in_array('mac', $swap->forgets(), true) ? 'the hardware address and that it was pinned' : 'when the card was written') }}.</p>
+                        <div class="row"><button class="act">It has them now</button></div>
+                        @if ($box->stage->stands())
+                            <p class="hint"><b>Not led through step by step.</b> {{ $notLed }}</p>
+                        @endif
+                    @endif
                 </form>
             </div>
             <section class="sheet" aria-labelledby="steps-title">
                 <h2 id="steps-title">In this order</h2>
                 <ol class="steps-list">
-                    @foreach ($swap->steps((string) $box->name, (string) $box->user) as $step)
-                        <li><b>{{ $step['what'] }}.</b> {{ $step['how'] }}</li>
-                    @endforeach
+                    @if ($book !== null)
+                        @foreach ($book->steps->list as $step)
+                            <li>{{ $step->title }}</li>
+                        @endforeach
+                    @else
+                        @foreach ($swap->steps((string) $box->name, (string) $box->user) as $step)
+                            <li><b>{{ $step['what'] }}.</b> {{ $step['how'] }}</li>
+                        @endforeach
+                    @endif
                 </ol>
             </section>
         </div>

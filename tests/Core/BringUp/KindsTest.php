@@ -373,7 +373,11 @@ test(
                 // The other box of a move is shut down from the desk, and the board's page has its first visitor.
                 in_array(
                     [$kind->bench(), $kind->place()],
-                    [[BenchHelp::OldOff, StepPlace::Desk], [BenchHelp::Claim, StepPlace::Page]],
+                    [
+                        [BenchHelp::OldOff, StepPlace::Desk],
+                        [BenchHelp::OtherCard, StepPlace::Desk],
+                        [BenchHelp::Claim, StepPlace::Page],
+                    ],
                     true,
                 ),
             ])->toBe([$name, true]);

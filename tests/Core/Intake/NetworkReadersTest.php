@@ -152,8 +152,9 @@ test('a long list of one kind of answer costs each line once', function (string 
         return (hrtime(true) - $began) / 1e9;
     };
     $time(200);
+    $least = fn (int $lines): float => min($time($lines), $time($lines), $time($lines));
     // Sixteen times as many lines: a reader that looks at all before for each would take 256 times as long.
-    expect($time(16_000) / max(1e-4, $time(1000)))->toBeLessThan(80.0);
+    expect($least(16_000) / max(1e-4, $least(1000)))->toBeLessThan(80.0);
 })->with([
     ['hostkeys', 'h%d ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIMWH4EN1JEiFILUR1VHuV/TmlHwRyjSYbpDbRKSfA/hX'],
     ['lookup', "** server can't find h%d.example: NXDOMAIN"],

@@ -2,70 +2,14 @@
 
 declare(strict_types=1);
 
-use App\BringUp\RunBook;
 use App\BringUp\RunStart;
-use App\Catalogue\Playbooks;
 use App\Models\Box;
 use App\Models\JournalEntry;
-use App\Models\Run;
-use App\Models\RunStep;
 use App\Models\Service;
 use Burrow\Household\Stage;
 use Tests\Bench\BenchProcess;
 
 // What happens to a box over the years: steps once more, one job less, and made anew when it died.
-
-/** A box for one job with its card in a board of the bench, not yet brought up. */
-function carded(BenchProcess $bench, string $job, string $mac): Box
-{
-    config(['burrow.bench_socket' => $bench->socket(), 'burrow.bench_offset' => BenchProcess::OFFSET]);
-    $box = newBox([
-        'name' => 'wren',
-        'address' => '172.22.8.16',
-        'user' => 'warden',
-        'login' => 'key',
-        'on_bench' => true,
-        'image' => 'server-64',
-        'card_written_at' => now(),
-    ]);
-    $box->jobs()->update(['job' => $job, 'school' => 'package']);
-    intoBoard($bench, $box, $mac);
-
-    return $box->refresh();
-}
-
-function intoBoard(BenchProcess $bench, Box $box, string $mac): void
-{
-    $bench->ask([
-        'do' => 'insert',
-        'board' => "box-{$box->id}",
-        'mac' => $mac,
-        'class' => 'Flint',
-        'network_after' => 20,
-        'files' => (object) benchCard('wren', ['parted']),
-        'disk' => null,
-    ]);
-}
-
-/** Plays what is open of a run; what was said at the step that did not end, or null. */
-function playOn(Run $run): ?string
-{
-    foreach ($run->steps()->orderBy('position')->get() as $step) {
-        if ($step->isFinished()) {
-            continue;
-        }
-        $book = new RunBook(
-            $run->refresh()->load(['box.jobs', 'box.network', 'steps']),
-            app(Playbooks::class),
-        );
-        $said = playStep($run, $step, $book->step($step));
-        if ($step->refresh()->state !== RunStep::DONE) {
-            return "{$step->step}: {$said}";
-        }
-    }
-
-    return null;
-}
 
 test(
     'a box that died is made anew from its records: the same name and address, another board, and in service only at its end',
@@ -210,102 +154,3 @@ test(
             ->toBe(Stage::InService);
     },
 );
-
-/** The fingerprint that a board of the bench shows. */
-function keyOf(BenchProcess $bench, Box $box): string
-{
-    return array_column($bench->ask(['do' => 'status'])['boards'], 'fingerprint', 'id')["box-{$box->id}"];
-}
-
-test(
-    'its card goes into another board: the same key at the same address, and the record has that board at the end',
-    function (): void {
-        $bench = new BenchProcess(3000);
-        config(['burrow.bench_socket' => $bench->socket(), 'burrow.bench_offset' => BenchProcess::OFFSET]);
-        $box = upOnBench($bench, 'wren', '172.22.8.16', '02:4b:1e:90:00:09');
-        $this->asKeeper();
-        // Its key is kept as it was met.
-        $box->update([
-            'host_key' => keyOf($bench, $box),
-            'host_key_at' => now(),
-            'board' => 'flint',
-        ]);
-        $this->get("/boxes/{$box->id}/parts?board=cobble")->assertSee('Be led through it');
-        $this->post("/boxes/{$box->id}/parts/lead", ['supply' => $box->supply])->assertRedirect(
-            "/boxes/{$box->id}/parts",
-        );
-        $this->post("/boxes/{$box->id}/parts/lead", ['board' => 'cobble'])->assertRedirect();
-        $run = $box->run()->firstOrFail();
-        $this->get("/runs/{$run->id}")
-            ->assertSee('wren: another board')
-            ->assertSee('Way back from here');
-        $step = fn (string $id): RunStep => $run->steps()->where('step', $id)->firstOrFail();
-        $played = fn (string $id): bool => (bool) (playStep(
-            $run->refresh()->load(['box.jobs', 'box.network', 'steps']),
-            $step($id),
-            (new RunBook($run, app(Playbooks::class)))->step($step($id)),
-        ) !== '' && $step($id)->isFinished());
-        expect($played('board-copied'))->toBeTrue()->and($played('board-off'))->toBeTrue();
-        $bench->ask(['do' => 'swap', 'board' => "box-{$box->id}", 'mac' => '02:4b:1e:90:00:55']);
-        expect($played('board-across'))
-            ->toBeTrue()
-            ->and($box->refresh()->board)
-            ->toBe('flint');
-        expect(playOn($run))->toBeNull();
-        $box->refresh();
-        expect([$box->mac, $box->address, $box->board, $box->stage])
-            ->toBe(['02:4b:1e:90:00:55', '172.22.8.16', 'cobble', Stage::InService])
-            ->and(JournalEntry::query()->where('kind', 'identity')->latest('id')->value('text'))
-            ->toContain('the same card in another board')
-            ->and(JournalEntry::query()->where('kind', 'parts')->latest('id')->value('text'))
-            ->toContain('→')
-            ->and(twoAtOne($bench))
-            ->toBe([]);
-    },
-);
-
-test(
-    'its board gets another card: a copied one shows the key that is kept, one from an image a new one, expected only then',
-    function (string $how, bool $sameKey, bool $says, bool $over): void {
-        $bench = new BenchProcess(3000);
-        config(['burrow.bench_socket' => $bench->socket(), 'burrow.bench_offset' => BenchProcess::OFFSET]);
-        $box = upOnBench($bench, 'wren', '172.22.8.16', '02:4b:1e:90:00:09');
-        $this->asKeeper();
-        $key = keyOf($bench, $box);
-        $box->update(['host_key' => $key, 'host_key_at' => now()->subDay(), 'card' => 'card-32-a1']);
-        $this->post("/boxes/{$box->id}/parts/lead", ['card' => 'card-64-endurance']);
-        $run = $box->run()->firstOrFail();
-        $at = fn (string $id) => $run->steps()->where('step', $id)->firstOrFail();
-        foreach (['card-copied', 'card-off'] as $id) {
-            playStep(
-                $run->refresh()->load(['box.jobs', 'box.network', 'steps']),
-                $at($id),
-                (new RunBook($run, app(Playbooks::class)))->step($at($id)),
-            );
-            expect([$id, $at($id)->isFinished()])->toBe([$id, true]);
-        }
-        $sameKey || intoBoard($bench, $box, '02:4b:1e:90:00:09');
-        $this->post("/runs/{$run->id}/steps/{$at('card-made')->id}/done", [
-            'version' => $at('card-made')->version,
-            'card_made' => $how,
-        ]);
-        expect($at('card-made')->isFinished())->toBe($how !== '');
-        if ($how === '') {
-            return;
-        }
-        $said = playOn($run);
-        expect($said === null)
-            ->toBe($over)
-            ->and($box->refresh()->card)
-            ->toBe($over ? 'card-64-endurance' : 'card-32-a1')
-            ->and($box->host_key === $key)
-            ->toBe($sameKey || ! $over);
-        $says && expect((string) $said)->toContain('host_key_changed');
-    },
-)->with([
-    'copied whole' => ['copied', true, false, true],
-    'from an image' => ['image', false, false, true],
-    // Somebody says copied, and another system shows itself: the run stops there.
-    'said to be copied, and it is not' => ['copied', false, true, false],
-    'nothing said' => ['', true, false, false],
-]);

@@ -15,8 +15,12 @@ test(
         $other = $box->board === 'cobble' ? 'flint' : 'cobble';
         $this->asKeeper()->get($page)->assertSee('Choose what is to be another one.');
         $this->get("{$page}?board={$other}")
+            ->assertSee('Put its card into the other board')
+            ->assertSee('Take the old reservation out');
+        // Both at once are not led: what is to be done stands there in its order.
+        $this->get("{$page}?board={$other}&card=card-64-endurance")
             ->assertSee('Note the hardware address of the new board')
-            ->assertSee('The way back');
+            ->assertSee('Not led through step by step');
         expect($box->refresh()->board)->not->toBe($other);
         $version = $box->version;
         $this->post($page, ['board' => $other])->assertRedirect("/boxes/{$box->id}");

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\BringUp;
 use App\Bench\BenchAway;
 use App\Bench\BenchClient;
 use App\BringUp\Asker;
+use App\BringUp\BenchHands;
 use App\BringUp\RunBook;
 use App\BringUp\RunDesk;
 use App\BringUp\RunStart;
@@ -18,7 +19,6 @@ use App\Models\Run;
 use App\Models\RunStep;
 use App\Models\StepDoubt;
 use Burrow\BringUp\Change;
-use Burrow\BringUp\Kind\Base\Pasted;
 use Burrow\BringUp\Paper\Markdown;
 use Burrow\BringUp\Paper\ShellScript;
 use Burrow\BringUp\Step\BenchHelp;
@@ -41,6 +41,7 @@ final class RunController
         private readonly RunDesk $desk,
         private readonly RunStart $start,
         private readonly BenchClient $bench,
+        private readonly BenchHands $hands,
     ) {
     }
 
@@ -139,7 +140,14 @@ final class RunController
                     : $this->desk->settle($step, $version, $this->judge($run, $book, $played, $given)),
                 'check' => $this->desk->settle($step, $version, $this->judge($run, $book, $played, $given)),
                 'reopen' => $this->desk->reopen($step, $request->integer('reopened')),
-                default => ($given = $this->help($run, $book, $step, $version, $action, $given)),
+                default => ($given = $this->hands->help(
+                    $run,
+                    $book,
+                    $step,
+                    $version,
+                    BenchHelp::from($action),
+                    $given,
+                )),
             };
         } catch (StepTold|BenchAway $told) {
             return $back->with('told', $told->getMessage())->withInput($given);
@@ -203,75 +211,5 @@ final class RunController
             );
         }
         $this->desk->skip($step, $version, $reason, $isDay ? $day : null);
-    }
-
-    /**
-     * The bench stands in for the person's hands.
-     *
-     * @param  array<string, string>  $given
-     * @return array<string, string> what stands in the step's fields afterwards
-     */
-    private function help(
-        Run $run,
-        RunBook $book,
-        RunStep $step,
-        int $version,
-        string $action,
-        array $given,
-    ): array {
-        $played = $book->step($step);
-        $help = BenchHelp::from($action);
-        $command = $book->values($played)->fill($played->command);
-        if ($played->kind->bench() !== $help || $command === null || ! $run->box->on_bench) {
-            throw new StepTold('The bench cannot do this step yet.');
-        }
-        $board = 'box-'.$run->box->id;
-        switch ($help) {
-            case BenchHelp::Power:
-                $this->bench->ask(['do' => 'power', 'board' => $board, 'on' => true]);
-                session()->flash('told', 'The bench board is on.');
-                break;
-            case BenchHelp::Type:
-                return [
-                    ...$given,
-                    Pasted::FIELD => $this->bench->text('type', 'output', [
-                        'board' => $board,
-                        'command' => $command,
-                    ]),
-                ];
-            case BenchHelp::Claim:
-                $this->bench->ask(['do' => 'claim', 'board' => $board]);
-                session()->flash('told', 'The page of the bench board has an owner now.');
-                break;
-            case BenchHelp::OldOff:
-                $this->bench->ask([
-                    'do' => 'power',
-                    'board' => 'box-'.$run->learnedText('from_box'),
-                    'on' => false,
-                ]);
-                session()->flash('told', 'The old bench board is off.');
-                break;
-            case BenchHelp::Open:
-                $port = (int) ($book->values($played)->words['tunnel_port'] ?? 0);
-                $this->bench->ask([
-                    'do' => 'open',
-                    'port' => $port,
-                    'protocol' => 'udp',
-                    'address' => (string) $book->address(),
-                    'inside' => $port,
-                ]);
-                $this->desk->settle($step, $version, Outcome::over('opened in the router of the bench'));
-                break;
-            case BenchHelp::Reserve:
-                $this->bench->ask([
-                    'do' => 'reserve',
-                    'mac' => $run->box->mac,
-                    'address' => (string) $book->address(),
-                ]);
-                $this->desk->settle($step, $version, Outcome::over('reserved on the bench'));
-                break;
-        }
-
-        return $given;
     }
 }

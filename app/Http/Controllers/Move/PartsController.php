@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Move;
 
+use App\BringUp\RunBook;
 use App\BringUp\RunStart;
 use App\BringUp\StepTold;
 use App\Catalogue\Catalogue;
+use App\Catalogue\Playbooks;
 use App\Household\Rows\BoxRows;
 use App\Models\Box;
 use App\Models\JournalEntry;
+use App\Models\Run;
+use App\Models\Store;
 use App\Plan\BoxPlan;
 use Burrow\BringUp\Change;
 use Burrow\Catalogue\Part\BoardClass;
@@ -24,15 +28,19 @@ use Burrow\Judgement\Findings;
 use Burrow\Judgement\Severity;
 use Burrow\Move\PartSwap;
 use Burrow\Plan\PlanAnswer;
+use Burrow\Plan\StartFrom;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 
-/** Another board, supply, card or disk for a box in service: whether it does, what is done, and the way back. */
+/** Another board, supply, card, disk or case for a box in service: whether it does, what is done, and the way back. */
 final class PartsController
 {
-    public function __construct(private readonly Catalogue $catalogue)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly Playbooks $playbooks,
+    ) {
     }
 
     public function show(Request $request, Box $box): View
@@ -51,6 +59,9 @@ final class PartsController
             'gone' => $this->less($before, $after),
             'comes' => $this->less($after, $before),
             'stays' => count($after->list ?? []),
+            'notLed' => ($notLed = $this->notLed($box, $new, $swap)),
+            'book' => $notLed === null && $box->stage->stands() ? $this->ahead($box, $new, $swap) : null,
+            'stores' => $swap->has('drive') ? $this->stores($box) : collect(),
         ]);
     }
 
@@ -73,35 +84,96 @@ final class PartsController
             ->with('told', 'It is written down. Now look whether it does its work.');
     }
 
-    /** As a run of its own, step by step: its card goes into another board, or its board gets another card. */
+    /** As a run of its own, step by step, with a way back at each. */
     public function lead(Request $request, Box $box, RunStart $start): RedirectResponse
     {
         abort_unless($box->stage->stands(), 409, 'It is not up yet.');
         $new = $this->with($request, $box);
         $swap = $this->swap($box, $new);
-        $change = match (true) {
-            in_array('board', $swap->changed, true) => Change::OtherBoard,
-            in_array('card', $swap->changed, true) => Change::OtherCard,
-            default => null,
-        };
-        if ($change === null) {
+        $parts = self::parts($new, $swap);
+        $keeps = $swap->has('drive') && ! self::startsFromDrive($box);
+        $store = $keeps ? $this->stores($box)->firstWhere('id', $request->integer('store')) : null;
+        $against =
+            $this->notLed($box, $new, $swap) ??
+            ($keeps && $store === null ? 'Choose what lies on the disk that is changed.' : null);
+        if ($against !== null) {
             return redirect()
-                ->route('box.parts', $box)
-                ->with('told', 'Another board or another card is led through.');
+                ->route('box.parts', [$box, ...array_filter($parts)])
+                ->with('told', $against);
         }
         try {
-            $parts = array_map(
-                fn (mixed $id): ?string => is_string($id) ? $id : null,
-                $new->only($swap->changed),
-            );
-
             return redirect()->route(
                 'run',
-                $start->swap($box, $change, $parts, $this->words($swap, $box, $new)),
+                $start->swap(
+                    $box,
+                    self::change($box, $swap),
+                    $parts,
+                    $this->words($swap, $box, $new),
+                    $store,
+                ),
             );
         } catch (StepTold $told) {
             return redirect()->route('box', $box)->with('told', $told->getMessage());
         }
+    }
+
+    /** What its system is on is copied whole, while the box is off: a drive that it starts from is like a card. */
+    private static function change(Box $box, PartSwap $swap): Change
+    {
+        return match (true) {
+            $swap->has('board') => Change::OtherBoard,
+            $swap->has('card') => Change::OtherCard,
+            $swap->has('drive') => self::startsFromDrive($box) ? Change::OtherCard : Change::OtherDisk,
+            default => Change::OtherParts,
+        };
+    }
+
+    private static function startsFromDrive(Box $box): bool
+    {
+        return BoxRows::parts($box->getAttributes())->startFrom === StartFrom::Drive->value;
+    }
+
+    /** @return array<string, ?string> field => id of what is another part */
+    private static function parts(Box $new, PartSwap $swap): array
+    {
+        return array_map(fn (mixed $id): ?string => is_string($id) ? $id : null, $new->only($swap->changed));
+    }
+
+    /** The run as it would be, before it is begun. */
+    private function ahead(Box $box, Box $new, PartSwap $swap): RunBook
+    {
+        $run = new Run([
+            'adds' => [],
+            'change' => self::change($box, $swap)->value,
+            'learned' => ['parts' => json_encode(self::parts($new, $swap), JSON_THROW_ON_ERROR)],
+        ]);
+
+        return new RunBook(
+            $run->setRelation('box', $box->loadMissing(['jobs', 'network']))->setRelation('steps', collect()),
+            $this->playbooks,
+        );
+    }
+
+    /** Why nobody is led through this swap; null where somebody is. */
+    private function notLed(Box $box, Box $new, PartSwap $swap): ?string
+    {
+        $name = $box->called();
+
+        return $swap->notAtOnce() ??
+            match (true) {
+                ! $swap->has('drive') => null,
+                ($box->drive ?? '') === '' => 'A first disk comes with a job that keeps files: give it more to do.',
+                ($new->drive ?? '') === '' => 'A disk that goes without another in its place takes what lies on it along: take away the job first.',
+                self::startsFromDrive($box) => null,
+                $this->stores($box)->isEmpty() => "Nothing is on record of what lies on the disk of {$name}. It gets there when the steps of its job are played.",
+                default => null,
+            };
+    }
+
+    /** @return Collection<int, Store> what lies on its disks, as far as the run can tell it by a UUID */
+    private function stores(Box $box): Collection
+    {
+        return Store::query()->where('box_id', $box->id)->whereNotNull('uuid')->orderBy('id')->get();
     }
 
     /** "board: Flint → Cobble; supply: …" */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Kind\Hands;
 
 use Burrow\BringUp\Kind\Base\Told;
+use Burrow\BringUp\Step\BenchHelp;
 use Burrow\BringUp\Step\BringUpFindings;
 use Burrow\BringUp\Step\Judging;
 use Burrow\BringUp\Step\Learned;
@@ -13,7 +14,10 @@ use Burrow\BringUp\Step\Step;
 use Burrow\BringUp\Step\StepField;
 use Burrow\BringUp\Step\StepPlace;
 
-/** Another card for a box: one that was copied keeps its keys, one from an image makes new ones. */
+/**
+ * Another card for a box, or drive that it starts from: one that was copied keeps its keys, one from an image makes new
+ * ones.
+ */
 final class CardMade extends Told
 {
     public const FIELD = 'card_made';
@@ -32,10 +36,15 @@ final class CardMade extends Told
     {
         return [
             StepField::choice(self::FIELD, 'How it was made', [
-                'copied' => 'The old card copied onto it, whole',
+                'copied' => 'The old one copied onto it, whole',
                 'image' => 'Written from an image',
             ]),
         ];
+    }
+
+    public function bench(): BenchHelp
+    {
+        return BenchHelp::OtherCard;
     }
 
     public function judge(Judging $at): Outcome
