@@ -21,7 +21,7 @@ use Burrow\Ground\Outlook;
 use Burrow\Household\Box;
 use Burrow\Household\HearingState;
 use Burrow\Household\Household;
-use Burrow\Judgement\Findings;
+use Burrow\Judgement\Finding;
 use Burrow\Upkeep\Calendar;
 use Burrow\Upkeep\Due;
 
@@ -29,6 +29,8 @@ use Burrow\Upkeep\Due;
 final readonly class GroundPage
 {
     /**
+     * @param  list<Finding>  $needs  what needs somebody, of one page, the gravest first
+     * @param  int  $ofNeeds  on all pages
      * @param  array<string, int>  $silent  ids of boxes that are silent, by name
      * @param  list<Dwelling>  $boxes  those of one page
      * @param  int  $of  boxes of all pages, of those that are shown
@@ -40,7 +42,8 @@ final readonly class GroundPage
     private function __construct(
         public string $lead,
         public string $rest,
-        public Findings $findings,
+        public array $needs,
+        public int $ofNeeds,
         public GroundPicture $picture,
         public array $silent,
         public array $boxes,
@@ -60,12 +63,13 @@ final readonly class GroundPage
         bool $keeper,
         bool $narrow,
         int $page,
+        int $needs = 1,
         ?Choice $choice = null,
     ): self {
         $choice ??= Choice::of('', '');
 
         return $kept->of(
-            "ground {$page} ".(int) $keeper.(int) $narrow." {$choice->show} {$choice->by}",
+            "ground {$page} {$needs} ".(int) $keeper.(int) $narrow." {$choice->show} {$choice->by}",
             self::class,
             fn (): self => self::of(
                 app(HouseholdLoader::class)->load($network),
@@ -74,6 +78,7 @@ final readonly class GroundPage
                 $keeper,
                 $narrow,
                 $page,
+                $needs,
                 $choice,
             ),
         );
@@ -86,6 +91,7 @@ final readonly class GroundPage
         bool $keeper,
         bool $narrow,
         int $page,
+        int $needs,
         Choice $choice,
     ): self {
         $due = $keeper
@@ -100,13 +106,16 @@ final readonly class GroundPage
         $shown = array_slice($boxes, ($page - 1) * Pages::ROWS, Pages::ROWS);
         $named = array_flip(array_map(fn (Dwelling $one): string => $one->name, [...$drawn, ...$shown]));
 
+        $needed = Gathering::of(Concerns::all(), $house, $keeper)
+            ->and($network->findings())
+            ->and($catalogue->unread())
+            ->gravestFirst()->list;
+
         return new self(
             $outlook->lead(),
             $outlook->rest(),
-            Gathering::of(Concerns::all(), $house, $keeper)
-                ->and($network->findings())
-                ->and($catalogue->unread())
-                ->gravestFirst(),
+            array_slice($needed, ($needs - 1) * Pages::SHEETS, Pages::SHEETS),
+            count($needed),
             GroundPlan::draw($drawn, $narrow ? GroundPlan::NARROW : GroundPlan::WIDE),
             array_column(
                 array_filter($house->standing(), fn (Box $box): bool => $box->is(HearingState::Silent)),

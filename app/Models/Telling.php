@@ -7,6 +7,7 @@ namespace App\Models;
 use Burrow\Intake\Firewall\FirewallRule;
 use Burrow\Intake\Reading;
 use Burrow\Intake\System\GroupFact;
+use Carbon\CarbonInterface;
 use Illuminate\Database\Eloquent\Model;
 
 /** What a box told last of all of one kind: the rules of its packet filter, or who may command its container engine. */
@@ -60,24 +61,50 @@ class Telling extends Model
     /** @return array<mixed> what is kept of one kind; empty where nothing is */
     public static function kept(Box $box, string $kind): array
     {
-        $told = self::query()->where('box_id', $box->id)->where('kind', $kind)->value('told');
-        $kept = json_decode(is_string($told) ? $told : '', true, 16);
+        return self::keptOf([$box->id], $kind)[$box->id] ?? [];
+    }
 
-        return is_array($kept) ? $kept : [];
+    /**
+     * @param  list<int>  $boxes  ids
+     * @return array<int, array<mixed>> what is kept of one kind, by box; without those of which nothing is
+     */
+    public static function keptOf(array $boxes, string $kind): array
+    {
+        $told = self::query()
+            ->whereIn('box_id', $boxes)
+            ->where('kind', $kind)
+            ->toBase()
+            ->pluck('told', 'box_id');
+        $kept = [];
+        foreach ($told as $box => $text) {
+            $one = json_decode(is_string($text) ? $text : '', true, 16);
+            $kept[(int) $box] = is_array($one) ? $one : [];
+        }
+
+        return $kept;
     }
 
     /** @param  array<string, mixed>  $told */
     public static function put(Box $box, string $kind, array $told): void
     {
-        self::query()->upsert(
-            [
-                'box_id' => $box->id,
+        self::putAll($kind, [$box->id => $told], [$box->id => now()]);
+    }
+
+    /**
+     * @param  non-empty-array<int, array<string, mixed>>  $told  by box
+     * @param  non-empty-array<int, CarbonInterface>  $at  when each was told
+     */
+    public static function putAll(string $kind, array $told, array $at): void
+    {
+        $rows = [];
+        foreach ($told as $box => $one) {
+            $rows[] = [
+                'box_id' => $box,
                 'kind' => $kind,
-                'told' => json_encode($told, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
-                'taken_at' => now(),
-            ],
-            ['box_id', 'kind'],
-            ['told', 'taken_at'],
-        );
+                'told' => json_encode($one, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
+                'taken_at' => $at[$box],
+            ];
+        }
+        self::query()->upsert($rows, ['box_id', 'kind'], ['told', 'taken_at']);
     }
 }

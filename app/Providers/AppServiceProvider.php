@@ -10,6 +10,7 @@ use App\Catalogue\Playbooks;
 use App\House\Place;
 use App\Household\HouseholdLoader;
 use App\Household\RecordStamp;
+use App\Jobs\TakeReports;
 use App\Probe\GreetingProbe;
 use App\Probe\NameProbe;
 use App\Probe\PageProbe;
@@ -23,7 +24,9 @@ use Burrow\Intake\Intake;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Blade;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
@@ -88,6 +91,8 @@ class AppServiceProvider extends ServiceProvider
                 'hx-swap="outerHTML show:window:top" data-in-place',
         );
         Blade::directive('ago', fn (string $at): string => "<?php echo \\App\\View\\Plain::ago({$at}); ?>");
+        // Reports that were laid down without the application are read by whoever looks for work next.
+        Event::listen(Looping::class, fn () => TakeReports::ifAnyWait());
         Session::extend(
             'logins',
             fn (): LoginsOnly => new LoginsOnly(

@@ -5,25 +5,21 @@ declare(strict_types=1);
 namespace App\Upkeep;
 
 use App\Models\Box;
-use App\Models\ConditionSample;
-use App\Models\FillSample;
 use App\Models\JournalEntry;
-use App\Models\Listing;
 use App\Models\Report;
 use App\Models\Telling;
 use Burrow\Household\BoxReport;
 use Burrow\Upkeep\Report\ReportReader;
-use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 
-/** Takes a report in, by whichever way it came: pasted, pushed or pulled. */
+/**
+ * Takes reports in, by whichever way they came: pasted, pushed or pulled; one, or one each of many boxes in as many
+ * statements.
+ */
 final readonly class TakeReport
 {
     /** Reports of a box that are kept word for word. */
     private const KEPT = 5;
-
-    /** Seconds between two samples of a fill; a forecast wants days, not minutes. */
-    private const SAMPLE = 6 * 3600;
 
     public function __construct(private ReportReader $reader)
     {
@@ -31,130 +27,130 @@ final readonly class TakeReport
 
     public function take(Box $box, string $text, string $came): Taken
     {
-        $text = mb_scrub(substr($text, 0, ReportReader::MOST));
-        $report = $this->reader->read($text);
-        if ($report === null) {
-            return Taken::None;
-        }
-        try {
-            return DB::transaction(fn (): Taken => $this->keep($box, $report, $text, $came));
-        } catch (UniqueConstraintViolationException) {
-            return Taken::Known;
-        }
+        return $this->takeAll([new Arrival($box, $text, $came, now())])[$box->id];
     }
 
-    private function keep(Box $box, BoxReport $report, string $text, string $came): Taken
+    /**
+     * @param  list<Arrival>  $arrivals  one of a box at most
+     * @return array<int, Taken> what became of each, by the box's id
+     */
+    public function takeAll(array $arrivals): array
+    {
+        $taken = $read = [];
+        foreach ($arrivals as $one) {
+            $text = mb_scrub(substr($one->text, 0, ReportReader::MOST), 'UTF-8');
+            $report = $this->reader->read($text);
+            $taken[$one->box->id] = Taken::None;
+            if ($report !== null) {
+                $read[$one->box->id] = new ReadReport($one, $report, $text, hash('sha256', $text));
+            }
+        }
+
+        return ($read === [] ? [] : DB::transaction(fn (): array => $this->keep($read))) + $taken;
+    }
+
+    /**
+     * @param  non-empty-array<int, ReadReport>  $read  by box
+     * @return array<int, Taken>
+     */
+    private function keep(array $read): array
     {
         // Two at once of one box wait for each other, so that the later one is the later one.
-        Box::query()
-            ->whereKey($box->id)
+        $there = Box::query()
+            ->whereIn('id', array_keys($read))
+            ->orderBy('id')
             ->lockForUpdate()
-            ->first(['id']);
-        $held = DB::table('reports')
-            ->where('box_id', $box->id)
-            ->selectRaw('MAX(made_at) AS latest, COUNT(*) AS held')
-            ->first();
-        $latest = $held?->latest;
-        $made = $report->madeAt === null ? null : now()->setTimestamp(min($report->madeAt, 2_147_483_647));
-        Report::query()->create([
-            'box_id' => $box->id,
-            'came' => $came,
-            'made_at' => $made,
-            'received_at' => now(),
-            'sum' => hash('sha256', $text),
-            'text' => $text,
-        ]);
-        if ((int) $held?->held >= 2 * self::KEPT) {
-            Report::query()
-                ->where('box_id', $box->id)
-                ->orderBy('id')
-                ->limit((int) $held?->held + 1 - self::KEPT)
-                ->delete();
-        }
-        if (is_string($latest) && $made !== null && $made->toDateTimeString() < $latest) {
-            return Taken::Older;
-        }
-        $this->remember($box, $report);
+            ->get(['id']);
+        $read = array_intersect_key($read, $there->keyBy('id')->all());
+        $ids = array_keys($read);
+        $held = Report::query()
+            ->whereIn('box_id', $ids)
+            ->groupBy('box_id')
+            ->selectRaw('box_id, MAX(made_at) AS latest, COUNT(*) AS held')
+            ->toBase()
+            ->get()
+            ->keyBy('box_id');
+        $known = Report::query()
+            ->whereIn('box_id', $ids)
+            ->whereIn('sum', array_map(fn (ReadReport $one): string => $one->sum, $read))
+            ->toBase()
+            ->get(['box_id', 'sum'])
+            ->map(fn (object $one): string => "{$one->box_id} {$one->sum}")
+            ->all();
+        $taken = $rows = $new = [];
+        foreach ($read as $id => $one) {
+            if (in_array("{$id} {$one->sum}", $known, true)) {
+                $taken[$id] = Taken::Known;
 
-        return Taken::New;
+                continue;
+            }
+            $rows[] = $one->row();
+            $latest = $held[$id]->latest ?? null;
+            $older = is_string($latest) && $one->madeAt() !== null && $one->madeAt() < $latest;
+            $taken[$id] = $older ? Taken::Older : Taken::New;
+            $older || ($new[$id] = $one);
+        }
+        $rows === [] || Report::query()->insert($rows);
+        foreach ($held as $id => $of) {
+            ((int) $of->held) >= 2 * self::KEPT && $this->thin((int) $id);
+        }
+        $new === [] || $this->remember($new);
+
+        return $taken;
     }
 
-    private function remember(Box $box, BoxReport $report): void
+    /** Only the last ones of a box stay. */
+    private function thin(int $box): void
     {
-        $kept = Telling::kept($box, Telling::REPORT);
-        $before = BoxReport::kept(is_array($kept['report'] ?? null) ? $kept['report'] : []);
-        // What was never recorded is as it is told first.
-        $kept += array_filter(['release' => $report->codename]);
-        Telling::put($box, Telling::REPORT, ['report' => $report] + self::recorded($box, $kept));
-        $this->fills($box, $report);
-        $this->condition($box, $report);
-        if ($report->listening !== null) {
-            Listing::query()->upsert(
-                [
-                    'box_id' => $box->id,
-                    'tool' => 'listening',
-                    'heard' => json_encode(
-                        $report->listening,
-                        JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
-                    ),
-                    'taken_at' => now(),
-                ],
-                ['box_id'],
-                ['tool', 'heard', 'taken_at'],
+        $from = Report::query()
+            ->where('box_id', $box)
+            ->orderByDesc('id')
+            ->offset(self::KEPT - 1)
+            ->value('id');
+        Report::query()->where('box_id', $box)->where('id', '<', $from)->delete();
+    }
+
+    /** @param  non-empty-array<int, ReadReport>  $new  by box */
+    private function remember(array $new): void
+    {
+        $kept = Telling::keptOf(array_keys($new), Telling::REPORT);
+        $stores = DB::table('stores')
+            ->whereIn('box_id', array_keys($new))
+            ->orderBy('id')
+            ->get(['box_id', 'mount_point'])
+            ->groupBy('box_id');
+        $told = $at = [];
+        foreach ($new as $id => $one) {
+            // What was never recorded is as it is told first.
+            $before = ($kept[$id] ?? []) + array_filter(['release' => $one->report->codename]);
+            $mounts = ($stores[$id] ?? collect())->pluck('mount_point')->all();
+            $told[$id] = ['report' => $one->report] + self::recorded($one->arrival->box, $before, $mounts);
+            $at[$id] = $one->arrival->at;
+        }
+        Telling::putAll(Telling::REPORT, $told, $at);
+        (new ReportSamples())->keep($new);
+        foreach ($new as $id => $one) {
+            $this->isUpToDate($one);
+            $before = $kept[$id]['report'] ?? null;
+            $this->tell(
+                $one->arrival->box,
+                BoxReport::kept(is_array($before) ? $before : []),
+                $one->report,
+                $before === null,
             );
         }
-        // That it is up to date is what it shows, not a click.
+    }
+
+    /** That it is up to date is what it shows, not a click. */
+    private function isUpToDate(ReadReport $one): void
+    {
+        $box = $one->arrival->box;
         if (
-            $report->isUpToDate() &&
+            $one->report->isUpToDate() &&
             ($box->updated_system_at === null || $box->updated_system_at->lt(now()->subHour()))
         ) {
             $box->update(['updated_system_at' => now()]);
         }
-        $this->tell($box, $before, $report, ($kept['report'] ?? null) === null);
-    }
-
-    private function fills(Box $box, BoxReport $report): void
-    {
-        if (($report->fills ?? []) === []) {
-            return;
-        }
-        $fresh = FillSample::query()
-            ->where('box_id', $box->id)
-            ->where('taken_at', '>', now()->subSeconds(self::SAMPLE))
-            ->distinct()
-            ->pluck('mount')
-            ->all();
-        $rows = [];
-        foreach ($report->fills ?? [] as [$mount, $bytes, $used]) {
-            $mount = mb_substr($mount, 0, 190);
-            in_array($mount, $fresh, true) ||
-                ($rows[$mount] = [
-                    'box_id' => $box->id,
-                    'mount' => $mount,
-                    'bytes' => max(1, $bytes),
-                    'used_bytes' => $used,
-                    'taken_at' => now(),
-                ]);
-        }
-        $rows === [] || FillSample::query()->insert(array_values($rows));
-    }
-
-    private function condition(Box $box, BoxReport $report): void
-    {
-        $told = [
-            'celsius' => $report->celsius,
-            'volts' => $report->volts,
-            'undervoltage' => $report->undervoltage,
-            'throttled' => $report->throttled,
-        ];
-        if (array_filter($told, fn (mixed $one): bool => $one !== null) === []) {
-            return;
-        }
-        $fresh = ConditionSample::query()
-            ->where('box_id', $box->id)
-            ->where('taken_at', '>', now()->subSeconds(self::SAMPLE))
-            ->exists();
-        $fresh || ConditionSample::query()->create(['box_id' => $box->id, 'taken_at' => now()] + $told);
     }
 
     private function tell(Box $box, BoxReport $before, BoxReport $now, bool $first): void
@@ -187,9 +183,10 @@ final readonly class TakeReport
      * What the record holds beside, with what was answered before.
      *
      * @param  array<mixed>  $kept
+     * @param  array<mixed>  $mounts  where the box's stores are mounted
      * @return array<string, mixed>
      */
-    public static function recorded(Box $box, array $kept): array
+    public static function recorded(Box $box, array $kept, array $mounts): array
     {
         $texts = fn (string $key): array => array_values(
             array_filter(is_array($kept[$key] ?? null) ? $kept[$key] : [], is_string(...)),
@@ -203,12 +200,9 @@ final readonly class TakeReport
             'keys' => array_values(
                 array_unique(array_filter([(string) $box->login_fingerprint, ...$texts('keys')])),
             ),
-            'mounts' => $box
-                ->stores()
-                ->pluck('mount_point')
-                ->filter(fn (mixed $one): bool => is_string($one) && $one !== '')
-                ->values()
-                ->all(),
+            'mounts' => array_values(
+                array_filter($mounts, fn (mixed $one): bool => is_string($one) && $one !== ''),
+            ),
             'mac' => $box->mac,
             'release' => is_string($kept['release'] ?? null) ? $kept['release'] : null,
             'further' => $texts('further'),

@@ -29,10 +29,14 @@ final class Pages
         return self::shown(array_slice($rows, (self::at() - 1) * $shown, $shown, true), count($rows), $shown);
     }
 
-    /** Which page is asked for, from 1. */
-    public static function at(): int
+    /**
+     * Which page is asked for, from 1.
+     *
+     * @param  string  $list  the name of its field in the address, where one page has several lists
+     */
+    public static function at(string $list = 'page'): int
     {
-        return max(1, Paginator::resolveCurrentPage());
+        return max(1, Paginator::resolveCurrentPage($list));
     }
 
     /**
@@ -45,10 +49,14 @@ final class Pages
      * @param  int  $of  rows of all pages
      * @return LengthAwarePaginator<K, T>
      */
-    public static function shown(array $rows, int $of, int $shown = self::ROWS): LengthAwarePaginator
-    {
-        return (new LengthAwarePaginator($rows, $of, $shown, self::at()))->withPath(
-            Paginator::resolveCurrentPath(),
-        );
+    public static function shown(
+        array $rows,
+        int $of,
+        int $shown = self::ROWS,
+        string $list = 'page',
+    ): LengthAwarePaginator {
+        return (new LengthAwarePaginator($rows, $of, $shown, self::at($list), ['pageName' => $list]))
+            ->withPath(Paginator::resolveCurrentPath())
+            ->withQueryString();
     }
 }

@@ -4,20 +4,6 @@ declare(strict_types=1);
 
 // The web server in front: what goes wrong before the application is reached.
 
-/** @return array{status: int, head: string, body: string} */
-function raw(string $request): array
-{
-    [$host, $port] = explode(':', substr(base(), 7));
-    $stream =
-        stream_socket_client("tcp://{$host}:{$port}", timeout: 5) ?: throw new RuntimeException('Nobody answers.');
-    stream_set_timeout($stream, 30);
-    fwrite($stream, $request);
-    $answer = (string) stream_get_contents($stream);
-    [$head, $body] = [...explode("\r\n\r\n", $answer, 2), ''];
-
-    return ['status' => (int) substr($head, 9, 3), 'head' => $head, 'body' => $body];
-}
-
 test('what goes wrong before the application is reached looks and behaves like the rest', function (
     string $request,
     int $status,
@@ -38,7 +24,11 @@ test('what goes wrong before the application is reached looks and behaves like t
         ->not->toMatch('/nginx\/|PHP\//');
 })->with([
     'no request' => ["GET / HTTP/1.1\r\nHost HOST\r\n\r\n", 400, 'Not understood'],
-    'another name' => ["GET / HTTP/1.1\r\nHost: evil.example\r\nConnection: close\r\n\r\n", 421, 'Another name'],
+    'another name' => [
+        "GET / HTTP/1.1\r\nHost: evil.example\r\nConnection: close\r\n\r\n",
+        421,
+        'Another name',
+    ],
     'a name with a port that is not ours' => [
         "GET /login HTTP/1.1\r\nHost: burrow.evil.example:80\r\nConnection: close\r\n\r\n",
         421,
@@ -76,52 +66,58 @@ test('what goes wrong before the application is reached looks and behaves like t
     ],
 ]);
 
-test('the application answers to its own names, whatever their case, and to no forwarded one', function (): void {
-    $port = explode(':', substr(base(), 7))[1];
-    foreach (
-        [
-            "127.0.0.1:{$port}" => 200,
-            "localhost:{$port}" => 200,
-            "LOCALHOST:{$port}" => 200,
-            "[::1]:{$port}" => 200,
-            '' => 400,
-        ] as $host => $status
-    ) {
-        expect([$host, raw("GET /login HTTP/1.1\r\nHost: {$host}\r\nConnection: close\r\n\r\n")['status']])->toBe([
-            $host,
-            $status,
-        ]);
-    }
-    $forwarded = raw(
-        "GET /plan HTTP/1.1\r\nHost: localhost:{$port}\r\nX-Forwarded-Host: evil.example\r\nX-Forwarded-Proto: https\r\nConnection: close\r\n\r\n",
-    );
-    expect($forwarded['head'])->not->toContain('evil.example')->toMatch('~Location: http://localhost~');
-});
+test(
+    'the application answers to its own names, whatever their case, and to no forwarded one',
+    function (): void {
+        $port = explode(':', substr(base(), 7))[1];
+        foreach (
+            [
+                "127.0.0.1:{$port}" => 200,
+                "localhost:{$port}" => 200,
+                "LOCALHOST:{$port}" => 200,
+                "[::1]:{$port}" => 200,
+                '' => 400,
+            ] as $host => $status
+        ) {
+            expect([
+                $host,
+                raw("GET /login HTTP/1.1\r\nHost: {$host}\r\nConnection: close\r\n\r\n")['status'],
+            ])->toBe([$host, $status]);
+        }
+        $forwarded = raw(
+            "GET /plan HTTP/1.1\r\nHost: localhost:{$port}\r\nX-Forwarded-Host: evil.example\r\nX-Forwarded-Proto: https\r\nConnection: close\r\n\r\n",
+        );
+        expect($forwarded['head'])->not->toContain('evil.example')->toMatch('~Location: http://localhost~');
+    },
+);
 
-test('what is sent with a passphrase in it is nowhere on the disk, while it is sent and after', function (): void {
-    $secret = 'Zwölf-Samentüten-'.bin2hex(random_bytes(8));
-    $body = 'name=warden&password='.rawurlencode($secret).'&x='.str_repeat('y', 300000);
-    $host = substr(base(), 7);
-    [$name, $port] = explode(':', $host);
-    $stream = stream_socket_client("tcp://{$name}:{$port}", timeout: 5);
-    fwrite(
-        $stream,
-        "POST /login HTTP/1.1\r\nHost: {$host}\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: ".
-            strlen($body).
-            "\r\nConnection: close\r\n\r\n".
-            substr($body, 0, 200000),
-    );
-    usleep(300000);
-    $onDisk = fn (): string => run(
-        'grep --recursive --files-with-matches --fixed-strings --text -- '.
-            escapeshellarg(rawurlencode($secret)).
-            ' '.
-            escapeshellarg((string) getenv('TEST_VAR')).
-            ' --exclude-dir=db 2>/dev/null',
-    )['out'];
-    $while = $onDisk();
-    fwrite($stream, substr($body, 200000));
-    stream_set_timeout($stream, 30);
-    $answer = (string) stream_get_contents($stream);
-    expect($answer)->toContain('do not belong together')->and($while)->toBe('')->and($onDisk())->toBe('');
-});
+test(
+    'what is sent with a passphrase in it is nowhere on the disk, while it is sent and after',
+    function (): void {
+        $secret = 'Zwölf-Samentüten-'.bin2hex(random_bytes(8));
+        $body = 'name=warden&password='.rawurlencode($secret).'&x='.str_repeat('y', 300000);
+        $host = substr(base(), 7);
+        [$name, $port] = explode(':', $host);
+        $stream = stream_socket_client("tcp://{$name}:{$port}", timeout: 5);
+        fwrite(
+            $stream,
+            "POST /login HTTP/1.1\r\nHost: {$host}\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: ".
+                strlen($body).
+                "\r\nConnection: close\r\n\r\n".
+                substr($body, 0, 200000),
+        );
+        usleep(300000);
+        $onDisk = fn (): string => run(
+            'grep --recursive --files-with-matches --fixed-strings --text -- '.
+                escapeshellarg(rawurlencode($secret)).
+                ' '.
+                escapeshellarg((string) getenv('TEST_VAR')).
+                ' --exclude-dir=db 2>/dev/null',
+        )['out'];
+        $while = $onDisk();
+        fwrite($stream, substr($body, 200000));
+        stream_set_timeout($stream, 30);
+        $answer = (string) stream_get_contents($stream);
+        expect($answer)->toContain('do not belong together')->and($while)->toBe('')->and($onDisk())->toBe('');
+    },
+);

@@ -119,3 +119,22 @@ function byMouse(Chrome $chrome): array
             ->findElements(WebDriverBy::cssSelector("input[name={$name}]"))[$down]->click(),
     ];
 }
+
+/**
+ * What the web server says to bytes as they are.
+ *
+ * @return array{status: int, head: string, body: string}
+ */
+function raw(string $request): array
+{
+    [$host, $port] = explode(':', substr(base(), 7));
+    $stream =
+        stream_socket_client("tcp://{$host}:{$port}", timeout: 5) ?:
+        throw new RuntimeException('Nobody answers.');
+    stream_set_timeout($stream, 30);
+    fwrite($stream, $request);
+    $answer = (string) stream_get_contents($stream);
+    [$head, $body] = [...explode("\r\n\r\n", $answer, 2), ''];
+
+    return ['status' => (int) substr($head, 9, 3), 'head' => $head, 'body' => $body];
+}

@@ -47,13 +47,14 @@
                 </ul>
             @endif
             <h2 id="needs">What needs you</h2>
-            @forelse ($page->findings as $finding)
+            @forelse ($needs as $finding)
                 {{-- The first word of what is said of a silent box is its name. --}}
                 @php($of = $finding->code === 'upkeep.silent' ? $page->silent[lcfirst(strtok($finding->found, ' '))] ?? null : null)
                 <x-finding :finding="$finding" data-stop tabindex="-1" :href="$of === null ? null : route('box.diagnosis', $of)" link="Find out why" />
             @empty
                 <p class="soft">Nothing. Have a cup of tea.</p>
             @endforelse
+            <x-pages :of="$needs" back="Graver ones" on="And what is less grave" />
         </section>
     </div>
 </x-page>

@@ -50,7 +50,16 @@ test('the schema that ships is that of the tables, and no table is left out', fu
         'name',
     );
     sort($all);
-    $held = [...HouseholdFile::TABLES, 'users', 'tokens', 'jobs', 'failed_jobs', 'migrations'];
+    // What waits to be read goes with its box, and is read long before anybody exports.
+    $held = [
+        ...HouseholdFile::TABLES,
+        'report_inbox',
+        'users',
+        'tokens',
+        'jobs',
+        'failed_jobs',
+        'migrations',
+    ];
     sort($held);
     expect($all)->toBe($held);
 });

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Jobs\FetchReports;
+use App\Jobs\TakeReports;
 use App\Models\Box;
 use App\Models\FillSample;
 use App\Models\JournalEntry;
@@ -12,6 +13,7 @@ use App\Models\Telling;
 use App\Upkeep\ReportKey;
 use Burrow\Upkeep\Report\ReportScript;
 use Burrow\Upkeep\Report\ReportUnits;
+use Illuminate\Support\Facades\DB;
 use Tests\Support\SshServer;
 
 // A box tells how it is: pasted, sent by itself, held against the record, answered once.
@@ -125,14 +127,19 @@ test('a box sends by itself with its token, and with no other', function (): voi
     ($this->push)($token, 'a kettle')->assertStatus(422);
     ($this->push)($token, random_bytes(5_000_000))->assertStatus(413);
     $first = ($this->text)();
-    ($this->push)($token, $first)->assertOk()->assertSee('held against the record');
-    ($this->push)($token, $first)->assertOk()->assertSee('was here already');
+    // Twice the same, then one that was made before: read in their order, and only the later one counts.
+    ($this->push)($token, $first)->assertStatus(202)->assertSee('is read in a moment');
+    ($this->push)($token, $first)->assertStatus(202);
     ($this->push)(
         $token,
         ($this->text)(['made' => now()->getTimestamp() - 7200 ."\nlarder", 'uptime' => '1.0']),
-    )
-        ->assertOk()
-        ->assertSee('made before the one that is here');
+    )->assertStatus(202);
+    expect(Report::query()->count())->toBe(0);
+    dispatch_sync(new TakeReports());
+    expect(DB::table('report_inbox')->where('taken', false)->count())
+        ->toBe(0)
+        ->and(DB::table('report_inbox')->where('text', '!=', '')->count())
+        ->toBe(0);
     $told = Telling::kept($this->larder, Telling::REPORT);
     expect($told['report']['uptimeSeconds'])
         ->toBe(86_400)
@@ -141,7 +148,11 @@ test('a box sends by itself with its token, and with no other', function (): voi
         ->and(Report::query()->count())
         ->toBe(2);
     // A clock that is far off is told.
-    ($this->push)($token, ($this->text)(['made' => now()->getTimestamp() + 90_000 ."\nlarder"]))->assertOk();
+    ($this->push)(
+        $token,
+        ($this->text)(['made' => now()->getTimestamp() + 90_000 ."\nlarder"]),
+    )->assertStatus(202);
+    dispatch_sync(new TakeReports());
     $this->asKeeper()->get('/')->assertSee('The clock of larder is');
     $this->post("/boxes/{$this->larder->id}/report/token", ['away' => '1']);
     auth()->logout();
@@ -160,9 +171,71 @@ test('a box that sends too often waits; only the last reports are kept', functio
         )->getStatusCode();
     }
     expect(array_count_values($codes))
-        ->toBe([200 => 12, 429 => 3])
-        ->and(Report::query()->count())
-        ->toBeLessThanOrEqual(10);
+        ->toBe([202 => 12, 429 => 3])
+        ->and(DB::table('report_inbox')->count())
+        ->toBe(12);
+    dispatch_sync(new TakeReports());
+    expect(Report::query()->count())
+        ->toBeLessThanOrEqual(10)
+        ->toBeGreaterThan(4)
+        ->and(Telling::kept($this->larder, Telling::REPORT)['report']['uptimeSeconds'])
+        ->toBe(11);
+    // That they were read opens no new minute; the next one does, and then nothing of them is left.
+    ($this->push)($token, ($this->text)())->assertStatus(429);
+    $this->travel(61)->seconds();
+    ($this->push)($token, ($this->text)())->assertStatus(202);
+    dispatch_sync(new TakeReports());
+    expect(DB::table('report_inbox')->count())->toBe(1);
+});
+
+test(
+    'many boxes at once are taken in together; one that cannot be kept does not hold up the others',
+    function (): void {
+        $boxes = Box::query()->here()->get();
+        foreach ($boxes as $box) {
+            $box->update(['report_token' => hash('sha256', $token = str_pad((string) $box->id, 43, 'x'))]);
+            ($this->push)($token, ($this->text)(['uptime' => "{$box->id}0.0"]))->assertStatus(202);
+        }
+        // One cannot be written, and one box goes before its report is read.
+        $hurt = $boxes[1];
+        $gone = $boxes[2];
+        $gone->delete();
+        Box::query()->update(['updated_system_at' => null]);
+        Box::updating(fn (Box $box) => $box->id === $hurt->id ? throw new RuntimeException('not now') : null);
+        dispatch_sync(new TakeReports());
+        $seconds = fn (Box $box): ?int => Telling::kept($box, Telling::REPORT)['report']['uptimeSeconds'] ??
+            null;
+        foreach ($boxes->except([$hurt->id, $gone->id]) as $box) {
+            expect([$box->name, $seconds($box), $box->refresh()->updated_system_at === null])->toBe([
+                $box->name,
+                $box->id * 10,
+                false,
+            ]);
+        }
+        expect($seconds($hurt))
+            ->toBeNull()
+            ->and(DB::table('report_inbox')->where('taken', false)->count())
+            ->toBe(0);
+    },
+);
+
+test('what waits is bounded: the next one is told to come later', function (): void {
+    $token = str_repeat('y', 43);
+    $this->larder->update(['report_token' => hash('sha256', $token)]);
+    $others = Box::query()->whereKeyNot($this->larder->id)->pluck('id');
+    foreach (array_chunk(range(1, 5000), 1000) as $some) {
+        DB::table('report_inbox')->insert(
+            array_map(
+                fn (int $i): array => [
+                    'box_id' => $others[$i % count($others)],
+                    'received_at' => now()->subHour(),
+                    'text' => 'x',
+                ],
+                $some,
+            ),
+        );
+    }
+    ($this->push)($token, ($this->text)())->assertStatus(503)->assertSee('Too many wait');
 });
 
 test('a guest sees no report', function (): void {

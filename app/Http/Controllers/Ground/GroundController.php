@@ -22,12 +22,22 @@ final class GroundController
         $keeper = $request->user()?->isKeeper() === true;
         $narrow = $request->has('narrow');
         $choice = Choice::of($request->string('show')->value(), $request->string('order')->value());
-        $page = GroundPage::kept($kept, $catalogue, $network, $keeper, $narrow, Pages::at(), $choice);
+        $page = GroundPage::kept(
+            $kept,
+            $catalogue,
+            $network,
+            $keeper,
+            $narrow,
+            Pages::at(),
+            Pages::at('needs'),
+            $choice,
+        );
 
         return view('ground.index', [
             'network' => $network,
             'page' => $page,
             'choice' => $choice,
+            'needs' => Pages::shown($page->needs, $page->ofNeeds, Pages::SHEETS, 'needs'),
             'boxes' => Pages::shown($page->boxes, $page->of),
         ]);
     }

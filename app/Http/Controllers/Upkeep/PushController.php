@@ -4,43 +4,23 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Upkeep;
 
-use App\Models\Box;
-use App\Upkeep\Taken;
-use App\Upkeep\TakeReport;
-use Burrow\Upkeep\Report\ReportReader;
+use App\Upkeep\ReportInbox;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\DB;
 
-/** Where a box sends its report to by itself: no login, but a token of its own, of which only the sum is kept. */
+/** Where a box sends its report to by itself, where the web server does not ask public/report.php at once. */
 final class PushController
 {
-    /** Reports of one box in a minute; it sends one a day. */
-    private const OFTEN = 12;
-
-    public function __invoke(Request $request, TakeReport $take): Response
+    public function __invoke(Request $request): Response
     {
-        $token = (string) $request->bearerToken();
-        if (preg_match('/^[A-Za-z0-9_-]{43}$/D', $token) !== 1) {
-            return self::says(401, 'A token of a box is wanted.');
-        }
-        $box = Box::query()->here()->where('report_token', hash('sha256', $token))->first();
-        if ($box === null) {
-            return self::says(401, 'This token is none, or no longer one.');
-        }
-        if (! RateLimiter::attempt("report-{$box->id}", self::OFTEN, fn (): bool => true)) {
-            return self::says(429, 'One a day is enough; try again in a minute.');
-        }
-        if ((int) $request->header('Content-Length', '0') > ReportReader::MOST) {
-            return self::says(413, 'A report has at most 256 KiB.');
-        }
-        $taken = $take->take($box, $request->getContent(), 'pushed');
+        $inbox = new ReportInbox(DB::connection()->getPdo(), now()->toDateTimeImmutable());
+        [$code, $says] = $inbox->post(
+            (string) $request->header('Authorization'),
+            (int) $request->header('Content-Length', '0'),
+            fn (int $most): string => substr($request->getContent(), 0, $most),
+        );
 
-        return $taken === Taken::None ? self::says(422, $taken->words()) : self::says(200, $taken->words());
-    }
-
-    private static function says(int $code, string $text): Response
-    {
-        return response("{$text}\n", $code, ['Content-Type' => 'text/plain; charset=utf-8']);
+        return response("{$says}\n", $code, ['Content-Type' => 'text/plain; charset=utf-8']);
     }
 }

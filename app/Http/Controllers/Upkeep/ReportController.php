@@ -214,7 +214,11 @@ final class ReportController
             ->update([
                 'told' => json_encode(
                     ['report' => $kept['report'] ?? []] +
-                        TakeReport::recorded($box->refresh(), $change($kept)),
+                        TakeReport::recorded(
+                            $box->refresh(),
+                            $change($kept),
+                            $box->stores()->pluck('mount_point')->all(),
+                        ),
                     JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
                 ),
             ]);
