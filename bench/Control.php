@@ -19,6 +19,7 @@ final readonly class Control
         'power',
         'fault',
         'look',
+        'report',
         'scrap',
         'swap',
         'claim',
@@ -137,6 +138,8 @@ final readonly class Control
                 return ['output' => $this->lab->type($board, $ask->text('command'))];
             case 'look':
                 return ['sees' => $this->lab->look($board, $ask->text('at'))];
+            case 'report':
+                return ['text' => $this->lab->report($board)];
             case 'fault':
                 $this->lab->fault($board, $ask->text('fault'));
                 break;

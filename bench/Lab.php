@@ -7,6 +7,8 @@ namespace Bench;
 use Bench\Board\Board;
 use Bench\Board\Disk;
 use Bench\Board\FirstBoot;
+use Bench\Board\Machine;
+use Bench\Board\ReportText;
 use Bench\Faults\Fault;
 use Bench\Faults\Faults;
 use Bench\Faults\Well;
@@ -47,10 +49,10 @@ final class Lab
 
     private readonly State $state;
 
-    public function __construct(string $stateFile, int $offset)
+    public function __construct(string $stateFile, int $offset, string $socket)
     {
         $this->index = new PackageIndex();
-        $this->wall = new Wall($offset);
+        $this->wall = new Wall($offset, $socket);
         $this->clock = new Clock();
         $this->state = new State($stateFile);
         $this->router = new Router(self::POOL_FIRST, self::POOL_LAST);
@@ -248,6 +250,14 @@ final class Lab
         $this->save();
     }
 
+    /** What the report's script prints there; null where it was never laid down. */
+    public function report(Board $board): ?string
+    {
+        return $board->machine->read(Machine::REPORT) === null
+            ? null
+            : (string) new ReportText($board, $this->index);
+    }
+
     /** What a person sees who looks at one place of a board. */
     public function look(Board $board, string $at): string
     {
@@ -400,6 +410,7 @@ final class Lab
     private function start(Board $board): void
     {
         $board->phase = 'starting';
+        $board->startedAt = microtime(true);
         $board->screen = ['power'];
         if ($board->fault?->starts() === false) {
             $board->screen = [];

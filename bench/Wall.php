@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Bench;
 
 use Bench\Board\Board;
+use Bench\Board\Machine;
 use Bench\Net\Answers;
 use Bench\Net\Door;
 use Bench\Net\Doors;
 use Bench\Net\Inside;
+use Bench\Net\RemoteLogin;
 use Bench\Net\SshDoor;
 use Bench\Services\Registry;
 use Bench\Services\Services;
@@ -49,7 +51,8 @@ final class Wall
     /** @var ?non-empty-string */
     private ?string $stranger = null;
 
-    public function __construct(private readonly int $offset)
+    /** @param  string  $socket  where the bench is asked */
+    public function __construct(private readonly int $offset, private readonly string $socket)
     {
         $this->inside = new Inside();
     }
@@ -119,7 +122,7 @@ final class Wall
         $login = $board->files === [] || ($board->boot->remoteLogin ?? false);
         $wanted = [
             new Door(self::PRESENCE),
-            ...$login ? [new Door(22, serve: fn (ConnectionInterface $c) => SshDoor::open($c, $key))] : [],
+            ...$login ? [$this->remoteLogin($board, $key)] : [],
             ...$board->firstBootDone ? Services::doors($board) : [],
             ...$board->firstBootDone || $board->files === [] ? $this->brought($board) : [],
         ];
@@ -141,6 +144,33 @@ final class Wall
                 ),
             ),
         );
+    }
+
+    /**
+     * Where a key is tied to the report the machine's own sshd answers; else what a stranger at the door gets to see.
+     *
+     * @param  non-empty-string  $key
+     */
+    private function remoteLogin(Board $board, string $key): Door
+    {
+        $real = RemoteLogin::of(
+            $key,
+            $board->account(),
+            $board->machine->read(Machine::AUTHORIZED) ?? '',
+            implode(
+                ' ',
+                array_map(escapeshellarg(...), [
+                    PHP_BINARY,
+                    dirname(__DIR__).'/bench/report.php',
+                    $this->socket,
+                    $board->id,
+                ]),
+            ),
+        );
+
+        return $real === null
+            ? new Door(22, serve: fn (ConnectionInterface $c) => SshDoor::open($c, $key))
+            : new Door(22, since: $real->mark(), login: $real);
     }
 
     /** @return list<Door> of a board that stood already, or of a ready-made image */

@@ -23,7 +23,7 @@ if ($options === false || ! is_string($options['state'] ?? null) || ! is_string(
     exit(2);
 }
 $offset = (int) ($options['offset'] ?? 20000);
-$lab = new Lab($options['state'], $offset);
+$lab = new Lab($options['state'], $offset, $options['socket']);
 
 @unlink($options['socket']);
 umask(0077);

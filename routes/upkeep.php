@@ -30,6 +30,7 @@ Route::middleware(['auth', 'keeper'])->group(function (): void {
     Route::post('/boxes/{box}/report', [ReportController::class, 'take']);
     Route::post('/boxes/{box}/report/token', [ReportController::class, 'token'])->name('box.report.token');
     Route::post('/boxes/{box}/report/fetch', [ReportController::class, 'fetch'])->name('box.report.fetch');
+    Route::post('/boxes/{box}/report/bench', [ReportController::class, 'onBench'])->name('box.report.bench');
     Route::post('/boxes/{box}/report/answer', [ReportController::class, 'answer'])->name('box.report.answer');
     Route::post('/upkeep/care', [CareController::class, 'store'])->name('care.add');
     Route::post('/upkeep/care/done', [CareController::class, 'done'])->name('care.done');

@@ -1,7 +1,7 @@
 # What has to be on the machine, and how it gets there. Sourced by ./burrow.
 
 RUN_PACKAGES="ieee-data distro-info-data mariadb-server-core mariadb-client nginx php8.2-fpm php8.2-curl php8.2-mysql php8.2-zip php8.2-gd php8.2-bcmath php8.2-gmp php8.2-mbstring php8.2-intl php8.2-xml unzip"
-TEST_PACKAGES="nftables iptables wireguard-tools wireguard-go lsof net-tools iproute2 python3-apt iputils-ping dnsmasq-base unbound bind9 bind9-dnsutils busybox zbar-tools debootstrap xkb-data wpasupplicant shellcheck xz-utils netbase systemd chromium chromium-driver netplan.io samba samba-common-bin smbclient openssh-client openssh-server rsync gnupg sqlite3 openssl python3-yaml python3-jsonschema python3-jinja2 python3-configobj python3-oauthlib python3-requests python3-jsonpatch fdisk python3-prometheus-client poppler-utils"
+TEST_PACKAGES="nftables iptables wireguard-tools wireguard-go lsof net-tools iproute2 python3-apt iputils-ping dnsmasq-base unbound bind9 bind9-dnsutils busybox zbar-tools debootstrap xkb-data wpasupplicant shellcheck xz-utils netbase systemd chromium chromium-driver netplan.io samba samba-common-bin smbclient openssh-client openssh-server libnss-wrapper rsync gnupg sqlite3 openssl python3-yaml python3-jsonschema python3-jinja2 python3-configobj python3-oauthlib python3-requests python3-jsonpatch fdisk python3-prometheus-client poppler-utils"
 
 # apt_install PACKAGE…: only those that are missing; asks for administrator rights only then.
 apt_install() {

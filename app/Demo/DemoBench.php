@@ -70,6 +70,7 @@ final class DemoBench
                             'powered' => $box->silent_since === null,
                             'firstBootDone' => true,
                             'name' => (string) $box->name,
+                            'machine' => ['groups' => [$box->user ?? 'root' => []]],
                             'services' => array_values(
                                 $box->services
                                     ->map(

@@ -35,6 +35,9 @@ final class Board
     /** @var array<string, float> detached job => when it began, in our time; none of before a restart of the bench */
     public array $began = [];
 
+    /** When the power came, in our time; a bench that woke up takes that moment. */
+    public float $startedAt;
+
     /** How many times faster than a real one its time runs; 0: all that takes time is over at once. */
     public float $speed = 0.0;
 
@@ -64,6 +67,13 @@ final class Board
         public string $name = '',
     ) {
         $this->machine = new Machine();
+        $this->startedAt = microtime(true);
+    }
+
+    /** Seconds of its time since the power came. */
+    public function uptime(): float
+    {
+        return (microtime(true) - $this->startedAt) * max(1.0, $this->speed);
     }
 
     /**
@@ -102,7 +112,20 @@ final class Board
     /** What it was told last, else what its card says. */
     public function hostname(): string
     {
-        return trim($this->machine->read('/etc/hostname') ?? '') ?: $this->boot->hostname ?? 'board';
+        $told = trim($this->machine->read('/etc/hostname') ?? '');
+
+        return $told ?:
+            ($this->files === [] && $this->name !== ''
+                ? $this->name
+                : $this->boot->hostname ?? 'board');
+    }
+
+    /** Who logs in: as its card says, else the first account of a system that stood already; empty where there is none. */
+    public function account(): string
+    {
+        $named = $this->boot->user ?? '';
+
+        return $named === '' ? (string) array_key_first($this->machine->groups) : $named;
     }
 
     /** @return non-empty-string */

@@ -7,6 +7,12 @@ namespace Bench\Board;
 /** A running system: its packages, files, accounts, services and containers. Keeps no secret. */
 final class Machine
 {
+    /** Where a script lies that tells how the board is. */
+    public const REPORT = '/usr/local/bin/burrow-report';
+
+    /** Keys that may log in. */
+    public const AUTHORIZED = '~/.ssh/authorized_keys';
+
     private const FILES = [
         '/etc/fstab' => "UUID=00000000-0000-4000-8000-000000000001 / ext4 defaults 0 1\n",
         '/etc/samba/smb.conf' => "[global]\n   workgroup = WORKGROUP\n",

@@ -19,7 +19,7 @@ final class Doors
     /** Connections that fill the queue of a listener whose backlog is none. */
     private const FILL = 2;
 
-    /** @var array<string, SocketServer|resource|list<resource>> */
+    /** @var array<string, SocketServer|RunningLogin|resource|list<resource>> */
     private array $open = [];
 
     public function __construct(private readonly int $offset)
@@ -44,6 +44,7 @@ final class Doors
         foreach (array_diff_key($byKey, $this->open) as $key => $door) {
             $opened = match (true) {
                 $door->drops => $this->nobody($address, $door),
+                $door->login !== null => $door->login->listen($address, $door->port + $this->offset),
                 $door->protocol === 'udp' => $this->udp($address, $door),
                 default => $this->tcp($address, $door),
             };
@@ -139,11 +140,13 @@ final class Doors
         return $socket;
     }
 
-    /** @param  SocketServer|resource|list<resource>  $door */
+    /** @param  SocketServer|RunningLogin|resource|list<resource>  $door */
     private function shut($door): void
     {
         if ($door instanceof SocketServer) {
             $door->close();
+        } elseif ($door instanceof RunningLogin) {
+            $door->stop();
         } elseif (is_array($door)) {
             array_map(fclose(...), $door);
         } else {

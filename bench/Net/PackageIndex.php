@@ -32,6 +32,12 @@ final class PackageIndex
         return implode("\n", $paragraphs);
     }
 
+    /** @return array<string, array{string, string}> name => its version in the image, and the newest */
+    public function versions(): array
+    {
+        return self::PACKAGES;
+    }
+
     /** @return list<string> names of what the image is behind with */
     public function pending(): array
     {

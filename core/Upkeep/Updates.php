@@ -10,12 +10,19 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Judgement\Severity;
 
-/** Boxes that are due for an update, or soon. */
+/** Boxes that are due for an update, or soon; and those whose hours for it went by. */
 final readonly class Updates implements Concern
 {
     public function findings(Household $house): Findings
     {
-        $findings = array_map(fn (Due $due): Finding => $due->finding(), array_values(Calendar::of($house)));
+        $boxes = [];
+        foreach ($house->standing() as $box) {
+            $boxes[$box->id] = $box;
+        }
+        $findings = [];
+        foreach (Calendar::of($house) as $id => $due) {
+            $findings[] = MissedHours::of($house, $boxes[$id], $due)?->finding() ?? $due->finding();
+        }
 
         return Findings::of(
             ...array_filter($findings, fn (Finding $finding): bool => $finding->severity !== Severity::Fine),

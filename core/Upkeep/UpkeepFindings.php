@@ -212,6 +212,23 @@ final class UpkeepFindings
         );
     }
 
+    /**
+     * @param  string  $hours  that went by
+     * @param  string  $last  day of its last update
+     * @param  ?string  $next  when its next hours begin; null where it has none
+     */
+    public static function hoursMissed(string $box, string $hours, string $last, ?string $next): Finding
+    {
+        return Finding::warn(
+            'upkeep.hours_missed',
+            ucfirst($box)." was due, and its hours went by: {$hours}.",
+            "Nothing tells that it was done; its last update is of {$last}.",
+            $next === null
+                ? 'Give it other hours, or update it by hand.'
+                : "Its next hours begin on {$next}, and the plan has it there. If these do not suit anybody, give it others.",
+        );
+    }
+
     public static function dueSoon(string $box, string $when): Finding
     {
         return Finding::note(

@@ -104,6 +104,9 @@
             @if ($box->fetched_at !== null)
                 <button class="ghost" name="away" value="1">Fetch it no more</button> <span class="soft">Fetched @ago($box->fetched_at).</span>
             @endif
+            @if ($box->on_bench)
+                <button class="ghost" formaction="{{ route('box.report.bench', $box) }}">Type both on the bench board</button>
+            @endif
         </form>
     </section>
 </x-page>

@@ -6,11 +6,13 @@ use App\Files\FileKinds;
 use Burrow\Household\BoxParts;
 use Burrow\Household\Hours;
 use Burrow\Household\Household;
+use Burrow\Judgement\Finding;
 use Burrow\Upkeep\Draw\WeekPicture;
 use Burrow\Upkeep\Plan\Doing;
 use Burrow\Upkeep\Plan\HousePlan;
 use Burrow\Upkeep\Plan\UpkeepPlan;
 use Burrow\Upkeep\TypedHours;
+use Burrow\Upkeep\Updates;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
 
@@ -237,3 +239,76 @@ test('hours that cannot be are told at their field', function (array $with, arra
     'no words' => [['hours_what' => ' '], ['hours_what']],
     'no time' => [['hours_from' => '7', 'hours_to' => '24:00'], ['hours_from', 'hours_to']],
 ]);
+
+test('hours that went by while a box was due are told, with the next ones; others are not', function (
+    int $days,
+    array $hours,
+    array $with,
+    ?string $says,
+): void {
+    // Its cadence is 30 days; nothing else of the house has hours.
+    $house = dueHouse([aged('larder', $days, ...$with), aged('lantern', 2)], $hours);
+    $found = (new Updates())->findings($house)->list;
+    $missed = array_values(
+        array_filter($found, fn (Finding $one): bool => $one->code === 'upkeep.hours_missed'),
+    );
+    expect($missed[0]->found ?? null)->toBe(
+        $says === null ? null : "Larder was due, and its hours went by: {$says}.",
+    );
+    // One thing is said of one box.
+    expect(count($found))->toBeLessThanOrEqual(1);
+})->with(function (): array {
+    $window = fn (string $from, string $to, array $days = [], array $boxes = ['larder']): Hours => hours(
+        'quiet',
+        $from,
+        $to,
+        $boxes,
+        $days,
+        Hours::WINDOW,
+    );
+
+    return [
+        'last night' => [40, [$window('02:00', '04:00')], [], 'Wednesday 25 Nov, 02:00 to 04:00'],
+        'over midnight' => [40, [$window('23:00', '01:00')], [], 'Tuesday 24 Nov, 23:00 to Wednesday 01:00'],
+        'on a day of the week' => [
+            40,
+            [$window('10:00', '12:00', ['mon'])],
+            [],
+            'Monday 23 Nov, 10:00 to 12:00',
+        ],
+        'for the whole house' => [
+            40,
+            [$window('02:00', '04:00', [], [])],
+            [],
+            'Wednesday 25 Nov, 02:00 to 04:00',
+        ],
+        'not over yet' => [30, [$window('14:00', '16:00', ['wed'])], [], null],
+        'before it was due' => [30, [$window('10:00', '12:00', ['tue'])], [], null],
+        'on the day that it was due' => [
+            30,
+            [$window('10:00', '12:00', ['wed'])],
+            [],
+            'Wednesday 25 Nov, 10:00 to 12:00',
+        ],
+        'not due' => [20, [$window('02:00', '04:00')], [], null],
+        'hours of another box' => [40, [$window('02:00', '04:00', [], ['lantern'])], [], null],
+        'hours in which it is used' => [40, [hours('film', '02:00', '04:00', ['larder'])], [], null],
+        'no hours' => [40, [], [], null],
+        'months ago' => [400, [$window('02:00', '04:00')], [], 'Wednesday 25 Nov, 02:00 to 04:00'],
+    ];
+});
+
+test(
+    'the next hours are told, and where there are none, that there are none; one that is off is left alone',
+    function (): void {
+        $window = hours('quiet', '10:00', '12:00', ['larder'], ['mon'], Hours::WINDOW);
+        $of = fn (Burrow\Household\Box $box, array $hours): array => array_column(
+            (new Updates())->findings(dueHouse([$box], $hours))->list,
+            'do',
+            'code',
+        );
+        expect($of(aged('larder', 40), [$window])['upkeep.hours_missed'])->toContain('Monday 30 Nov, 10:00');
+        $silent = aged('larder', 40, 'file-store', hearing: heard('2026-11-24 10:00'));
+        expect($of($silent, [$window]))->not->toHaveKey('upkeep.hours_missed');
+    },
+);

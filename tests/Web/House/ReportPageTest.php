@@ -14,6 +14,7 @@ use App\Upkeep\ReportKey;
 use Burrow\Upkeep\Report\ReportScript;
 use Burrow\Upkeep\Report\ReportUnits;
 use Illuminate\Support\Facades\DB;
+use Tests\Bench\BenchProcess;
 use Tests\Support\SshServer;
 
 // A box tells how it is: pasted, sent by itself, held against the record, answered once.
@@ -285,5 +286,70 @@ test(
         $this->travel(25)->hours();
         dispatch_sync(new FetchReports());
         expect($this->larder->refresh()->fetch_wrong)->toContain('with this key');
+    },
+);
+
+test(
+    'a board of the bench tells how it is through a real sshd, with its own key, and nothing else',
+    function (): void {
+        $bench = new BenchProcess(50);
+        config(['burrow.bench_socket' => $bench->socket(), 'burrow.bench_offset' => BenchProcess::OFFSET]);
+        $box = upOnBench($bench, 'wren', '172.22.8.16', '02:4b:1e:90:00:09');
+        $status = fn (): array => array_column($bench->ask(['do' => 'status'])['boards'], null, 'id')[
+            "box-{$box->id}"
+        ];
+        $box->update(['host_key' => $status()['fingerprint'], 'host_key_at' => now()]);
+        $page = "/boxes/{$box->id}/report";
+        $fetch = fn () => $this->followingRedirects()->post("{$page}/fetch");
+        $this->asKeeper();
+        // Before its line is there nobody is let in: what answers is the door that only shows its key.
+        $fetch();
+        expect($box->refresh()->fetch_wrong)
+            ->not->toBeNull()
+            ->and(Report::query()->count())
+            ->toBe(0);
+        $this->get($page)->assertSee('Type both on the bench board');
+        $this->followingRedirects()
+            ->post("{$page}/bench")
+            ->assertSee('has the script, and its line');
+        $bench->until(
+            fn (): bool => str_contains(
+                (string) run('ssh-keyscan -t ed25519 -p '.(BenchProcess::OFFSET + 22).' 127.22.8.16')[
+                    'all'
+                ],
+                'OpenSSH',
+            ),
+        );
+        $fetch()->assertSee('It came fetched.');
+        $told = Telling::kept($box, Telling::REPORT)['report'];
+        expect([$told['host'], $told['codename'], $told['undervoltage'], $told['macs']])
+            ->toBe(['wren', 'bookworm', false, ['02:4b:1e:90:00:09']])
+            ->and($told['celsius'])
+            ->toBe(48.312)
+            ->and($told['uptimeSeconds'])
+            ->toBeGreaterThan(20)
+            ->and($told['keys'])
+            ->toHaveCount(1);
+        // What changes on the board is told by the next one.
+        $bench->ask(['do' => 'fault', 'board' => "box-{$box->id}", 'fault' => 'weak-supply']);
+        $bench->ask(['do' => 'type', 'board' => "box-{$box->id}", 'command' => 'sudo apt-get update']);
+        $fetch();
+        $told = Telling::kept($box, Telling::REPORT)['report'];
+        expect($told['undervoltage'])->toBeTrue()->and($told['pending'])->toContain('openssl');
+        // The key opens the report and no shell, by the machine's own client of remote login.
+        $key = scratch().'/key';
+        file_put_contents($key, ReportKey::private()->toString('OpenSSH'));
+        chmod($key, 0600);
+        $ssh =
+            "ssh -i {$key} -p ".
+            (BenchProcess::OFFSET + 22).
+            ' -o StrictHostKeyChecking=no -o UserKnownHostsFile=/dev/null '.
+            '-o BatchMode=yes';
+        $said = run("{$ssh} warden@127.22.8.16 'cat /etc/passwd; id'");
+        expect($said['out'])->toStartWith('#: made')->not->toContain('uid=');
+        expect(run("{$ssh} root@127.22.8.16 id")['exit'])->not->toBe(0);
+        // Without power nobody answers, and nothing of it stays.
+        $bench->ask(['do' => 'power', 'board' => "box-{$box->id}", 'on' => false]);
+        expect($bench->isOpen('127.22.8.16', 22))->toBeFalse();
     },
 );

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Upkeep;
 
+use App\Bench\BenchAway;
+use App\Bench\BenchClient;
 use App\Jobs\FetchReports;
 use App\Models\Box;
 use App\Models\JournalEntry;
@@ -19,6 +21,7 @@ use Burrow\Household\Household;
 use Burrow\Household\WhoReaches;
 use Burrow\Judgement\Findings;
 use Burrow\Net\Mac;
+use Burrow\Text\ShellWord;
 use Burrow\Upkeep\Report\Difference;
 use Burrow\Upkeep\Report\Drift;
 use Burrow\Upkeep\Report\ReportConcern;
@@ -71,10 +74,15 @@ final class ReportController
 
     public function script(): Response
     {
-        return response(ReportScript::text(HouseWords::engine(Network::home()->engine)['engine']), 200, [
+        return response($this->scriptText(), 200, [
             'Content-Type' => 'text/plain; charset=utf-8',
             'Content-Disposition' => 'attachment; filename="burrow-report"',
         ]);
+    }
+
+    private function scriptText(): string
+    {
+        return ReportScript::text(HouseWords::engine(Network::home()->engine)['engine']);
     }
 
     /** Pasted, or as a file. */
@@ -126,6 +134,29 @@ final class ReportController
         dispatch(new FetchReports($box->id));
 
         return $back->with('told', 'It is being fetched; look again in a moment.');
+    }
+
+    /** The bench's board lays down the script and ties the key to it, as a person would who types it. */
+    public function onBench(Box $box, BenchClient $bench): RedirectResponse
+    {
+        abort_unless($box->on_bench, 404);
+        $script = ReportUnits::SCRIPT;
+        $typed = [
+            "sudo tee {$script} <<'SCRIPT'\n".$this->scriptText()."SCRIPT\nsudo chmod 755 {$script}",
+            'echo '.
+            ShellWord::quoted(ReportUnits::authorizedKey(ReportKey::public())).
+            ' >> ~/.ssh/authorized_keys',
+        ];
+        $back = redirect()->to(route('box.report', $box).'#fetched');
+        try {
+            foreach ($typed as $command) {
+                $bench->ask(['do' => 'type', 'board' => "box-{$box->id}", 'command' => $command]);
+            }
+        } catch (BenchAway $away) {
+            return $back->with('told', $away->getMessage());
+        }
+
+        return $back->with('told', 'The bench board has the script, and its line.');
     }
 
     /** A difference is answered: it is so, it is put right, or it is left alone until later. */
