@@ -120,7 +120,7 @@ final class Board
                 : $this->boot->hostname ?? 'board');
     }
 
-    /** Who logs in: as its card says, else the first account of a system that stood already; empty where there is none. */
+    /** Who logs in: as its card says, else the first account of a system that stood already; empty where none is. */
     public function account(): string
     {
         $named = $this->boot->user ?? '';
