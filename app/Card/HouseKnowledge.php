@@ -35,7 +35,7 @@ final class HouseKnowledge
         $schools = $box === null ? [] : $box->jobs->pluck('school')->all();
 
         return new CardContext(
-            image: $box === null ? null : $catalogue->shelf()->images[$box->image ?? ''] ?? null,
+            image: $box === null ? null : $catalogue->image($box->image),
             network: $network->asLocalNetwork(),
             names: array_values(array_filter($others->pluck('name')->all(), is_string(...))),
             taken: $taken,

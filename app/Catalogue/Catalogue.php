@@ -10,11 +10,14 @@ use Burrow\Catalogue\CatalogueReader;
 use Burrow\Catalogue\Job\Job;
 use Burrow\Catalogue\Job\JobReader;
 use Burrow\Catalogue\Part\BoardClass;
+use Burrow\Catalogue\Part\Drive;
+use Burrow\Catalogue\Part\ImageKind;
 use Burrow\Catalogue\Part\Kit;
 use Burrow\Catalogue\Part\SmallParts;
 use Burrow\Catalogue\Shelf;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
+use Closure;
 use Illuminate\Database\QueryException;
 use RuntimeException;
 
@@ -49,15 +52,53 @@ final class Catalogue
     /** @var list<array{kind: string, id: string, found: string}> */
     private array $unread = [];
 
+    /** @var array<string, array<string, Job|BoardClass|Drive|ImageKind|null>> those that were asked for alone, by kind */
+    private array $single = [];
+
     /** Its image came with its job in it. */
     public function isReadyMade(Box $box): bool
     {
-        return ($this->shelf()->images[$box->image ?? ''] ?? null)?->readyMade === true;
+        return $this->image($box->image)?->readyMade === true;
     }
 
-    public function job(string $id): ?Job
+    public function job(?string $id): ?Job
     {
-        return $this->shelf()->jobs[$id] ?? null;
+        return $this->alone('job', $id, (new JobReader())->job(...));
+    }
+
+    public function board(?string $id): ?BoardClass
+    {
+        return $this->alone('board', $id, (new CatalogueReader())->board(...));
+    }
+
+    public function drive(?string $id): ?Drive
+    {
+        return $this->alone('drive', $id, (new CatalogueReader())->drive(...));
+    }
+
+    public function image(?string $id): ?ImageKind
+    {
+        return $this->alone('image', $id, (new CatalogueReader())->image(...));
+    }
+
+    /**
+     * One entry by itself: most pages want a few, and making all of them takes its time.
+     *
+     * @template T of Job|BoardClass|Drive|ImageKind
+     *
+     * @param  Closure(array<string, mixed>): T  $make
+     * @return ?T
+     */
+    private function alone(string $kind, ?string $id, Closure $make): mixed
+    {
+        $id ??= '';
+        if (! isset($this->single[$kind][$id])) {
+            $entry = $this->entries($kind)[$id] ?? null;
+            $this->single[$kind][$id] = $entry === null ? null : $make($entry);
+        }
+
+        /** @var ?T */
+        return $this->single[$kind][$id];
     }
 
     /** Every entry as a typed value, boards from the slowest to the fastest. */
@@ -135,7 +176,10 @@ final class Catalogue
     {
         $entry = OwnEntry::read($kind, $yaml);
         if ($entry->data !== null) {
-            CatalogueEntry::query()->updateOrCreate(['kind' => $kind, 'slug' => $entry->id()], ['yaml' => $yaml]);
+            CatalogueEntry::query()->updateOrCreate(
+                ['kind' => $kind, 'slug' => $entry->id()],
+                ['yaml' => $yaml],
+            );
             $this->entries = $this->shelf = null;
         }
 
@@ -147,7 +191,11 @@ final class Catalogue
     {
         return Findings::of(
             ...array_map(
-                fn (array $one): Finding => EntryFindings::entryNotRead($one['kind'], $one['id'], $one['found']),
+                fn (array $one): Finding => EntryFindings::entryNotRead(
+                    $one['kind'],
+                    $one['id'],
+                    $one['found'],
+                ),
                 $this->unreadEntries(),
             ),
         );
@@ -257,16 +305,19 @@ final class Catalogue
     /** @return array<string, array<string, array<string, mixed>>> */
     private static function builtInEntries(): array
     {
-        $files = [];
-        foreach (array_keys(self::KINDS) as $kind) {
-            $files += array_fill_keys(self::builtInFiles($kind), $kind);
-        }
+        $list = fn (): array => array_merge(...array_map(self::builtInFiles(...), array_keys(self::KINDS)));
         $entries = [];
-        foreach (Kept::files('catalogue', array_keys($files)) as $file => $data) {
-            $entries[$files[$file]][is_string($data['id'] ?? null) ? $data['id'] : ''] = $data;
+        foreach (Kept::files('catalogue', $list) as $file => $data) {
+            $entries[self::kindOf($file)][is_string($data['id'] ?? null) ? $data['id'] : ''] = $data;
         }
 
         return $entries;
+    }
+
+    /** Entries of the catalogue lie in a folder of their kind, playbooks in one of their job. */
+    private static function kindOf(string $file): string
+    {
+        return str_contains($file, '/playbooks/') ? 'playbook' : basename(dirname($file));
     }
 
     /** @return list<string> */
@@ -275,7 +326,9 @@ final class Catalogue
         // A playbook lies in its job's folder; what playbooks share is none.
         $files =
             glob(
-                self::path($kind === 'playbook' ? 'BringUp/playbooks/*/*.yaml' : "Catalogue/data/{$kind}/*.yaml"),
+                self::path(
+                    $kind === 'playbook' ? 'BringUp/playbooks/*/*.yaml' : "Catalogue/data/{$kind}/*.yaml",
+                ),
             ) ?:
             [];
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use Closure;
 use RuntimeException;
 use Symfony\Component\Yaml\Yaml;
 
@@ -11,26 +12,31 @@ use Symfony\Component\Yaml\Yaml;
 final class Kept
 {
     /**
-     * Files parsed once and kept until one of them changes: as PHP, which the opcode cache holds ready.
+     * Files of the application parsed once and kept, as PHP, which the opcode cache holds ready. A running copy's own
+     * files change only when it is brought up, which empties what is kept; elsewhere they are looked at each time.
      *
-     * @param  list<string>  $files
+     * @param  Closure(): list<string>  $list  the files
      * @return array<string, array<string, mixed>> by file
      */
-    public static function files(string $what, array $files): array
+    public static function files(string $what, Closure $list): array
     {
-        $state = implode(' ', array_map(fn (string $file): string => $file.filemtime($file), $files));
+        $files = app()->isProduction() ? null : $list();
+        $state =
+            $files === null
+                ? 'as brought up'
+                : implode(' ', array_map(fn (string $file): string => $file.filemtime($file), $files));
 
         /** @var array<string, array<string, mixed>> */
-        return self::made(
-            $what,
-            $state,
-            fn (): array => array_map(
+        return self::made($what, $state, function () use ($files, $list): array {
+            $files ??= $list();
+
+            return array_map(
                 fn (string $file): mixed => Yaml::parse(
                     file_get_contents($file) ?: throw new RuntimeException("Cannot read {$file}."),
                 ),
                 array_combine($files, $files),
-            ),
-        );
+            );
+        });
     }
 
     /**

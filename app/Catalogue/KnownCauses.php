@@ -27,7 +27,10 @@ final class KnownCauses
     /** @return array<string, array<string, mixed>> by id */
     private static function read(string $what): array
     {
-        $files = Kept::files("diagnosis-{$what}", glob(base_path("core/Diagnosis/data/{$what}/*.yaml")) ?: []);
+        $files = Kept::files(
+            "diagnosis-{$what}",
+            fn (): array => glob(base_path("core/Diagnosis/data/{$what}/*.yaml")) ?: [],
+        );
 
         /** @var array<string, array<string, mixed>> */
         return array_merge(...array_values($files));

@@ -112,7 +112,10 @@ final class Playbooks
     private static function parts(): array
     {
         return array_column(
-            Kept::files('playbook-shared', glob(base_path('core/BringUp/playbooks/shared/*.yaml')) ?: []),
+            Kept::files(
+                'playbook-shared',
+                fn (): array => glob(base_path('core/BringUp/playbooks/shared/*.yaml')) ?: [],
+            ),
             null,
             'id',
         );
@@ -121,10 +124,10 @@ final class Playbooks
     public static function reader(): PlaybookReader
     {
         $usual = base_path('core/BringUp/playbooks/usual.yaml');
-        $files = Kept::files('playbook-parts', [
-            ...glob(base_path('core/BringUp/playbooks/shared/*.yaml')) ?: [],
-            $usual,
-        ]);
+        $files = Kept::files(
+            'playbook-parts',
+            fn (): array => [...glob(base_path('core/BringUp/playbooks/shared/*.yaml')) ?: [], $usual],
+        );
         /** @var array{arrive: list<string>, again: list<string>, close: list<string>} $parts */
         $parts = $files[$usual];
         unset($files[$usual]);

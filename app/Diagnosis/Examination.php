@@ -68,23 +68,16 @@ final readonly class Examination
     /** What the lights of its class of board mean, in words; empty where the catalogue does not say. */
     public function lights(Box $box): string
     {
-        return $this->catalogue->shelf()->boards[$box->board]->lights ?? '';
+        return $this->catalogue->board($box->board)->lights ?? '';
     }
 
     /** What the records know of what the box has. */
     public function circumstances(Box $box): Circumstances
     {
         $jobs = array_values(
-            $box->jobs
-                ->map(fn (BoxJob $held): ?Job => $this->catalogue->job($held->job))
-                ->filter()
-                ->all(),
+            $box->jobs->map(fn (BoxJob $held): ?Job => $this->catalogue->job($held->job))->filter()->all(),
         );
 
-        return Circumstances::of(
-            $jobs,
-            LinkKind::tryFrom((string) $box->link),
-            $box->start !== 'drive',
-        );
+        return Circumstances::of($jobs, LinkKind::tryFrom((string) $box->link), $box->start !== 'drive');
     }
 }

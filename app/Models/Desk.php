@@ -28,6 +28,18 @@ class Desk extends Model
         'watts' => 'float',
     ];
 
+    /** @return array{posix: bool, powershell: bool} which shells the desks of the house have; where nobody said, POSIX */
+    public static function shells(): array
+    {
+        $systems = self::query()->distinct()->pluck('system');
+        $power = $systems->contains(DeskSystem::GetDisk->value);
+
+        return [
+            'posix' => $systems->contains(fn (mixed $one): bool => $one !== DeskSystem::GetDisk->value) || ! $power,
+            'powershell' => $power,
+        ];
+    }
+
     public function computer(): DeskComputer
     {
         return new DeskComputer(

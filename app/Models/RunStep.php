@@ -47,6 +47,8 @@ class RunStep extends Model
 
     public function isFinished(): bool
     {
-        return in_array($this->state, [self::DONE, self::SKIPPED], true);
+        $state = $this->attributes['state'] ?? null;
+
+        return $state === self::DONE || $state === self::SKIPPED;
     }
 }

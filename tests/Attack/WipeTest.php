@@ -39,26 +39,21 @@ const THE_DISK = ['serial' => 'SEED000007', 'bytes' => '500000000000', 'mounted'
  */
 function destructiveCommands(): array
 {
-    $values = new Values(
-        [
-            'host' => 'wren',
-            'user' => 'warden',
-            'address' => '172.22.8.16',
-            'mac' => '02:4b:1e:90:00:07',
-            'fingerprint' => 'SHA256:x',
-            'disk' => 'sdq',
-            'disk_partition' => 'sdq1',
-            'disk_serial' => THE_DISK['serial'],
-            'disk_bytes' => THE_DISK['bytes'],
-            'store_label' => 'store',
-            'mount_point' => '/srv/store',
-            'share' => 'store',
-        ],
-        [
-            'fstab_line' => 'UUID=x /srv/store ext4 defaults,nofail 0 2',
-            'smb_share' => "[store]\n   path = /srv/store",
-        ],
-    );
+    $values = new Values([
+        'host' => 'wren',
+        'user' => 'warden',
+        'address' => '172.22.8.16',
+        'mac' => '02:4b:1e:90:00:07',
+        'fingerprint' => 'SHA256:x',
+        'disk' => 'sdq',
+        'disk_partition' => 'sdq1',
+        'disk_serial' => THE_DISK['serial'],
+        'disk_bytes' => THE_DISK['bytes'],
+        'store_label' => 'store',
+        'mount_point' => '/srv/store',
+        'share' => 'store',
+        'uuid' => '3f1c0a52-0d11-4b7e-9a55-1d2e3f405162',
+    ]);
     $steps = [];
     foreach (everyStep() as $id => $step) {
         $steps[$id] = (string) $values->fill($step->command);
@@ -151,7 +146,9 @@ test('nothing is wiped when the disk is another one', function (string $name): v
         'another size' => ['bytes' => '500000000001'] + THE_DISK,
         'another serial number' => $asks('SERIAL') ? ['serial' => 'OTHER'] + THE_DISK : null,
         'mounted' => $asks('MOUNTPOINT') ? ['mounted' => '/srv/store'] + THE_DISK : null,
-        'a serial number that begins alike' => $asks('SERIAL') ? ['serial' => 'SEED0000070'] + THE_DISK : null,
+        'a serial number that begins alike' => $asks('SERIAL')
+            ? ['serial' => 'SEED0000070'] + THE_DISK
+            : null,
     ]);
     foreach ($wrong as $why => $disk) {
         expect([$why, wiped($text, $disk)])->toBe([$why, []]);
@@ -170,7 +167,18 @@ test('a chain stops at the first tool that fails', function (): void {
 });
 
 test('what destroys on the third desk system is one block that looks first and stops', function (): void {
-    $disk = new BlockDevice('3', Bytes::of(31914983424), 'reader', '7', 'usb', true, false, [], [], 'USBSTOR\\7');
+    $disk = new BlockDevice(
+        '3',
+        Bytes::of(31914983424),
+        'reader',
+        '7',
+        'usb',
+        true,
+        false,
+        [],
+        [],
+        'USBSTOR\\7',
+    );
     $destroying = array_filter(
         WriteCommands::for(DeskSystem::GetDisk, $disk, 'plain.img'),
         fn ($command): bool => preg_match('/Clear-Disk|ReadWrite/', $command->command) === 1 &&

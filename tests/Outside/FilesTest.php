@@ -282,25 +282,27 @@ test('a value in a command arrives as one word', function (string $value): void 
 ]);
 
 test('the commands of the playbook are shell that parses', function (): void {
-    $values = new Values(
-        array_fill_keys(
-            [
-                'host',
-                'user',
-                'address',
-                'mac',
-                'fingerprint',
-                'disk',
-                'disk_serial',
-                'disk_partition',
-                'store_label',
-                'mount_point',
-                'share',
-            ],
-            "o'dd value",
-        ),
-        ['fstab_line' => 'UUID=x', 'smb_share' => "[store]\n  path = x"],
+    $odd = array_fill_keys(
+        [
+            'host',
+            'user',
+            'address',
+            'mac',
+            'fingerprint',
+            'disk',
+            'disk_serial',
+            'disk_partition',
+            'store_label',
+            'share',
+        ],
+        "o'dd value",
     );
+    // What a writer of core takes is what such a thing looks like.
+    $values = new Values([
+        ...$odd,
+        'uuid' => '3f1c0a52-0d11-4b7e-9a55-1d2e3f405162',
+        'mount_point' => "/srv/o'dd value",
+    ]);
     foreach (everyStep() as $id => $step) {
         if ($step->kind->place() === StepPlace::Box) {
             expect([$id, run('bash -n', (string) $values->fill($step->command))['exit']])->toBe([$id, 0]);

@@ -25,7 +25,7 @@ final class DetailsReader
     public static function details(array $entry, array $common): Details
     {
         /**
-         * @var array{asks?: list<array{name: string, label: string, kind: string, why: string, default?: string, example?: string}>, answers?: list<array{question: string, answer: string, why: string, enter: string}>, errors?: list<array{sees: string, found: string, why: string, do: string}>, prints?: list<array{name: string, label: string, kind: string, after?: string, until?: string}>, cards?: list<array{client: string, type?: string, text: string}>, look?: array{port?: int|string, protocol?: string, path?: string, tls?: bool, shows?: string, refused?: list<string>, answered?: list<string>, local?: string, greeting?: string}, sees?: string, look_in?: string, reset?: string, if_yes?: string, if_no?: string, reads?: string, place?: string, needs?: list<string>, releases?: list<int>, confirmed?: string, repeatable?: bool, due_days?: int, starts?: bool, back?: string, back_s?: int} $entry
+         * @var array{asks?: list<array{name: string, label: string, kind: string, why: string, default?: string, example?: string}>, answers?: list<array{question: string, answer: string, why: string, enter: string}>, errors?: list<array{sees: string, found: string, why: string, do: string}>, prints?: list<array{name: string, label: string, kind: string, after?: string, until?: string}>, cards?: list<array{client: string, type?: string, text: string}>, look?: array{port?: int|string, protocol?: string, path?: string, tls?: bool, shows?: string, refused?: list<string>, answered?: list<string>, local?: string, greeting?: string}, sees?: string, look_in?: string, reset?: string, if_yes?: string, if_no?: string, reads?: string, place?: string, needs?: list<string>, releases?: list<int>, confirmed?: string, repeatable?: bool, due_days?: int, starts?: bool, back?: string, back_s?: int, powershell?: string} $entry
          */
         return new Details(
             job: $common['job'],
@@ -93,6 +93,7 @@ final class DetailsReader
             screen: $entry['screen'] ?? false,
             back: trim($entry['back'] ?? ''),
             backSeconds: $entry['back_s'] ?? null,
+            powerShell: rtrim($entry['powershell'] ?? ''),
         );
     }
 

@@ -35,6 +35,7 @@ final readonly class Details
      * @param  bool  $starts  the box starts anew in its wait: what answers when is watched
      * @param  string  $back  the way back from here to how it was before the run
      * @param  ?int  $backSeconds  how long that takes; null where nobody has said
+     * @param  string  $powerShell  its command at a desk with PowerShell, where that is another one
      * @param  ?int  $dueDays  days after which what it is about is due again; null when never
      */
     public function __construct(
@@ -61,6 +62,7 @@ final readonly class Details
         public bool $screen = false,
         public string $back = '',
         public ?int $backSeconds = null,
+        public string $powerShell = '',
     ) {
     }
 

@@ -43,6 +43,18 @@ final readonly class Step
         return $this->more->place ?? $this->kind->place();
     }
 
+    /** It is typed into a shell of the desk: that shell may be PowerShell. */
+    public function isTypedAtTheDesk(): bool
+    {
+        return $this->place() === StepPlace::Desk && $this->command !== '';
+    }
+
+    /** Its command for a desk with PowerShell, with places for its values. */
+    public function forPowerShell(): string
+    {
+        return $this->more->powerShell === '' ? $this->command : $this->more->powerShell;
+    }
+
     /** The name under which a run keeps one of its values: those of one job do not meet those of another. */
     public function scoped(string $value): string
     {

@@ -5,16 +5,14 @@ declare(strict_types=1);
 namespace Burrow\BringUp\Step;
 
 use Burrow\BringUp\Write\Blocks;
+use Burrow\Text\PowerWord;
 use Burrow\Text\ShellWord;
 
 /** The values of one box that fill a playbook's commands. */
 final readonly class Values
 {
-    /**
-     * @param  array<string, string>  $words  put into a command as one shell word
-     * @param  array<string, string>  $blocks  written by a core writer, put in as they are between here-document marks
-     */
-    public function __construct(public array $words, public array $blocks = [])
+    /** @param  array<string, string>  $words  put into a command as one shell word */
+    public function __construct(public array $words)
     {
     }
 
@@ -43,9 +41,11 @@ final readonly class Values
 
         // What a playbook fixes may itself be made of what is so of the box.
         $made = array_filter($words, fn (string $word): bool => str_contains($word, '{{'));
-        $words = [...$words, ...array_map((new self(array_diff_key($words, $made)))->fillText(...), $made)];
 
-        return new self($words, Blocks::from($words));
+        return new self([
+            ...$words,
+            ...array_map((new self(array_diff_key($words, $made)))->fillText(...), $made),
+        ]);
     }
 
     /**
@@ -65,6 +65,25 @@ final readonly class Values
     public function fill(string $command): ?string
     {
         $filled = $this->fillKnown($command);
+
+        return preg_match('/\{\{[a-z_0-9]+\}\}/', $filled) === 1 ? null : $filled;
+    }
+
+    /**
+     * The same for PowerShell at a desk. There a quoted piece does not join what stands beside it, so a word that holds
+     * a value is quoted as a whole.
+     */
+    public function fillForPowerShell(string $command): ?string
+    {
+        $filled = (string) preg_replace_callback(
+            '/[^\s\'"|;(){}$]*(?:\{\{[a-z_0-9]+\}\}[^\s\'"|;(){}$]*)+/',
+            function (array $match): string {
+                $word = $this->fillTextKnown($match[0]);
+
+                return str_contains($word, '{{') ? $match[0] : PowerWord::of($word);
+            },
+            $command,
+        );
 
         return preg_match('/\{\{[a-z_0-9]+\}\}/', $filled) === 1 ? null : $filled;
     }
@@ -92,12 +111,15 @@ final readonly class Values
         );
     }
 
-    /** The command as far as its values are known; the others stand as {{name}}. */
+    /**
+     * The command as far as its values are known; the others stand as {{name}}. What a writer of core writes goes
+     * between here-document marks as it is.
+     */
     public function fillKnown(string $command): string
     {
         return (string) preg_replace_callback(
             '/\{\{([a-z_0-9]+)\}\}/',
-            fn (array $match): string => $this->blocks[$match[1]] ??
+            fn (array $match): string => Blocks::write($match[1], $this->words) ??
                 (isset($this->words[$match[1]]) ? ShellWord::of($this->words[$match[1]]) : $match[0]),
             $command,
         );

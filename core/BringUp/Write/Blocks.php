@@ -49,7 +49,11 @@ final class Blocks
             new Block(
                 'tunnel_device',
                 ['device', 'device_key', 'tunnel_net'],
-                fn (array $v): TunnelDevice => new TunnelDevice($v['device'], $v['device_key'], $v['tunnel_net']),
+                fn (array $v): TunnelDevice => new TunnelDevice(
+                    $v['device'],
+                    $v['device_key'],
+                    $v['tunnel_net'],
+                ),
             ),
             new Block(
                 'tunnel_profile',
@@ -151,7 +155,11 @@ final class Blocks
                 ['mount_point'],
                 fn (array $v): KeyedSettings => KeyedSettings::recorder($v['mount_point']),
             ),
-            new Block('automatic_updates', [], fn (array $v): KeyedSettings => KeyedSettings::automaticUpdates()),
+            new Block(
+                'automatic_updates',
+                [],
+                fn (array $v): KeyedSettings => KeyedSettings::automaticUpdates(),
+            ),
             new Block(
                 'https_site',
                 ['host', 'domain', 'page_port'],
@@ -162,22 +170,21 @@ final class Blocks
 
     /**
      * @param  array<string, string>  $values
-     * @return array<string, string> those that can be written from these values, by name
+     * @return ?string null where no block is called so, where it lacks a value, and for values that its file cannot
+     *                 hold: the command then says that a value is missing
      */
-    public static function from(array $values): array
+    public static function write(string $name, array $values): ?string
     {
-        $written = [];
-        foreach (self::all() as $block) {
-            if (array_diff($block->needs, array_keys($values)) !== []) {
-                continue;
-            }
-            try {
-                $written[$block->name] = $block->write($values);
-            } catch (InvalidArgumentException) {
-                // What the file cannot hold is not written; the command says that a value is missing.
-            }
+        static $all = null;
+        $all ??= array_column(self::all(), null, 'name');
+        $block = $all[$name] ?? null;
+        if (! $block instanceof Block || array_diff($block->needs, array_keys($values)) !== []) {
+            return null;
         }
-
-        return $written;
+        try {
+            return $block->write($values);
+        } catch (InvalidArgumentException) {
+            return null;
+        }
     }
 }

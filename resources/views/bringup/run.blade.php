@@ -39,7 +39,7 @@
                 @if ($place === 'router' && $run->box->network->router_page)
                     <x-router-page :notes="$run->box->network->router_page" />
                 @endif
-                @if ($command !== '')
+                @if ($command !== '' && $shells['posix'])
                     <x-command id="command" :text="$command ?? 'A value is still missing; an earlier step was passed over.'">
                         <x-slot:where>
                             @if ($place === 'box')
@@ -52,6 +52,12 @@
                                 At the <b>desk computer</b>
                             @endif
                         </x-slot:where>
+                    </x-command>
+                @endif
+                @php($power = $shells['powershell'] ? $values->fillForPowerShell($played->forPowerShell()) ?? 'A value is still missing; an earlier step was passed over.' : $command)
+                @if ($shells['powershell'] && ($power !== $command || !$shells['posix']))
+                    <x-command id="command-power" :text="$power">
+                        <x-slot:where>At the <b>desk computer</b>, in PowerShell</x-slot:where>
                     </x-command>
                 @endif
                 @includeWhen($played->more->answers !== [], 'bringup.answers', ['answers' => $played->more->answers])

@@ -131,13 +131,21 @@ test('time left shrinks with every finished step, down to nothing', function ():
 });
 
 test('a command waits for its values', function (): void {
-    $values = new Values(['disk' => 'sda', 'label' => "it's"], ['line' => "a b\nc"]);
+    $values = new Values([
+        'disk' => 'sda',
+        'label' => "it's",
+        'uuid' => '3f1c0a52-0d11-4b7e-9a55-1d2e3f405162',
+        'mount_point' => '/srv/a b',
+    ]);
     expect($values->fill('mkfs /dev/{{disk}}'))
         ->toBe('mkfs /dev/sda')
         ->and($values->fill('echo {{label}}'))
         ->toBe("echo 'it'\\''s'")
-        ->and($values->fill("tee <<'L'\n{{line}}\nL"))
-        ->toBe("tee <<'L'\na b\nc\nL")
+        ->and($values->fill("tee <<'L'\n{{fstab_line}}\nL"))
+        ->toBe(
+            "tee <<'L'\nUUID=3f1c0a52-0d11-4b7e-9a55-1d2e3f405162 /srv/a\\040b ext4 ".
+                "defaults,nofail,x-systemd.device-timeout=10s 0 2\nL",
+        )
         ->and($values->fill('mkfs {{partition}}'))
         ->toBeNull()
         ->and($values->fillText('on {{disk}}, {{other}}'))

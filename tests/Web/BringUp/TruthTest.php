@@ -7,6 +7,7 @@ use App\Catalogue\Catalogue;
 use App\Demo\DemoBench;
 use App\Jobs\LookAround;
 use App\Models\Box;
+use App\Models\Desk;
 use App\Models\Network;
 use App\Models\Run;
 use App\Models\RunStep;
@@ -116,7 +117,12 @@ test(
 );
 
 test('a filter that was never installed is no stand-in for the one there is', function (): void {
-    $box = newBox(['name' => 'wren', 'address' => '172.22.8.16', 'user' => 'warden', 'stage' => Stage::Unfinished]);
+    $box = newBox([
+        'name' => 'wren',
+        'address' => '172.22.8.16',
+        'user' => 'warden',
+        'stage' => Stage::Unfinished,
+    ]);
     $box->jobs()->update(['job' => 'dns-filter']);
     $this->asKeeper()->get('/')->assertSee('One box for names, no stand-in');
     $box->update(['stage' => Stage::InService]);
@@ -124,27 +130,34 @@ test('a filter that was never installed is no stand-in for the one there is', fu
     $this->get('/')->assertDontSee('One box for names, no stand-in');
 });
 
-test('ports are recorded as they were met in the run, and UDP is never open without an answer', function (): void {
-    $run = newRun();
-    $this->asKeeper();
-    $run->update([
-        'learned' => [
-            'looked' => ['tcp/22' => ['state' => 'open', 'at' => now()->subMinutes(3)->toIso8601String()]],
-        ],
-    ]);
-    $box = playOut($run, 'done');
-    $ports = $box
-        ->services()
-        ->get()
-        ->mapWithKeys(fn ($service): array => [$service->protocol.'/'.$service->port => $service->state])
-        ->all();
-    expect($ports)
-        ->toEqual(['tcp/445' => null, 'tcp/22' => 'open'])
-        ->and($box->services()->where('port', 22)->value('looked_at')?->diffInMinutes(now()))
-        ->toBeGreaterThan(2.9)
-        ->and($box->updated_system_at)
-        ->toBeNull();
-});
+test(
+    'ports are recorded as they were met in the run, and UDP is never open without an answer',
+    function (): void {
+        $run = newRun();
+        $this->asKeeper();
+        $run->update([
+            'learned' => [
+                'looked' => [
+                    'tcp/22' => ['state' => 'open', 'at' => now()->subMinutes(3)->toIso8601String()],
+                ],
+            ],
+        ]);
+        $box = playOut($run, 'done');
+        $ports = $box
+            ->services()
+            ->get()
+            ->mapWithKeys(
+                fn ($service): array => [$service->protocol.'/'.$service->port => $service->state],
+            )
+            ->all();
+        expect($ports)
+            ->toEqual(['tcp/445' => null, 'tcp/22' => 'open'])
+            ->and($box->services()->where('port', 22)->value('looked_at')?->diffInMinutes(now()))
+            ->toBeGreaterThan(2.9)
+            ->and($box->updated_system_at)
+            ->toBeNull();
+    },
+);
 
 test('a box that answers at its old address is told so, and not that nobody is there', function (): void {
     $bench = new BenchProcess();
@@ -172,13 +185,19 @@ test('a box that answers at its old address is told so, and not that nobody is t
 test('what the box refused is not done', function (string $pasted, string $says): void {
     $step = runAt('index');
     $step->update(['state' => RunStep::RUNNING, 'began_at' => now()]);
-    $this->asKeeper()->post("/runs/{$step->run_id}/steps/{$step->id}/done", ['version' => 1, 'pasted' => $pasted]);
+    $this->asKeeper()->post("/runs/{$step->run_id}/steps/{$step->id}/done", [
+        'version' => 1,
+        'pasted' => $pasted,
+    ]);
     expect($step->refresh()->state)->toBe(RunStep::RUNNING);
     $this->get("/runs/{$step->run_id}")->assertSee($says);
 })->with([
     ['bash: sudo: command not found', 'The command is not there'],
     ['warden is not in the sudoers file.  This incident will be reported.', 'may not use sudo'],
-    ['E: Could not get lock /var/lib/apt/lists/lock. It is held by process 812', 'Another upgrade is running'],
+    [
+        'E: Could not get lock /var/lib/apt/lists/lock. It is held by process 812',
+        'Another upgrade is running',
+    ],
     [
         "Err:1 http://bench stable\n  Temporary failure resolving 'bench'\nE: Failed to fetch",
         'A name was not found',
@@ -295,13 +314,18 @@ test(
     function (): void {
         $at = runAt('reserve');
         $this->asKeeper();
-        $act = fn (string $action, array $with) => $this->post("/runs/{$at->run_id}/steps/{$at->id}/{$action}", [
-            'version' => $at->refresh()->version,
-            ...$with,
-        ]);
+        $act = fn (string $action, array $with) => $this->post(
+            "/runs/{$at->run_id}/steps/{$at->id}/{$action}",
+            [
+                'version' => $at->refresh()->version,
+                ...$with,
+            ],
+        );
         $act('doubt', ['saw' => 'the page has another menu'])->assertSessionHas('told');
         $this->get("/runs/{$at->run_id}")->assertSee('it looked different: the page has another menu');
-        $this->get('/upkeep')->assertSee('Steps that looked different')->assertSee('the page has another menu');
+        $this->get('/upkeep')
+            ->assertSee('Steps that looked different')
+            ->assertSee('the page has another menu');
         $this->post('/upkeep/doubts/'.StepDoubt::query()->firstOrFail()->id);
         $this->get('/upkeep')->assertDontSee('the page has another menu');
 
@@ -385,8 +409,12 @@ test('what was answered is kept with the job, and stands there when it is asked 
         'listed' => "a.example\nb.example",
         'answered' => 'x.example',
     ]);
-    $this->get("/boxes/{$box->id}")->assertSee('Answered when it was set up')->assertSee('x.example');
-    $this->asGuest()->get("/boxes/{$box->id}")->assertDontSee('x.example');
+    $this->get("/boxes/{$box->id}")
+        ->assertSee('Answered when it was set up')
+        ->assertSee('x.example');
+    $this->asGuest()
+        ->get("/boxes/{$box->id}")
+        ->assertDontSee('x.example');
     $this->asKeeper();
     $run->delete();
     $again = app(RunStart::class)->begin($box->refresh());
@@ -400,13 +428,51 @@ test('what was answered is kept with the job, and stands there when it is asked 
         ->assertSee("a.example\nb.example", false);
 });
 
-test('a school that the catalogue no longer has is said, with the one that stands in for it', function (): void {
-    $run = newRun();
-    $run->box->jobs()->update(['job' => 'audio-player', 'school' => 'wax-cylinder']);
-    $this->asKeeper()
-        ->get("/runs/{$run->id}")
-        ->assertSee('there is no school “wax-cylinder” any more')
-        ->assertSee('Its steps are those of the school “appliance”.');
-    $run->box->jobs()->update(['school' => 'package']);
-    $this->get("/runs/{$run->id}")->assertDontSee('no school');
-});
+test(
+    'a school that the catalogue no longer has is said, with the one that stands in for it',
+    function (): void {
+        $run = newRun();
+        $run->box->jobs()->update(['job' => 'audio-player', 'school' => 'wax-cylinder']);
+        $this->asKeeper()
+            ->get("/runs/{$run->id}")
+            ->assertSee('there is no school “wax-cylinder” any more')
+            ->assertSee('Its steps are those of the school “appliance”.');
+        $run->box->jobs()->update(['school' => 'package']);
+        $this->get("/runs/{$run->id}")->assertDontSee('no school');
+    },
+);
+
+test(
+    'a desk with PowerShell gets its own command where it is another one, and alone where no other desk is',
+    function (): void {
+        $box = newBox(['name' => 'wren', 'stage' => Stage::InService, 'user' => 'warden']);
+        $run = Run::query()->create([
+            'box_id' => $box->id,
+            'adds' => [],
+            'change' => 'move',
+            'learned' => [
+                'backup_file' => "full 'n new.tar",
+                'from_name' => 'rook',
+                'new_address' => '172.22.8.30',
+            ],
+        ]);
+        $step = $run->steps()->create(['step' => 'move-sum', 'position' => 0, 'state' => RunStep::OPEN]);
+        $desks = fn (string $one, string $other) => Desk::query()
+            ->orderBy('id')
+            ->get()
+            ->each(fn (Desk $desk, int $at) => $desk->update(['system' => $at === 0 ? $one : $other]));
+        $posix = 'sha256sum &#039;full &#039;\\&#039;&#039;n new.tar&#039;';
+        $power = 'Get-FileHash -Algorithm SHA256 -LiteralPath &#039;full &#039;&#039;n new.tar&#039;';
+        $page = fn () => $this->asKeeper()->get("/runs/{$run->id}");
+        $desks('lsblk', 'diskutil');
+        $page()->assertSee($posix, false)->assertDontSee('PowerShell');
+        $desks('lsblk', 'get-disk');
+        $page()->assertSee($posix, false)->assertSee($power, false);
+        $desks('get-disk', 'get-disk');
+        $page()->assertSee($power, false)->assertDontSee($posix, false);
+        // The same for both is shown once.
+        $step->update(['step' => 'move-old-entry']);
+        $desks('lsblk', 'get-disk');
+        $page()->assertSee('ssh-keygen -R 172.22.8.30')->assertDontSee('PowerShell');
+    },
+);

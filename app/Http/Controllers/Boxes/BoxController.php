@@ -89,7 +89,7 @@ final class BoxController
                         ->all(),
                 )
                 : [],
-            'board' => $this->catalogue->shelf()->boards[$box->board] ?? null,
+            'board' => $this->catalogue->board($box->board),
             'starts' => $this->starts($box),
             'jobs' => array_values(
                 array_filter($box->jobs->map(fn ($job): ?Job => $this->catalogue->job($job->job))->all()),

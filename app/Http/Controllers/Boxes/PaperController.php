@@ -20,7 +20,7 @@ final class PaperController
 
         return view('boxes.paper', [
             'box' => $box,
-            'card' => BoxCard::of($house, $pictured, $catalogue->shelf()->boards[$box->board]->lights ?? ''),
+            'card' => BoxCard::of($house, $pictured, $catalogue->board($box->board)->lights ?? ''),
             'page' => route('box', $box),
         ]);
     }

@@ -15,6 +15,7 @@ use App\BringUp\StepTold;
 use App\BringUp\TakeOver;
 use App\Catalogue\Playbooks;
 use App\Models\Box;
+use App\Models\Desk;
 use App\Models\Run;
 use App\Models\RunStep;
 use App\Models\StepDoubt;
@@ -91,9 +92,20 @@ final class RunController
                 ->latest('id')
                 ->limit(3)
                 ->get(),
+            'shells' => $this->shells($run, $book),
             'benchIsThere' => $this->bench->isThere(),
             'way' => $run->changes() === Change::Move && (new TakeOver())->canGoBack($run) ? $run : null,
         ]);
+    }
+
+    /** @return array{posix: bool, powershell: bool} into which shells the present command is typed */
+    private function shells(Run $run, RunBook $book): array
+    {
+        $step = $run->current();
+
+        return $step !== null && $book->step($step)->isTypedAtTheDesk()
+            ? Desk::shells()
+            : ['posix' => true, 'powershell' => false];
     }
 
     /** All steps on paper, with boxes to tick. */

@@ -68,7 +68,7 @@ final class LintController
     {
         $box = Box::query()->with('jobs')->find($request->integer('box'));
         $known = HouseKnowledge::of($box, $box->network ?? Network::home(), $this->catalogue);
-        $image = $this->catalogue->shelf()->images[$request->string('image')->value()] ?? $known->image;
+        $image = $this->catalogue->image($request->string('image')->value()) ?? $known->image;
         $known = new CardContext(
             $image,
             $known->network,

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\BringUp\Step\Values;
+use Burrow\Text\PowerWord;
+
+// What is typed into PowerShell at a desk, read by a grammar of PowerShell that another project keeps.
+
+/**
+ * @param  list<string>  $commands
+ * @return list<list<list<string>>|string> for each the words of every command in it, or "error"
+ */
+function powerShell(array $commands): array
+{
+    $said = run(
+        'node tests/Outside/readers/powershell.cjs '.
+            escapeshellarg((string) realpath('var/tools/powershell')),
+        json_encode($commands, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR),
+    );
+    expect($said['err'])->toBe('');
+
+    return json_decode($said['out'], true);
+}
+
+const HOSTILE = [
+    'plain',
+    'two words',
+    "it's",
+    "''",
+    'a"b',
+    '$env:PATH',
+    '$(Remove-Item x)',
+    'a`nb',
+    "line\nbreak",
+    '-Force',
+    '--%',
+    '@splat',
+    '1kb',
+    '0x10',
+    '12',
+    'a,b',
+    'a;b',
+    'a|b',
+    'a&b',
+    '#comment',
+    'a#b',
+    '{block}',
+    '(sub)',
+    '[int]',
+    '*',
+    '~',
+    '%',
+    '>out',
+    '',
+    'ümläut',
+    "\u{2018}curly\u{2019}",
+    'C:\\a b\\c',
+    '172.22.8.11',
+];
+
+// One reading of everything, since the grammar takes its time to load.
+test(
+    'values come out as they went in, and every command of a desk is one that PowerShell reads',
+    function (): void {
+        $typed = array_values(array_filter(HOSTILE, fn (string $one): bool => $one !== ''));
+        $alone = array_map(fn (string $value): string => 'Get-Item '.PowerWord::of($value), HOSTILE);
+        // A word that holds a value beside other text is one word.
+        $beside = array_map(
+            fn (string $value): ?string => (new Values(['value' => $value]))->fillForPowerShell(
+                'ssh pre{{value}}@{{value}}.local -L 5900:{{value}}:5900',
+            ),
+            $typed,
+        );
+        $known = [
+            'user' => 'warden',
+            'old_user' => 'warden',
+            'host' => 'wren',
+            'old_name' => 'wren',
+            'address' => '172.22.8.11',
+            'new_address' => '172.22.8.12',
+            'old_address' => '172.22.8.13',
+            'found' => '172.22.8.101',
+            'share' => "anna's files",
+            'backup_file' => 'full 2026-11-27.tar',
+        ];
+        $commands = $ids = [];
+        $steps = [...everyStep(), ...everyChange()];
+        foreach ($steps as $id => $step) {
+            if ($step->isTypedAtTheDesk()) {
+                $filled = (new Values($known))->fillForPowerShell($step->forPowerShell());
+                expect([$id, is_string($filled)])->toBe([$id, true]);
+                $commands[] = $filled;
+                $ids[] = $id;
+            }
+        }
+        $read = powerShell([...$alone, ...$beside, ...$commands]);
+        foreach (HOSTILE as $at => $value) {
+            expect($read[$at])->toBe([['Get-Item', $value]]);
+        }
+        foreach ($typed as $at => $value) {
+            expect($read[count($alone) + $at])->toBe([
+                ['ssh', "pre{$value}@{$value}.local", '-L', "5900:{$value}:5900"],
+            ]);
+        }
+        $read = array_slice($read, count($alone) + count($beside));
+        expect(count($read))->toBeGreaterThan(20);
+        foreach ($read as $at => $words) {
+            expect([$ids[$at], is_array($words)])->toBe([$ids[$at], true]);
+            // Tools that a desk with PowerShell does not have, and ways in which it does not call them.
+            expect([$ids[$at], in_array($words[0][0], ['sha256sum', 'smb'], true)])->toBe([$ids[$at], false]);
+            expect([$ids[$at], array_slice($words[0], 0, 2) === ['ping', '-c']])->toBe([$ids[$at], false]);
+        }
+        $all = array_merge(...$read);
+        expect($all)
+            ->toContain(['Get-FileHash', '-Algorithm', 'SHA256', '-LiteralPath', 'full 2026-11-27.tar'])
+            ->toContain(['explorer', "\\\\172.22.8.11\\anna's files"])
+            ->toContain(['ping', '-n', '3', 'wren.local']);
+    },
+);
