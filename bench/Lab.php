@@ -168,7 +168,9 @@ final class Lab
     /** @param  array<string, mixed>  $disk */
     public function plug(Board $board, array $disk): void
     {
-        $board->disks[] = Disk::from($disk);
+        $other = Disk::from($disk);
+        // A disk is plugged in once, however often somebody says so.
+        $board->disk(fn (Disk $one): bool => $one->serial === $other->serial) ?? ($board->disks[] = $other);
         $this->save();
     }
 

@@ -40,10 +40,10 @@ say "an undisturbed run"
 anew
 play --undisturbed >"$VAR/undisturbed.json"
 tell $? "an undisturbed run"
-say "the same with a process killed at each of twelve points"
+say "the same with a process killed at each of twenty points"
 anew
 play >"$VAR/disturbed.json"
-tell $? "a run with twelve kills: nothing acknowledged is lost, nothing is done twice"
+tell $? "two runs with twenty kills: nothing acknowledged is lost, nothing is done twice"
 [ -s "$VAR/undisturbed.json" ] && cmp -s "$VAR/undisturbed.json" "$VAR/disturbed.json"
 tell $? "the household is the same after both"
 

@@ -40,12 +40,17 @@ final readonly class BenchHands
         array $given,
     ): array {
         $played = $book->step($step);
-        $command = $book->values($played)->fill($played->command);
-        if ($played->kind->bench() !== $help || $command === null || ! $run->box->on_bench) {
+        $looksIn = $help === BenchHelp::LookIn;
+        $command = $book->values($played)->fill($looksIn ? $played->more->lookIn : $played->command);
+        $can = $looksIn
+            ? $played->kind->bench() === BenchHelp::Type && $played->more->lookIn !== ''
+            : $played->kind->bench() === $help;
+        if (! $can || $command === null || ! $run->box->on_bench) {
             throw new StepTold('The bench cannot do this step yet.');
         }
         switch ($help) {
             case BenchHelp::Type:
+            case BenchHelp::LookIn:
                 return [
                     ...$given,
                     Pasted::FIELD => $this->bench->text('type', 'output', [

@@ -27,12 +27,28 @@ final class Detached implements Program
             return Said::ok($this->journal($call, $unit));
         }
         $builds = str_contains(implode(' ', $call->words), 'source');
+        if ($this->isAtWork($call, $unit)) {
+            return Said::failed(
+                "Failed to start transient service unit: Unit {$unit}.service was already loaded or has a fragment file.",
+            );
+        }
         $call->board->began[$unit] = microtime(true);
         $call->board->machine->detached[$unit] =
             ($builds ? "dpkg-deb: building package 'recorder' in '../".self::BUILT."'.\n" : '').
             "{$unit}.service: Deactivated successfully.";
 
         return Said::noting("Running as unit: {$unit}.service");
+    }
+
+    private function isAtWork(Call $call, string $unit): bool
+    {
+        $says = $call->board->machine->detached[$unit] ?? null;
+
+        return $says !== null &&
+            ! $call->board->hasRun(
+                $call->board->began[$unit] ?? 0.0,
+                str_contains($says, self::BUILT) ? self::BUILDS : self::RUNS,
+            );
     }
 
     private function journal(Call $call, string $unit): string
@@ -42,7 +58,7 @@ final class Detached implements Program
             return '-- No entries --';
         }
         $builds = str_contains($says, self::BUILT);
-        if (! $call->board->hasRun($call->board->began[$unit] ?? 0.0, $builds ? self::BUILDS : self::RUNS)) {
+        if ($this->isAtWork($call, $unit)) {
             return $builds ? "g++ -O2 -c recordings.c\ng++ -O2 -c menuitems.c" : "{$unit}.service: at work";
         }
         // What it makes is there when it is over, and no sooner.

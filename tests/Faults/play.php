@@ -3,8 +3,9 @@
 declare(strict_types=1);
 
 /*
- * One run from plan to service, with a process killed at each of twelve points while a form is on its way. Whatever was
- * acknowledged must be there afterwards, once, and the household must be the same as after an undisturbed run.
+ * One run from plan to service, then another disk for that box, with a process killed at each of twenty points while a
+ * form is on its way. Whatever was acknowledged must be there afterwards, once, and the household must be the same as
+ * after an undisturbed run.
  *
  * php tests/Faults/play.php BASE RUN-FOLDER MYSQL-SOCKET [--undisturbed]
  * prints the household's state at the end as JSON; what went wrong goes to standard error, with exit 1.
@@ -28,7 +29,7 @@ $rows = function (string $sql) use ($database): array {
         try {
             return $database()->query($sql)->fetchAll(PDO::FETCH_ASSOC);
         } catch (PDOException $away) {
-            $try < 200 || throw $away;
+            $try < 600 || throw $away;
             usleep(300_000);
         }
     }
@@ -69,12 +70,13 @@ $visitor = (new Visitor($base))->go('/login')->login();
  * @param  callable(): bool  $act  sends the form; true when acknowledged
  * @param  ?callable(): bool  $saysDone  whether the page that answered says that it is done
  */
-$point = function (string $label, ?string $kill, callable $isDone, callable $act, ?callable $saysDone = null) use (
-    &$wrong,
-    &$points,
-    $killWhile,
-    $disturbed,
-): void {
+$point = function (
+    string $label,
+    ?string $kill,
+    callable $isDone,
+    callable $act,
+    ?callable $saysDone = null,
+) use (&$wrong, &$points, $killWhile, $disturbed): void {
     $kill = $disturbed ? $kill : null;
     if ($kill !== null) {
         $points[] = "{$label}: {$kill}";
@@ -113,20 +115,95 @@ try {
             ->press('Keep both', ['name' => 'wren', 'address' => '172.22.8.16']),
     );
     $key = 'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk';
-    $point('card', 'nginx', fn (): bool => (bool) $box()['on_bench'], function () use ($visitor, $id, $key): bool {
+    $point('card', 'nginx', fn (): bool => (bool) $box()['on_bench'], function () use (
+        $visitor,
+        $id,
+        $key,
+    ): bool {
         return $visitor->go("/boxes/{$id}/card")->press('Make the files', ['public_key' => $key]) &&
             $visitor->has('/bench/card') &&
             $visitor->press('Put the card into', ['power' => '1']);
     });
-    $theRun = fn (): ?array => $rows("SELECT * FROM runs WHERE box_id = {$id} ORDER BY id DESC LIMIT 1")[0] ?? null;
+    $theRun = fn (): ?array => $rows("SELECT * FROM runs WHERE box_id = {$id} ORDER BY id DESC LIMIT 1")[0] ??
+        null;
     $point(
         'begin',
         'db',
         fn (): bool => $theRun() !== null,
         fn (): bool => $visitor->go("/boxes/{$id}")->press('Bring it up'),
     );
-    $runId = (int) $theRun()['id'];
-    $kills = [
+    /**
+     * Plays every step of the box's present run.
+     *
+     * @param  array<string, string>  $kills  step => the process that is killed at it
+     */
+    $play = function (array $kills) use ($rows, $theRun, $point, $visitor): int {
+        $runId = (int) $theRun()['id'];
+        $steps = $rows("SELECT step FROM run_steps WHERE run_id = {$runId} ORDER BY position");
+        $typed = [];
+        foreach ($steps as $position => ['step' => $step]) {
+            $state = fn (): string => (string) $rows(
+                "SELECT state FROM run_steps WHERE run_id = {$runId} AND step = '{$step}'",
+            )[0]['state'];
+            $point(
+                $step,
+                $kills[$step] ?? null,
+                fn (): bool => $state() === 'done',
+                function () use ($visitor, $runId, $step, &$typed): bool {
+                    $visitor->go("/runs/{$runId}");
+                    if ($visitor->has('start the clock')) {
+                        return $visitor->press('start the clock');
+                    }
+                    if (
+                        $visitor->has("Enter it in the bench's router") ||
+                        $visitor->has('Enter it in the bench&#039;s router')
+                    ) {
+                        return $visitor->press('/reserve');
+                    }
+                    if (
+                        $visitor->has('Type it on the bench board') &&
+                        ! ($visitor->has('/look-in"') && in_array($step, $typed, true)) &&
+                        ! preg_match('~<textarea id="pasted"[^>]*>\s*[^\s<]~', $visitor->html)
+                    ) {
+                        $visitor->press('/type') && ($typed[] = $step);
+                    }
+                    // What only hands can do was done when the bench says so.
+                    foreach (
+                        [
+                            '/look-in' => '',
+                            '/power' => 'The bench board is on.',
+                            '/plug-in' => 'is plugged into the bench board',
+                            '/plug-out' => 'is unplugged from the bench board',
+                        ] as $hands => $says
+                    ) {
+                        if (
+                            $visitor->has("{$hands}\"") &&
+                            ! ($visitor->press($hands) && $visitor->has($says))
+                        ) {
+                            return false;
+                        }
+                    }
+                    foreach (['Look now', 'Look again', 'Done'] as $button) {
+                        if ($visitor->has(">{$button}<")) {
+                            return $visitor->press($button, [
+                                ...$visitor->has('id="typed_disk"')
+                                    ? ['typed_disk' => str_contains($visitor->html, 'sdb') ? 'sdb' : 'sda']
+                                    : [],
+                                ...$visitor->has('name="answer"') ? ['answer' => 'yes'] : [],
+                            ]);
+                        }
+                    }
+
+                    return false;
+                },
+                fn (): bool => preg_match('/Step (\d+) of/', $visitor->html, $match) === 1 &&
+                    (int) $match[1] > $position + 1,
+            );
+        }
+
+        return $runId;
+    };
+    $runId = $play([
         'first-boot' => 'fpm',
         'found' => 'bench',
         'host-key' => 'worker',
@@ -135,66 +212,38 @@ try {
         'disk-make' => 'nginx',
         'share' => 'scheduler',
         'logins' => 'db',
-    ];
-    foreach (
-        $rows("SELECT step FROM run_steps WHERE run_id = {$runId} ORDER BY position") as $position => ['step' => $step]
-    ) {
-        $state = fn (): string => (string) $rows(
-            "SELECT state FROM run_steps WHERE run_id = {$runId} AND step = '{$step}'",
-        )[0]['state'];
-        $point(
-            $step,
-            $kills[$step] ?? null,
-            fn (): bool => $state() === 'done',
-            function () use ($visitor, $runId): bool {
-                $visitor->go("/runs/{$runId}");
-                if ($visitor->has('start the clock')) {
-                    return $visitor->press('start the clock');
-                }
-                if (
-                    $visitor->has("Enter it in the bench's router") ||
-                    $visitor->has('Enter it in the bench&#039;s router')
-                ) {
-                    return $visitor->press('/reserve');
-                }
-                if (
-                    $visitor->has('Type it on the bench board') &&
-                    ! preg_match('~<textarea id="pasted"[^>]*>\s*[^\s<]~', $visitor->html)
-                ) {
-                    $visitor->press('/type');
-                }
-                foreach (['Look now', 'Look again', 'Done'] as $button) {
-                    if ($visitor->has(">{$button}<")) {
-                        return $visitor->press(
-                            $button,
-                            [
-                                ...$visitor->has('id="typed_disk"') ? ['typed_disk' => 'sda'] : [],
-                                ...$visitor->has('name="answer"') ? ['answer' => 'yes'] : [],
-                            ],
-                        );
-                    }
-                }
-
-                return false;
-            },
-            fn (): bool => preg_match('/Step (\d+) of/', $visitor->html, $match) === 1 &&
-                (int) $match[1] > $position + 1,
-        );
-    }
+    ]);
+    $point(
+        'another disk',
+        'nginx',
+        fn (): bool => (int) ($theRun()['id'] ?? 0) !== $runId,
+        fn (): bool => $visitor->go("/boxes/{$id}/parts?drive=ssd-1t")->press('Be led through it'),
+    );
+    $swapId = $play([
+        'store-beside' => 'bench',
+        'disk-find' => 'scheduler',
+        'store-copy' => 'worker',
+        'store-still' => 'fpm',
+        'store-line' => 'nginx',
+        'store-out' => 'fpm',
+        'store-works' => 'db',
+    ]);
     // Nothing was done twice: each step once, each word of the journal about a step once.
     foreach (
-        $rows("SELECT step, COUNT(*) n FROM run_steps WHERE run_id = {$runId} GROUP BY step HAVING n > 1") as $twice
+        $rows(
+            "SELECT step, COUNT(*) n FROM run_steps WHERE run_id IN ({$runId}, {$swapId}) GROUP BY run_id, step HAVING n > 1",
+        ) as $twice
     ) {
         $wrong[] = "step {$twice['step']} stands {$twice['n']} times";
     }
     foreach (
         $rows(
-            "SELECT text, COUNT(*) n FROM journal_entries WHERE box_id = {$id} AND kind IN ('in service', 'host key', 'address', 'update') GROUP BY text HAVING n > 1",
+            "SELECT text, COUNT(*) n FROM journal_entries WHERE box_id = {$id} AND kind IN ('in service', 'host key', 'address', 'update', 'parts') GROUP BY text HAVING n > 1",
         ) as $twice
     ) {
         $wrong[] = "“{$twice['text']}” stands {$twice['n']} times in the journal";
     }
-    foreach (['boxes' => 7, 'runs' => 1] as $table => $count) {
+    foreach (['boxes' => 7, 'runs' => 2, 'stores' => 2] as $table => $count) {
         $has = (int) $rows("SELECT COUNT(*) n FROM {$table}")[0]['n'];
         $has === $count || ($wrong[] = "{$table} has {$has} rows and not {$count}");
     }
@@ -219,11 +268,13 @@ try {
             'jobs' => $rows(
                 "SELECT job, school, finished_at IS NOT NULL AS finished FROM box_jobs WHERE box_id = {$id}",
             ),
-            'steps' => $rows("SELECT step, position, state FROM run_steps WHERE run_id = {$runId} ORDER BY position"),
+            'steps' => $rows(
+                "SELECT step, position, state FROM run_steps WHERE run_id IN ({$runId}, {$swapId}) ORDER BY run_id, position",
+            ),
             'services' => $rows(
                 "SELECT port, protocol, purpose, state FROM services WHERE box_id = {$id} ORDER BY port",
             ),
-            'stores' => $rows("SELECT label, bytes, mount_point, share FROM stores WHERE box_id = {$id}"),
+            'stores' => $rows("SELECT bytes, LEFT(serial, 4) AS serial, mount_point, share FROM stores WHERE box_id = {$id}"),
         ],
         JSON_PRETTY_PRINT,
     ),
@@ -235,4 +286,4 @@ foreach ($wrong as $line) {
     fwrite(STDERR, "WRONG: {$line}\n");
 }
 fwrite(STDERR, $disturbed ? count($points)." points\n" : '');
-exit($wrong === [] && (! $disturbed || count($points) === 12) ? 0 : 1);
+exit($wrong === [] && (! $disturbed || count($points) === 20) ? 0 : 1);

@@ -96,18 +96,13 @@ function playStep(Run $run, RunStep $step, Step $played): string
         } while ($refused && microtime(true) < $givenUp);
     }
     // A long job is looked at again and again, as somebody would who comes back from the kitchen.
-    $lookIn = function () use ($run, $played): array {
+    $lookIn = function () use ($act, $played): array {
         if ($played->more->lookIn === '' || $played->kind->bench() !== BenchHelp::Type) {
             return [];
         }
-        $command = (new RunBook($run, app(Playbooks::class)))->values($played)->fill($played->more->lookIn);
+        $act('look-in');
 
-        return [
-            'pasted' => app(App\Bench\BenchClient::class)->text('type', 'output', [
-                'board' => "box-{$run->box_id}",
-                'command' => $command,
-            ]),
-        ];
+        return ['pasted' => session()->getOldInput('pasted') ?? ''];
     };
     if ($played->waitTo !== null && ! $step->refresh()->isFinished()) {
         $act('start');

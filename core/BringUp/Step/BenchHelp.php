@@ -13,6 +13,9 @@ enum BenchHelp: string
     /** The step's command is typed on the board, and what it printed stands in the field. */
     case Type = 'type';
 
+    /** The command that tells how far a long step is, typed and pasted in the same way. */
+    case LookIn = 'look-in';
+
     /** The router takes the reservation, and the step is over. */
     case Reserve = 'reserve';
 
@@ -45,6 +48,7 @@ enum BenchHelp: string
         return match ($this) {
             self::Power => 'Power on the bench board',
             self::Type => 'Type it on the bench board',
+            self::LookIn => 'Look in on the bench board',
             self::Claim => 'Claim it on the bench board',
             self::OldOff => 'Shut the old bench board down',
             self::Open => 'Open it in the bench\'s router',

@@ -107,6 +107,9 @@
                         @endif
                         @if ($run->box->on_bench && $benchIsThere && ($help = $played->kind->bench()) !== null)
                             <button class="ghost" formaction="{{ $act($help->value) }}">{{ $help->label() }}</button>
+                            @if ($played->more->lookIn !== '' && $help === Burrow\BringUp\Step\BenchHelp::Type)
+                                <button class="ghost" formaction="{{ $act('look-in') }}">{{ Burrow\BringUp\Step\BenchHelp::LookIn->label() }}</button>
+                            @endif
                         @endif
                     </div>
                     @if ($before !== null)
