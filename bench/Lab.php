@@ -25,9 +25,6 @@ use Throwable;
 /** The bench: boards, a router and a package index on loopback, with a clock that runs as fast as asked. */
 final class Lab
 {
-    /** Growing the file system, making keys and installing packages at first boot, in seconds of board time. */
-    private const FIRST_BOOT_EXTRA = 90;
-
     private const POOL_FIRST = '172.22.8.100';
 
     private const POOL_LAST = '172.22.8.199';
@@ -49,12 +46,21 @@ final class Lab
 
     private readonly State $state;
 
+    private readonly Starting $starting;
+
     public function __construct(string $stateFile, int $offset, string $socket)
     {
         $this->index = new PackageIndex();
         $this->wall = new Wall($offset, $socket);
         $this->clock = new Clock();
         $this->state = new State($stateFile);
+        $this->starting = new Starting(
+            $this->wall,
+            $this->clock,
+            $this->index,
+            fn (): Router => $this->router,
+            $this->save(...),
+        );
         $this->router = new Router(self::POOL_FIRST, self::POOL_LAST);
         $this->line = new Line();
         $this->inside = new Inside();
@@ -72,7 +78,7 @@ final class Lab
      */
     public function load(array $state): void
     {
-        array_map($this->cut(...), array_values($this->boards));
+        array_map($this->starting->cut(...), array_values($this->boards));
         /**
          * @var array{speed?: int|float, pool?: array{string, string}, inside?: mixed, router?: array{reservations?: array<string, string>, leases?: array<string, array{address: string, name: string, expires: int}>}, boards?: list<array<string, mixed>>, line?: mixed} $state
          */
@@ -106,12 +112,12 @@ final class Lab
                 $board->fault?->starts() !== false &&
                 $board->fault?->findsSystem() !== false
             ) {
-                $this->carefully($board, function () use ($board): void {
+                $this->starting->carefully($board, function () use ($board): void {
                     $board->boot = FirstBoot::from($board->files, $board->fault?->hasCable() !== false);
-                    $board->firstBootDone && $this->begin($board);
-                    $this->onNetwork($board);
+                    $board->firstBootDone && $this->starting->begin($board);
+                    $this->starting->onNetwork($board);
                     $this->wall->open($board);
-                    $this->after($board, Services::SETTLES, fn () => $this->wall->open($board));
+                    $this->starting->after($board, Services::SETTLES, fn () => $this->wall->open($board));
                 });
             }
         }
@@ -135,7 +141,7 @@ final class Lab
         $board =
             $this->boards[$id] ??
             new Board($id, $mac, $class, $networkAfter, disks: $disk === null ? [] : [Disk::from($disk)]);
-        $this->cut($board);
+        $this->starting->cut($board);
         $board->insert($files, $services);
         $board->rate = $this->inside->rate;
         $board->speed = $this->clock->speed();
@@ -148,7 +154,7 @@ final class Lab
     /** The card of a board goes into another one: the same system, another hardware address. */
     public function swap(Board $board, string $mac): void
     {
-        $this->cut($board);
+        $this->starting->cut($board);
         $other = Board::from(['mac' => $mac] + $board->state());
         $other->powered = false;
         $other->rate = $this->inside->rate;
@@ -160,7 +166,7 @@ final class Lab
     /** A new card from the same image with the same settings: a new system with new keys. */
     public function renew(Board $board): void
     {
-        $this->cut($board);
+        $this->starting->cut($board);
         $board->insert($board->files, $board->services);
         $this->save();
     }
@@ -198,17 +204,17 @@ final class Lab
     /** It died, or is wanted no more: with it go its card and its host key. What the router remembers of it stays. */
     public function scrap(Board $board): void
     {
-        $this->cut($board);
+        $this->starting->cut($board);
         unset($this->boards[$board->id]);
         $this->save();
     }
 
     public function power(Board $board, bool $on): void
     {
-        $this->cut($board);
+        $this->starting->cut($board);
         $board->powered = $on;
         if ($on) {
-            $this->carefully($board, fn () => $this->start($board));
+            $this->starting->carefully($board, fn () => $this->starting->start($board));
         }
         $this->save();
     }
@@ -225,12 +231,12 @@ final class Lab
         $output = (new Shell(new Programs($this->index)))->run($board, $command);
         $asked = $board->takeAsked();
         if ($asked !== null) {
-            $this->cut($board);
+            $this->starting->cut($board);
             $board->powered = $asked === 'reboot';
-            $board->powered && $this->carefully($board, fn () => $this->start($board));
+            $board->powered && $this->starting->carefully($board, fn () => $this->starting->start($board));
         } else {
             $this->wall->open($board);
-            $this->after($board, Services::SETTLES, fn () => $this->wall->open($board));
+            $this->starting->after($board, Services::SETTLES, fn () => $this->wall->open($board));
         }
         $this->save();
 
@@ -407,119 +413,6 @@ final class Lab
                 array_values($this->boards),
             ),
         ];
-    }
-
-    private function start(Board $board): void
-    {
-        $board->phase = 'starting';
-        $board->startedAt = microtime(true);
-        $board->screen = ['power'];
-        if ($board->fault?->starts() === false) {
-            $board->screen = [];
-
-            return;
-        }
-        if ($board->fault?->reachesNetwork() === false) {
-            $this->router->forget($board->mac);
-        }
-        if (($board->files === [] && $board->services === []) || $board->fault?->findsSystem() === false) {
-            $board->phase = 'no card';
-            $board->screen[] = 'no bootable card found';
-
-            return;
-        }
-        $boot = $board->boot = FirstBoot::from($board->files, $board->fault?->hasCable() !== false);
-        $extra = $board->firstBootDone ? 0 : self::FIRST_BOOT_EXTRA;
-        $this->after(
-            $board,
-            $board->networkAfter * 0.4,
-            fn () => ($board->screen = [...$board->screen, ...$boot->screen]),
-        );
-        $this->after($board, (float) $board->networkAfter, fn () => $this->onNetwork($board));
-        $this->after($board, $board->networkAfter + $extra, function () use ($board): void {
-            $this->begin($board);
-            $this->wall->open($board);
-            $this->after($board, Services::SETTLES, fn () => $this->wall->open($board));
-            $this->save();
-        });
-    }
-
-    /**
-     * The system is up: at its first start it installs what the card names, and at each one starts what is
-     * enabled.
-     */
-    private function begin(Board $board): void
-    {
-        if (! $board->firstBootDone) {
-            $board->firstBootDone = true;
-            $named = implode(' ', array_map(escapeshellarg(...), $board->boot->packages ?? []));
-            $named === '' ||
-                (new Shell(new Programs($this->index)))->run($board, "sudo apt-get --yes install {$named}");
-        }
-        $user = $board->boot->user ?? '';
-        $board->machine->session = $board->machine->groups[$user] ?? [];
-        $board->mount();
-        Services::boot($board);
-    }
-
-    private function onNetwork(Board $board): void
-    {
-        $board->phase = 'up';
-        $name = $board->files === [] ? $board->name : $board->hostname();
-        if (
-            ($board->files !== [] && ! ($board->boot->network ?? false)) ||
-            $board->fault?->getsAddress() === false ||
-            $board->fault?->hasCable() === false
-        ) {
-            $board->screen[] = 'no address';
-
-            return;
-        }
-        $moved = $board->fault?->movesTo();
-        $moved === null || $this->router->move($board->mac, $moved);
-        $board->address = $moved ?? ($board->boot->address ?? $this->router->ask($board->mac, $name, time()));
-        $board->screen[] = "{$name} {$board->address}";
-        if (! $this->wall->appear($board)) {
-            $board->screen[] =
-                "the bench has no place for {$board->address}: it stands in for IPv4 addresses, ".
-                "and not for those that would fall on this machine's own";
-        }
-        $this->save();
-    }
-
-    /**
-     * What goes wrong with one board stays with it: it loses its power, its screen says so, and the others run on.
-     */
-    private function carefully(Board $board, callable $act): void
-    {
-        try {
-            $act();
-        } catch (Throwable $problem) {
-            fwrite(STDERR, "bench: board {$board->id}: {$problem->getMessage()}\n");
-            $this->cut($board);
-            $board->screen[] = 'the bench could not go on with this board: '.$problem->getMessage();
-            $this->save();
-        }
-    }
-
-    /** No power: nothing runs, nothing answers; the disk is unmounted and comes back by its fstab line. */
-    private function cut(Board $board): void
-    {
-        $this->clock->forget($board->id);
-        $this->wall->close($board);
-        $board->phase = 'off';
-        $board->address = null;
-        $board->powered = false;
-        foreach ($board->disks as $disk) {
-            $disk->mountedAt = null;
-            $disk->readOnly = false;
-        }
-    }
-
-    private function after(Board $board, float $seconds, callable $then): void
-    {
-        $slowness = $board->fault?->slowness() ?? 1.0;
-        $this->clock->after($board->id, $seconds * $slowness, fn () => $this->carefully($board, $then));
     }
 
     private function save(): void

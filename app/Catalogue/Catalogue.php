@@ -52,7 +52,7 @@ final class Catalogue
     /** @var list<array{kind: string, id: string, found: string}> */
     private array $unread = [];
 
-    /** @var array<string, array<string, Job|BoardClass|Drive|ImageKind|null>> those that were asked for alone, by kind */
+    /** @var array<string, array<string, Job|BoardClass|Drive|ImageKind|null>> asked for alone, by kind and id */
     private array $single = [];
 
     /** Its image came with its job in it. */

@@ -157,7 +157,7 @@ final class EveningDesk
         $tasks = [];
         foreach ($book->run->steps as $step) {
             if (! $step->isFinished()) {
-                [$hands, $wait] = $book->left($step);
+                [$hands, $wait] = $book->times()->left($step);
                 $this->titles[$name][$step->step] = $book->step($step)->title;
                 $tasks[] = self::task($book->step($step), $book->run->box, $hands, $wait);
             }

@@ -45,9 +45,9 @@ final class Page extends Component
         $this->countdown =
             $this->run === null || $step?->began_at === null
                 ? null
-                : (new RunBook($this->run->loadMissing(['box.network', 'steps']), $playbooks))->countdown(
-                    $step,
-                );
+                : (new RunBook($this->run->loadMissing(['box.network', 'steps']), $playbooks))
+                    ->times()
+                    ->countdown($step);
     }
 
     public function render(): View

@@ -28,7 +28,7 @@
             @php($played = $book->step($step))
             @php($place = $played->place()->value)
             @php($values = $book->values($played))
-            @php($countdown = $book->countdown($step))
+            @php($countdown = $book->times()->countdown($step))
             @php($command = $played->command === '' ? '' : $values->fill($played->command))
             @php($findings = collect($step->findings ?? []))
             <section class="sheet step" aria-labelledby="step-title">

@@ -47,7 +47,10 @@ function wrenBoard(int $box): void
 
 test('stages are noted once, with the seconds since the step began', function (): void {
     $step = firstBoot(40);
-    expect(app(StartWatch::class)->look())->toBeTrue()->and($step->refresh()->stages)->toBeNull();
+    expect(app(StartWatch::class)->look())
+        ->toBeTrue()
+        ->and($step->refresh()->stages)
+        ->toBeNull();
 
     wrenBoard($step->run->box_id);
     $until = microtime(true) + 10;
@@ -65,8 +68,13 @@ test('stages are noted once, with the seconds since the step began', function ()
         ->toBeLessThan(60);
     app(StartWatch::class)->look();
     expect($step->refresh()->stages)->toBe($stages);
-    $this->asKeeper()->get("/runs/{$step->run_id}")->assertSee('remote login answers')->assertSee('It is up.');
-    $this->get("/runs/{$step->run_id}", ['HX-Target' => 'stages'])->assertSee('has its address')->assertDontSee('<html', false);
+    $this->asKeeper()
+        ->get("/runs/{$step->run_id}")
+        ->assertSee('remote login answers')
+        ->assertSee('It is up.');
+    $this->get("/runs/{$step->run_id}", ['HX-Target' => 'stages'])
+        ->assertSee('has its address')
+        ->assertDontSee('<html', false);
 });
 
 test('a box that was up has to go down before its answers count', function (): void {
@@ -85,35 +93,51 @@ test('a box that was up has to go down before its answers count', function (): v
     expect(array_keys($step->refresh()->stages))->toBe([StartStage::Away->value]);
 });
 
-test('the next box of its class waits as long as the box took, not as long as the kitchen', function (): void {
-    $step = firstBoot(0);
-    $step->update([
-        'state' => RunStep::DONE,
-        'began_at' => now()->subSeconds(500),
-        'finished_at' => now(),
-        'stages' => ['address' => 150.0, 'login' => 170.0],
-    ]);
-    $step->run->update(['finished_at' => now()]);
-    $step->run->box->update(['name' => 'wren-1', 'address' => '172.22.8.44']);
-    $next = firstBoot(0);
-    $countdown = (new RunBook($next->run->load('steps'), app(Playbooks::class)))->countdown($next);
-    expect($countdown?->expected->seconds)->toBe(170.0)->and($countdown->source)->toContain('measured here before');
-});
+test(
+    'the next box of its class waits as long as the box took, not as long as the kitchen',
+    function (): void {
+        $step = firstBoot(0);
+        $step->update([
+            'state' => RunStep::DONE,
+            'began_at' => now()->subSeconds(500),
+            'finished_at' => now(),
+            'stages' => ['address' => 150.0, 'login' => 170.0],
+        ]);
+        $step->run->update(['finished_at' => now()]);
+        $step->run->box->update(['name' => 'wren-1', 'address' => '172.22.8.44']);
+        $next = firstBoot(0);
+        $countdown = (new RunBook($next->run->load('steps'), app(Playbooks::class)))
+            ->times()
+            ->countdown($next);
+        expect($countdown?->expected->seconds)
+            ->toBe(170.0)
+            ->and($countdown->source)
+            ->toContain('measured here before');
+    },
+);
 
 test('where nothing starts there is nothing to watch', function (): void {
     expect(app(StartWatch::class)->look())->toBeFalse();
     $step = runAt('found');
     $step->update(['state' => RunStep::RUNNING, 'began_at' => now()]);
-    expect(app(StartWatch::class)->look())->toBeFalse()->and($step->refresh()->stages)->toBeNull();
+    expect(app(StartWatch::class)->look())
+        ->toBeFalse()
+        ->and($step->refresh()->stages)
+        ->toBeNull();
     $old = firstBootLongAgo();
-    expect(app(StartWatch::class)->look())->toBeFalse()->and($old->refresh()->stages)->toBeNull();
+    expect(app(StartWatch::class)->look())
+        ->toBeFalse()
+        ->and($old->refresh()->stages)
+        ->toBeNull();
 });
 
 function firstBootLongAgo(): RunStep
 {
     RunStep::query()->delete();
     App\Models\Run::query()->delete();
-    App\Models\Box::query()->where('name', 'wren')->update(['name' => 'wren-old', 'address' => null]);
+    App\Models\Box::query()
+        ->where('name', 'wren')
+        ->update(['name' => 'wren-old', 'address' => null]);
 
     return firstBoot(4000);
 }
