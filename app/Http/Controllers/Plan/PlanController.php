@@ -28,6 +28,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\View as ViewFactory;
 
 /** The plan sheet: it answers while choices are made, keeps variants beside one another, and becomes a box. */
 final class PlanController
@@ -36,6 +37,18 @@ final class PlanController
 
     public function __construct(private readonly Catalogue $catalogue)
     {
+    }
+
+    /** What changes while somebody chooses, of the sheet that was just made. */
+    private static function pieces(): string
+    {
+        $pieces = '';
+        foreach (['answer', 'verdict', 'ways', 'because', 'keep'] as $name) {
+            $piece = ViewFactory::getFragment($name);
+            $pieces .= is_string($piece) ? $piece : '';
+        }
+
+        return $pieces;
     }
 
     public function sheet(Request $request, Household $household): string
@@ -51,13 +64,16 @@ final class PlanController
                 ? $plan
                 : $plan->with(
                     jobs: array_values(
-                        array_filter($plan->jobs, fn (Job $job): bool => in_array($job->id, $choices->jobs(), true)),
+                        array_filter(
+                            $plan->jobs,
+                            fn (Job $job): bool => in_array($job->id, $choices->jobs(), true),
+                        ),
                     ),
                 ),
             $household->hosts(),
         );
 
-        return view('plan.sheet', [
+        $sheet = view('plan.sheet', [
             'whole' => $whole,
             'choices' => $choices,
             'answer' => $answer,
@@ -74,7 +90,10 @@ final class PlanController
             'variants' => Plan::query()->beside()->count(),
             'drawer' => $drawer,
             'currency' => Network::currency(),
-        ])->fragmentsIf(! $whole, ['answer', 'verdict', 'ways', 'because', 'keep']);
+        ]);
+
+        // All pieces of one making: asked for one by one the sheet would be made for each of them.
+        return $whole ? $sheet->render() : $sheet->render(fn (): string => self::pieces());
     }
 
     public function store(Request $request, Household $household, Deciding $deciding): RedirectResponse
@@ -123,14 +142,20 @@ final class PlanController
         $plans = Plan::query()->beside()->limit(self::BESIDE)->get()->map(
             fn (Plan $plan): array => [
                 'id' => $plan->id,
-                'choices' => ($choices = $this->choices(Request::create('/', 'GET', $plan->choices), $household)),
+                'choices' => ($choices = $this->choices(
+                    Request::create('/', 'GET', $plan->choices),
+                    $household,
+                )),
                 'answer' => PlanAnswer::to($choices->input()),
             ],
         );
 
         return view('plan.variants', [
             'plans' => $plans,
-            'rows' => VariantRows::of(array_column($plans->all(), 'answer'), $request->boolean('differences')),
+            'rows' => VariantRows::of(
+                array_column($plans->all(), 'answer'),
+                $request->boolean('differences'),
+            ),
             'onlyDifferences' => $request->boolean('differences'),
         ]);
     }
