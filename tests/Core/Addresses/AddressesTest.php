@@ -7,6 +7,10 @@ use Burrow\Addresses\Described\DescribedNetwork;
 use Burrow\Addresses\Described\Host;
 use Burrow\Addresses\NetworkCheck;
 use Burrow\Addresses\Taken;
+use Burrow\Addresses\Write\DnsmasqNames;
+use Burrow\Addresses\Write\HostsFile;
+use Burrow\Addresses\Write\NetworkWriter;
+use Burrow\Addresses\Write\UnboundNames;
 use Burrow\Addresses\Write\ZoneFile;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
@@ -162,3 +166,37 @@ test('a zone holds whoever has an address of either kind, and tells who has none
         ->and($written->findings->list[0]->found)
         ->toContain('none');
 });
+
+test('every file of names tells who has no address, and nobody who has one of its kind', function (
+    NetworkWriter $writer,
+    array $without,
+): void {
+    $network = new DescribedNetwork(
+        'house',
+        Prefix::parse('172.22.8.0/24'),
+        domain: 'thistledown.home.arpa',
+        hosts: [
+            new Host('both', Ipv4::parse('172.22.8.11'), ipv6: Ipv6::parse('fd4b:1e90:7:8::b')),
+            new Host('old', Ipv4::parse('172.22.8.12')),
+            new Host('new', ipv6: Ipv6::parse('fd4b:1e90:7:8::d')),
+            new Host('none'),
+        ],
+    );
+    $written = $writer->written([$network]);
+    $told = implode("\n", array_map(fn ($one): string => $one->found, $written->findings->list));
+    $named = array_values(
+        array_filter(
+            ['both', 'old', 'new', 'none'],
+            fn (string $name): bool => preg_match("/\\b{$name}\\b/", $told) === 1,
+        ),
+    );
+    expect($named)->toBe($without);
+    foreach (array_diff(['both', 'old', 'new'], $without) as $name) {
+        expect((string) $written->text)->toContain($name);
+    }
+})->with([
+    'unbound' => [fn () => new UnboundNames(), ['none']],
+    'hosts' => [fn () => new HostsFile(), ['none']],
+    'dnsmasq' => [fn () => new DnsmasqNames(), ['none']],
+    'a zone' => [fn () => new ZoneFile(), ['none']],
+]);

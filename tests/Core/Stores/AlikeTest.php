@@ -107,4 +107,11 @@ test('what was typed is told at its field', function (array $with, ?string $fiel
     'not from the root' => [['pair_folder' => 'papers'], 'pair_folder'],
     'a line break' => [['pair_folder' => "/srv/a\nb"], 'pair_folder'],
     'nobody' => [['pair_peer' => ' '], 'pair_peer'],
+    'the most days' => [['pair_keeps' => '3650'], null],
+    'the longest names' => [
+        ['pair_peer' => str_repeat('ü', 60), 'pair_folder' => '/'.str_repeat('ü', 190)],
+        null,
+    ],
+    'a longer peer' => [['pair_peer' => str_repeat('ü', 61)], 'pair_peer'],
+    'a longer folder' => [['pair_folder' => '/'.str_repeat('ü', 191)], 'pair_folder'],
 ]);

@@ -93,6 +93,14 @@ test('what was typed is told at its field', function (array $with, array $fields
     'another box' => [['care_box' => 'nobody'], ['care_box']],
     'tomorrow' => [['care_done' => '2026-11-26'], ['care_done']],
     'no day' => [['care_done' => '2026-02-30'], ['care_done']],
+    'the seldomest, in the longest words, done today' => [
+        ['care_every' => '3650', 'care_what' => str_repeat('ü', 80), 'care_done' => '2026-11-25'],
+        [],
+    ],
+    'every day, done long ago' => [['care_every' => '1', 'care_done' => '1990-01-02'], []],
+    'seldomer' => [['care_every' => '3651'], ['care_every']],
+    'words too long' => [['care_what' => str_repeat('ü', 81)], ['care_what']],
+    'before there was any' => [['care_done' => '1990-01-01'], ['care_done']],
     'a zero byte' => [['care_done' => "2026-02\0-03"], ['care_done']],
 ]);
 

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\BringUp\Told\AskedKind;
+use Burrow\BringUp\Told\Inventory;
+
+// The last that is taken of each kind of value, and the first that is not.
+
+test('a value is taken up to its edges, and not beyond them', function (
+    AskedKind $kind,
+    string $last,
+    string $beyond,
+): void {
+    expect([$kind->normal($last), $kind->normal($beyond)])->toBe([$last, null]);
+})->with(function (): array {
+    $label = str_repeat('a', 63);
+    $names = fn (int $many): string => implode(
+        "\n",
+        array_map(fn (int $i): string => "n{$i}.example", range(1, $many)),
+    );
+    $long = str_repeat(str_repeat('a', 49).'.', 5);
+
+    return [
+        'a line' => [AskedKind::Text, str_repeat('ü', 120), str_repeat('ü', 121)],
+        'the first port' => [AskedKind::Port, '1', '0'],
+        'the last port' => [AskedKind::Port, '65535', '65536'],
+        'a folder eight deep' => [AskedKind::Folder, str_repeat('/a', 8), str_repeat('/a', 9)],
+        'a folder with a long name' => [
+            AskedKind::Folder,
+            '/'.str_repeat('a', 61),
+            '/'.str_repeat('a', 62),
+        ],
+        'a path' => [AskedKind::UrlPath, '/'.str_repeat('a', 120), '/'.str_repeat('a', 121)],
+        'a tag' => [AskedKind::Image, 'a:'.str_repeat('a', 128), 'a:'.str_repeat('a', 129)],
+        'a digest' => [
+            AskedKind::Image,
+            'a@sha256:'.str_repeat('0', 64),
+            'a@sha256:'.str_repeat('0', 63),
+        ],
+        'a name of one label' => [AskedKind::Host, $label, "{$label}a"],
+        'a name as a whole' => [AskedKind::Host, $long.'aaa', $long.'aaaa'],
+        'names' => [AskedKind::Names, $names(200), $names(201)],
+        'an account' => [AskedKind::Account, str_repeat('a', 32), str_repeat('a', 33)],
+        'a key' => [
+            AskedKind::TunnelKey,
+            base64_encode(str_repeat('k', 32)),
+            base64_encode(str_repeat('k', 31)),
+        ],
+        'a source' => [
+            AskedKind::Source,
+            'https://a/'.str_repeat('a', 200),
+            'https://a/'.str_repeat('a', 201),
+        ],
+        'the last private network' => [AskedKind::PrivateNet, '172.31.255.0/24', '172.32.0.0/24'],
+        'the first private network' => [AskedKind::PrivateNet, '172.16.0.0/24', '172.15.255.0/24'],
+        'a word' => [AskedKind::Word, str_repeat('a', 61), str_repeat('a', 62)],
+    ];
+});
+
+test('an inventory is read up to its edges, and beyond them it is said', function (): void {
+    $lines = fn (int $many): string => implode(
+        "\n",
+        array_map(fn (int $i): string => "1 thing{$i}", range(1, $many)),
+    );
+    $whole = Inventory::read($lines(Inventory::MOST_LINES));
+    $more = Inventory::read($lines(Inventory::MOST_LINES + 1));
+    expect([$whole->tooLong, $whole->total(), $more->tooLong, $more->total()])->toBe([false, 200, true, 200]);
+    $letters = fn (int $many): Inventory => Inventory::read('1 '.str_repeat('ü', $many));
+    expect([$letters(120)->isEmpty(), $letters(121)->isEmpty(), $letters(121)->unread])->toBe([
+        false,
+        true,
+        [1],
+    ]);
+    $bytes = fn (int $many): Inventory => Inventory::read('1 a'.str_repeat(' ', $many - 3));
+    expect([$bytes(16_384)->tooLong, $bytes(16_385)->tooLong])->toBe([false, true]);
+    expect(Inventory::read("1000000 a\n1 a")->total())->toBe(1_000_000);
+    expect([Inventory::read('1000000 a')->unread, Inventory::read('1000001 a')->unread])->toBe([[], [1]]);
+});

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Ports\PortScheme;
+use Burrow\Ports\TypedPort;
+
+// The last that is taken at each field of a port, and the first that is not.
+
+test('a port is taken up to its edges, and told beyond them', function (array $with, ?string $field): void {
+    $typed = TypedPort::of(
+        'larder',
+        $with + ['port' => '8080', 'purpose' => 'page', 'reach' => 'some', 'sources' => '172.22.8.30'],
+        [],
+        new PortScheme([]),
+    );
+    $fields = array_values(
+        array_unique(
+            array_filter(
+                array_map(
+                    fn ($one) => $one->severity->value === 'stop' ? (string) $one->place?->field : null,
+                    $typed->findings->list,
+                ),
+            ),
+        ),
+    );
+    expect($fields)
+        ->toBe($field === null ? [] : [$field])
+        ->and($typed->service === null)
+        ->toBe($field !== null);
+})->with(function (): array {
+    $sources = fn (int $many): string => implode(
+        ' ',
+        array_map(fn (int $i): string => "172.22.8.{$i}", range(30, 29 + $many)),
+    );
+
+    return [
+        'the first port' => [['port' => '1'], null],
+        'the last port' => [['port' => '65535'], null],
+        'none' => [['port' => '0'], 'port'],
+        'one more' => [['port' => '65536'], 'port'],
+        'an inner one more' => [['inner_port' => '65536'], 'inner_port'],
+        'sixty letters' => [['purpose' => str_repeat('ü', 60)], null],
+        'sixty-one' => [['purpose' => str_repeat('ü', 61)], 'purpose'],
+        'eight sources' => [['sources' => $sources(8)], null],
+        'nine' => [['sources' => $sources(9)], 'sources'],
+        'a path of 120' => [['path' => '/'.str_repeat('a', 119)], null],
+        'of 121' => [['path' => '/'.str_repeat('a', 120)], 'path'],
+        'forty clients' => [['clients' => implode("\n", array_fill(0, 40, 'desk: address'))], null],
+        'forty-one' => [['clients' => implode("\n", array_fill(0, 41, 'desk: address'))], 'clients'],
+    ];
+});

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Reach\TypedKey;
+use Burrow\Reach\TypedOpening;
+
+// The last that is taken at each field of a key and of an opening, and the first that is not.
+
+test('a key of a program is taken up to its edges', function (string $field, int $most): void {
+    $house = household([dweller('larder')], ['larder' => ['443 tcp page']]);
+    $typed = fn (string $words): array => array_map(
+        fn ($one): string => (string) $one->place?->field,
+        TypedKey::of($house, [
+            ...[
+                'program' => 'slicer',
+                'key_holder' => 'desk',
+                'key_back' => 'on its page',
+                'key_for' => (string) $house->services()[0]->id,
+            ],
+            $field => $words,
+        ])->findings->list,
+    );
+    expect([$typed(str_repeat('ü', $most)), $typed(str_repeat('ü', $most + 1)), $typed(' ')])->toBe([
+        [],
+        [$field],
+        [$field],
+    ]);
+})->with([['program', 40], ['key_holder', 80], ['key_back', 160]]);
+
+test('an opening is taken up to its edges', function (string $field, string $last, string $beyond): void {
+    $box = dweller('culvert');
+    $house = household([$box], ['culvert' => ['51944 udp tunnel']]);
+    $typed = fn (string $said): array => array_map(
+        fn ($one): string => (string) $one->place?->field,
+        TypedOpening::check($house, [
+            ...[
+                'box' => (string) $box->id,
+                'outside_port' => '41000',
+                'inside_port' => '51944',
+                'protocol' => 'udp',
+                'purpose' => 'tunnel',
+                'reason' => 'to look at the vents',
+                'review_on' => '2027-03-26',
+                'sources' => '',
+            ],
+            $field => $said,
+        ])->list,
+    );
+    expect($typed($last))->not->toContain($field)->and($typed($beyond))->toContain($field);
+})->with([
+    ['purpose', str_repeat('ü', 60), str_repeat('ü', 61)],
+    ['reason', str_repeat('ü', 170), str_repeat('ü', 171)],
+    ['outside_port', '65535', '65536'],
+    ['outside_port', '1', '0'],
+    ['review_on', '2028-02-29', '2027-02-29'],
+    ['sources', '203.0.113.0/24, 2001:db8::1', '203.0.113.0/33'],
+]);
