@@ -796,3 +796,27 @@ test('without an address that is said, and without a port that one', function (
     ['172.22.8.16', '', 'bringup.value_missing'],
     [null, '', 'bringup.no_address'],
 ]);
+
+test('a greeting is whole when it can be told by it', function (
+    Greeting $kind,
+    string $part,
+    string $whole,
+): void {
+    expect([$kind->isWhole($part), $kind->isWhole($whole)])->toBe([false, true]);
+})->with([
+    'a player that answers' => [
+        Greeting::Playing,
+        "OK MPD 0.23.5\nvolume: 40\nstate: play",
+        "OK MPD 0.23.5\nstate: play\nOK\n",
+    ],
+    'a player that refuses' => [
+        Greeting::Playing,
+        "OK MPD 0.23.5\nACK [4@0]",
+        "OK MPD 0.23.5\nACK [4@0] {status} no\n",
+    ],
+    'a picture that is refused' => [
+        Greeting::Picture,
+        "HTTP/1.1 200 OK\r\n",
+        "HTTP/1.1 401 Unauthorized\r\n",
+    ],
+]);

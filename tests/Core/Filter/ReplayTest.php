@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
+use Burrow\Filter\FilterAnswer;
 use Burrow\Filter\Lists;
 use Burrow\Filter\Replay;
 use Burrow\Intake\Names\ListLine;
 use Burrow\Intake\Names\NameSet;
 use Burrow\Intake\Names\Query;
+use Burrow\Judgement\Findings;
 
 /** @param  array<string, list<string>>  $lists  name => lines */
 function lists(array $lists, array $allow = []): Lists
@@ -205,3 +207,34 @@ test(
         expect($all['lists'])->toBe(range(0, 23))->and($all['refused'])->toBe(34);
     },
 );
+
+test('what is told of a log adds up: by client, by hour, by list', function (): void {
+    $replay = new Replay(
+        ($lists = lists(['short' => ['ads.example'], 'long' => ['ads.example', 'track.example']])),
+    );
+    foreach (
+        [
+            ['172.22.8.20', 'ads.example', 15],
+            ['172.22.8.20', 'ok.example', 15],
+            ['172.22.8.20', 'ok.example', 16],
+            ['172.22.8.21', 'track.example', 16],
+        ] as [$client, $name, $hour]
+    ) {
+        $replay->ask(new Query(null, $client, $name, 'A', 'answered', null, $hour));
+    }
+    $told = json_decode(json_encode(new FilterAnswer($lists, $replay, Findings::of())), true);
+    expect(array_column($told['by_client'], 'refused_percent'))
+        ->toBe([33.33, 100])
+        ->and(array_column($told['by_hour'], 'refused_percent'))
+        ->toBe([50, 50])
+        ->and([$told['queries'], $told['refused'], $told['refused_percent']])
+        ->toBe([4, 2, 50])
+        ->and(array_column($told['lists'], 'alone', 'name'))
+        ->toBe(['short' => 1, 'long' => 2])
+        ->and(array_column($told['lists'], 'folded', 'name'))
+        ->toBe(['short' => 1, 'long' => 2])
+        ->and(array_column($told['lists'], 'last', 'name'))
+        ->toBe(['short' => 0, 'long' => 1])
+        ->and(array_column($told['smallest'], 'lists'))
+        ->each->toBe(['long']);
+});

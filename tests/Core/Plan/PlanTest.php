@@ -24,7 +24,10 @@ use Burrow\Quantity\Money;
 
 // Ω per 1000 m of solid annealed copper at 20 °C, from the published tables to ASTM B258.
 test('wire resistance agrees with the published table', function (int $gauge, float $ohmsPerKilometre): void {
-    expect(Wire::ohmsPerMetre($gauge)->ohms * 1000)->toEqualWithDelta($ohmsPerKilometre, $ohmsPerKilometre * 0.003);
+    expect(Wire::ohmsPerMetre($gauge)->ohms * 1000)->toEqualWithDelta(
+        $ohmsPerKilometre,
+        $ohmsPerKilometre * 0.003,
+    );
 })->with([[18, 20.95], [20, 33.31], [22, 52.96], [24, 84.22], [26, 133.9], [28, 212.9], [30, 338.6]]);
 
 test('wire diameter agrees with the published table', function (int $gauge, float $millimetres): void {
@@ -83,7 +86,10 @@ test('a board with its own gigabit link is limited by the network', function ():
 });
 
 test('no disk or no such link means no rate', function (): void {
-    expect(CopyRate::of(plan(drive: null)))->toBeNull()->and(CopyRate::of(plan('pebble')))->toBeNull();
+    expect(CopyRate::of(plan(drive: null)))
+        ->toBeNull()
+        ->and(CopyRate::of(plan('pebble')))
+        ->toBeNull();
 });
 
 test('the working names every link and ends in the smallest', function (): void {
@@ -153,8 +159,9 @@ test('raising any link never lowers the rate', function (): void {
                 'carries' => mt_rand(0, 1) ? ['disk', 'wired'] : ['disk'],
             ],
         ];
-        $rate = fn (array $changes): float => CopyRate::of($plan->with(board: board('flint', $changes)))?->rate()
-            ->bytesPerSecond ?? 0;
+        $rate = fn (array $changes): float => CopyRate::of(
+            $plan->with(board: board('flint', $changes)),
+        )?->rate()->bytesPerSecond ?? 0;
         $base = $rate(['links' => $links, 'buses' => $bus]);
         $faster = $bus;
         $faster[0]['mbyte'] *= 2;
@@ -228,16 +235,19 @@ test('a supply below the class of the board warns while the peak is covered', fu
         ->toContain('plan.supply_too_weak');
 });
 
-test('five-volt devices behind a higher inlet take less of it than they would at five volts', function (): void {
-    // 38 W busy at 19.5 V; a disk of 0.7 A at 5 V is 3.5 W, over 0.9 of a converter 3.89 W, at 19.5 V 0.20 A.
-    $plan = plan('old-laptop', 'brick-19v', 'fixed-15m', 'ssd-500');
-    $without = SupplyFit::of($plan->with(drive: null))->peak()->amps;
-    $drive = $plan->drive->starting->amps;
-    expect($without)
-        ->toEqualWithDelta(38 / 19.5, 1e-6)
-        ->and(SupplyFit::of($plan)->peak()->amps - $without)
-        ->toEqualWithDelta(($drive * 5) / (19.5 * 0.9), 1e-6);
-});
+test(
+    'five-volt devices behind a higher inlet take less of it than they would at five volts',
+    function (): void {
+        // 38 W busy at 19.5 V; a disk of 0.7 A at 5 V is 3.5 W, over 0.9 of a converter 3.89 W, at 19.5 V 0.20 A.
+        $plan = plan('old-laptop', 'brick-19v', 'fixed-15m', 'ssd-500');
+        $without = SupplyFit::of($plan->with(drive: null))->peak()->amps;
+        $drive = $plan->drive->starting->amps;
+        expect($without)
+            ->toEqualWithDelta(38 / 19.5, 1e-6)
+            ->and(SupplyFit::of($plan)->peak()->amps - $without)
+            ->toEqualWithDelta(($drive * 5) / (19.5 * 0.9), 1e-6);
+    },
+);
 
 test(
     'power over the cable is what the weaker of both ends allows, with the loss of the part between',
@@ -251,7 +261,10 @@ test(
         expect($watts / 0.85 <= [1 => 12.95, 2 => 25.5][$type])->toBe(in_array('plan.poe_fits', $fits, true));
         // And nobody pays for a USB cable then.
         expect(
-            array_filter(PartsList::of($plan)->parts, fn ($part): bool => str_starts_with($part->key, 'cable/')),
+            array_filter(
+                PartsList::of($plan)->parts,
+                fn ($part): bool => str_starts_with($part->key, 'cable/'),
+            ),
         )->toBe([]);
     },
 );
@@ -268,17 +281,27 @@ test('the tunnel is no faster than the box\'s own link', function (): void {
     )->with(circumstances: new Circumstances(upMegabits: 900));
     $link = CopyRate::ofLink($plan);
     expect(TunnelRate::of($plan)->rate()->bytesPerSecond)->toBeLessThanOrEqual($link->bytesPerSecond);
+    // What caps it stands in its working.
+    $lines = array_column(
+        json_decode(json_encode(TunnelRate::of($plan)->working()), true)['lines'],
+        'result',
+        'name',
+    );
+    expect($lines)->toHaveKey('link of the box')->and($lines['link of the box'])->toBe((string) $link);
 });
 
-test('a machine that takes no card wants a drive, and a disk wants to hold what is copied', function (): void {
-    $codes = fn (PlanInput $plan): array => PlanAnswer::to($plan)->findings->codes();
-    expect($codes(plan('old-laptop', 'brick-19v', 'fixed-15m', null, job: 'general-server')))
-        ->toContain('plan.nothing_to_start_from')
-        ->and($codes(plan()->with(circumstances: new Circumstances(copy: Bytes::giga(600)))))
-        ->toContain('plan.disk_too_small')
-        ->and($codes(plan()->with(circumstances: new Circumstances(copy: Bytes::giga(400)))))
-        ->not->toContain('plan.disk_too_small');
-});
+test(
+    'a machine that takes no card wants a drive, and a disk wants to hold what is copied',
+    function (): void {
+        $codes = fn (PlanInput $plan): array => PlanAnswer::to($plan)->findings->codes();
+        expect($codes(plan('old-laptop', 'brick-19v', 'fixed-15m', null, job: 'general-server')))
+            ->toContain('plan.nothing_to_start_from')
+            ->and($codes(plan()->with(circumstances: new Circumstances(copy: Bytes::giga(600)))))
+            ->toContain('plan.disk_too_small')
+            ->and($codes(plan()->with(circumstances: new Circumstances(copy: Bytes::giga(400)))))
+            ->not->toContain('plan.disk_too_small');
+    },
+);
 
 test('a hub has as many sockets as it has', function (): void {
     $plugged = array_map(
@@ -298,14 +321,17 @@ test('a hub has as many sockets as it has', function (): void {
     }
 });
 
-test('nobody said from what: nothing is wrong with that; a desktop and a phone have a browser', function (): void {
-    $codes = fn (string $client): array => Usage::findings(
-        plan(job: 'print-host', drive: null)->with(circumstances: new Circumstances(client: $client)),
-    )->codes();
-    expect($codes(''))
-        ->not->toContain('plan.client_not_served')
-        ->and($codes('desktop'))
-        ->not->toContain('plan.client_not_served')
-        ->and($codes('television'))
-        ->toContain('plan.client_not_served');
-});
+test(
+    'nobody said from what: nothing is wrong with that; a desktop and a phone have a browser',
+    function (): void {
+        $codes = fn (string $client): array => Usage::findings(
+            plan(job: 'print-host', drive: null)->with(circumstances: new Circumstances(client: $client)),
+        )->codes();
+        expect($codes(''))
+            ->not->toContain('plan.client_not_served')
+            ->and($codes('desktop'))
+            ->not->toContain('plan.client_not_served')
+            ->and($codes('television'))
+            ->toContain('plan.client_not_served');
+    },
+);

@@ -11,6 +11,7 @@ use Burrow\Upkeep\Care\CareConcern;
 use Burrow\Upkeep\Care\CareDue;
 use Burrow\Upkeep\Care\ReleaseTable;
 use Burrow\Upkeep\Care\TypedCare;
+use Burrow\Upkeep\UpkeepFindings;
 
 // What is due beside updates.
 
@@ -130,3 +131,15 @@ test('the table of releases is read as another reader reads it', function (): vo
         ->and(ReleaseTable::ends('', new DateTimeZone('UTC')))
         ->toBe([]);
 });
+
+test('support that ends today has not ended', function (int $daysLeft, string $code): void {
+    $due = new CareDue(
+        'support',
+        'larder',
+        'its release',
+        new DateTimeImmutable(THREE_O_CLOCK),
+        $daysLeft,
+        'a table',
+    );
+    expect(UpkeepFindings::supportEnds($due)->code)->toBe($code);
+})->with([[-1, 'upkeep.support_ended'], [0, 'upkeep.support_ends'], [1, 'upkeep.support_ends']]);
