@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Bench\Board;
+namespace Bench\Services;
 
+use Bench\Board\Board;
+use Bench\Board\Disk;
+use Bench\Board\Machine;
 use Bench\Net\Door;
 use Bench\Net\PackageIndex;
-use Bench\Services\Services;
 
 /** What the report's script prints on a board of the bench, in the form of the programs that it asks. */
 final readonly class ReportText
