@@ -12,15 +12,16 @@ use Symfony\Component\Yaml\Yaml;
 final class Kept
 {
     /**
-     * Files of the application parsed once and kept, as PHP, which the opcode cache holds ready. A running copy's own
-     * files change only when it is brought up, which empties what is kept; elsewhere they are looked at each time.
+     * Files of the application parsed once and kept, as PHP, which the opcode cache holds ready. For the pages of a
+     * running copy they change only when it is brought up, which empties what is kept; the terminal looks at them each
+     * time.
      *
      * @param  Closure(): list<string>  $list  the files
      * @return array<string, array<string, mixed>> by file
      */
     public static function files(string $what, Closure $list): array
     {
-        $files = app()->isProduction() ? null : $list();
+        $files = app()->configurationIsCached() && ! app()->runningInConsole() ? null : $list();
         $state =
             $files === null
                 ? 'as brought up'

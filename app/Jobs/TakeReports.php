@@ -12,6 +12,7 @@ use App\Upkeep\TakeReport;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -34,10 +35,14 @@ final class TakeReports implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public int $tries = 1;
 
-    /** Asked by the worker whenever it looks for work. */
+    /** Asked by the worker whenever it looks for work; where the database is away it asks again in a moment. */
     public static function ifAnyWait(): void
     {
-        DB::table('report_inbox')->where('taken', false)->exists() && dispatch(new self());
+        try {
+            DB::table('report_inbox')->where('taken', false)->exists() && dispatch(new self());
+        } catch (QueryException $away) {
+            report($away);
+        }
     }
 
     public function handle(TakeReport $take, RecordStamp $stamp): void

@@ -10,6 +10,7 @@ use Burrow\Addresses\Taken;
 use Burrow\Addresses\Write\DnsmasqNames;
 use Burrow\Addresses\Write\HostsFile;
 use Burrow\Addresses\Write\NetworkWriter;
+use Burrow\Addresses\Write\SshConfig;
 use Burrow\Addresses\Write\UnboundNames;
 use Burrow\Addresses\Write\ZoneFile;
 use Burrow\Net\AddressRange;
@@ -199,4 +200,32 @@ test('every file of names tells who has no address, and nobody who has one of it
     'hosts' => [fn () => new HostsFile(), ['none']],
     'dnsmasq' => [fn () => new DnsmasqNames(), ['none']],
     'a zone' => [fn () => new ZoneFile(), ['none']],
+]);
+
+test('an account that no system has is not carried into a file', function (string $user, bool $fits): void {
+    $described = json_encode([
+        'networks' => [
+            [
+                'name' => 'house',
+                'prefix' => '172.22.8.0/24',
+                'domain' => 'thistledown.home.arpa',
+                'hosts' => [
+                    ['name' => 'larder', 'address' => '172.22.8.11'] +
+                    ($user === '' ? [] : ['user' => $user]),
+                ],
+            ],
+        ],
+    ]);
+    $writer = new SshConfig();
+    $written = $writer->write($described, (string) file_get_contents($writer->schema()), 'x');
+    expect($written->text !== null)->toBe($fits);
+    $fits && $user !== '' && expect($written->text)->toContain("User {$user}");
+})->with([
+    'none' => ['', true],
+    'usual' => ['warden', true],
+    'with a dollar at its end' => ['machine$', true],
+    'the longest' => [str_repeat('a', 31), true],
+    'longer' => [str_repeat('a', 33), false],
+    'a capital' => ['Warden', false],
+    'a line break' => ["warden\nProxyCommand x", false],
 ]);

@@ -80,7 +80,10 @@ test('a box is in time, soon due or late', function (string $now, string $code, 
         ['files' => 30],
         new DateTimeImmutable($now),
     );
-    expect($due->finding()->code)->toBe($code)->and($due->finding()->found)->toBe($words);
+    expect($due->finding()->code)
+        ->toBe($code)
+        ->and($due->finding()->found)
+        ->toBe($words);
 })->with([
     ['2026-11-02 12:00', 'upkeep.in_time', 'Larder is in time: due in 29 days.'],
     ['2026-11-28 23:00', 'upkeep.due_soon', 'Larder is due in 3 days.'],
@@ -136,6 +139,23 @@ test('in doubt no disk is named', function (array $disks, ?Bytes $planned): void
     'empty reader' => [[disk('sda', 0)], null],
 ]);
 
+test('each disk that stays has its reason', function (array $disk, string $reason): void {
+    $choice = DiskChoice::among([disk('sdb', 500), disk(...$disk)], Bytes::giga(500));
+    expect($choice->disk?->name)
+        ->toBe('sdb')
+        ->and(
+            implode(' ', array_map(fn ($one): string => "{$one->found} {$one->why}", $choice->findings->list)),
+        )
+        ->toContain($reason);
+})->with([
+    'the system' => [['sda', 500, ['/']], 'The running system lives on it.'],
+    'mounted' => [['sda', 500, ['/media/desk']], 'It is mounted at /media/desk.'],
+    'read-only' => [['sda', 500, [], true], 'It is read-only.'],
+    'an empty reader' => [['sda', 0], 'It is an empty reader.'],
+    'of another size' => [['sda', 120], 'The plan says 500 GB.'],
+    'eight per cent more is the same' => [['sda', 541], 'The plan says'],
+]);
+
 test('what is on the disk is said before it is wiped', function (): void {
     $choice = DiskChoice::among([disk('sda', 500, [], false, ['ntfs HOLIDAYS'])], Bytes::giga(500));
     expect($choice->findings->list[0]->code)
@@ -181,14 +201,24 @@ test('what is heard of a box, and how old that is', function (
         ? null
         : new DateTimeImmutable("2026-11-25 {$time}");
     expect(
-        Hearing::of($at($asked), $at($answered), $at($silent), new DateTimeImmutable('2026-11-25 15:00'))->words(),
+        Hearing::of(
+            $at($asked),
+            $at($answered),
+            $at($silent),
+            new DateTimeImmutable('2026-11-25 15:00'),
+        )->words(),
     )->toBe($words);
 })->with([
     'asked just now' => ['14:59', '14:59', null, 'answers'],
     'silent' => ['14:59', '12:00', '12:01', 'silent for 2 h 59 min'],
     'silent since it was first asked' => ['14:59', null, '14:59', 'silent for 60 s'],
     'nobody asks any more' => ['14:02', '14:02', null, 'not asked since Wed 14:02'],
-    'nobody asks any more, and it was silent then' => ['14:02', '12:00', '12:01', 'not asked since Wed 14:02'],
+    'nobody asks any more, and it was silent then' => [
+        '14:02',
+        '12:00',
+        '12:01',
+        'not asked since Wed 14:02',
+    ],
     'exactly five minutes ago' => ['14:55', '14:55', null, 'answers'],
     'never asked' => [null, null, null, 'never asked'],
     'a record of an answer, and none of a question' => [null, '14:59', null, 'never asked'],
@@ -217,7 +247,9 @@ test('what was promised and is not so reaches the front page', function (): void
         ->toBe(['addresses.outside_network'])
         ->and(needs(household([dweller('wren')], ['wren' => ['80 tcp page open', '80 tcp other']])))
         ->toBe(['ports.clash'])
-        ->and(needs(household([dweller('wren', fedBy: 'desk strip'), dweller('larder', fedBy: 'desk strip')])))
+        ->and(
+            needs(household([dweller('wren', fedBy: 'desk strip'), dweller('larder', fedBy: 'desk strip')])),
+        )
         ->toBe(['upkeep.shared_switch']);
 });
 
@@ -258,7 +290,9 @@ test('heat and wear of boxes as they were built reach the front page, by name', 
         ->and($findings->list[0]->found)
         ->toBe('Lantern: '.Heat::of($plan)->finding()->found)
         // Parts that the catalogue does not hold any more are not judged.
-        ->and(needs(household([dweller('lantern', job: 'automation-hub', parts: new BoxParts(board: 'gone'))])))
+        ->and(
+            needs(household([dweller('lantern', job: 'automation-hub', parts: new BoxParts(board: 'gone'))])),
+        )
         ->toBe([]);
 });
 
@@ -362,7 +396,10 @@ test(
             ->and((new Outlook($house, 0, false))->rest())
             ->toBe('One way in from outside.');
         $tunnel = fn (string $day): array => needs(
-            household([dweller('culvert', job: 'tunnel-endpoint')], openings: ['culvert' => ["51944 udp {$day}"]]),
+            household(
+                [dweller('culvert', job: 'tunnel-endpoint')],
+                openings: ['culvert' => ["51944 udp {$day}"]],
+            ),
         );
         expect([$tunnel('2026-11-24'), $tunnel('2026-11-25'), $tunnel('2026-11-26')])->toBe([
             ['reach.review_due'],
@@ -373,7 +410,10 @@ test(
 );
 
 test('an empty burrow teaches the first step', function (): void {
-    expect((new Outlook(household([]), 0))->rest())->toContain('New box')->and(needs(household([])))->toBe([]);
+    expect((new Outlook(household([]), 0))->rest())
+        ->toContain('New box')
+        ->and(needs(household([])))
+        ->toBe([]);
 });
 
 test('two filters stand in for one another', function (): void {
@@ -409,7 +449,11 @@ test('a switch takes its boxes in the order that hurts least', function (): void
 });
 
 test('boxes that depend on each other in a circle still end', function (): void {
-    $graph = new PowerGraph([new Feed('a', 's', ['b']), new Feed('b', 's', ['a']), new Feed('c', 's', ['c'])]);
+    $graph = new PowerGraph([
+        new Feed('a', 's', ['b']),
+        new Feed('b', 's', ['a']),
+        new Feed('c', 's', ['c']),
+    ]);
     expect($graph->goDark('s'))
         ->toEqualCanonicalizing(['a', 'b', 'c'])
         ->and($graph->suffer('s'))

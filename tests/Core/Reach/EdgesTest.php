@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Burrow\Reach\Tunnel\TunnelEndpoint;
 use Burrow\Reach\TypedKey;
 use Burrow\Reach\TypedOpening;
 
@@ -56,3 +57,10 @@ test('an opening is taken up to its edges', function (string $field, string $las
     ['review_on', '2028-02-29', '2027-02-29'],
     ['sources', '203.0.113.0/24, 2001:db8::1', '203.0.113.0/33'],
 ]);
+
+test('an endpoint listens at a port that there is', function (int $port, bool $fits): void {
+    $written = fn (): string => (string) new TunnelEndpoint($port, '10.77.8.0/24');
+    $fits
+        ? expect($written())->toContain("ListenPort = {$port}\n")
+        : expect($written)->toThrow(InvalidArgumentException::class);
+})->with([[0, false], [1, true], [65535, true], [65536, false]]);

@@ -103,3 +103,28 @@ test('the picture of a disk stays within its frame, whatever the trend', functio
     }
     expect($points)->not->toBe([]);
 })->with(range(1, 20));
+
+test('a warranty that ends soon is told, on its last day too; one that is over is not', function (
+    int $hours,
+    array $with,
+    array $codes,
+): void {
+    $until = (new DateTimeImmutable(THREE_O_CLOCK))->modify("{$hours} hours");
+    $house = household(
+        [dweller('larder')],
+        stores: ['drives' => [drive(...['warrantyUntil' => $until] + $with)]],
+    );
+    $found = array_values(
+        array_filter(
+            (new StoresConcern())->findings($house)->codes(),
+            fn (string $code): bool => str_contains($code, 'warranty'),
+        ),
+    );
+    expect($found)->toBe($codes);
+})->with([
+    'over' => [-25, [], []],
+    'this very hour' => [0, [], ['stores.warranty_ends']],
+    'far off' => [24 * 400, [], []],
+    'over, and bad' => [-25, ['passed' => false], []],
+    'on, and bad' => [24 * 400, ['passed' => false], ['stores.under_warranty']],
+]);
