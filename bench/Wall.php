@@ -161,7 +161,7 @@ final class Wall
                 ' ',
                 array_map(escapeshellarg(...), [
                     PHP_BINARY,
-                    dirname(__DIR__).'/bench/report.php',
+                    dirname(__DIR__).'/bench/tell-report.php',
                     $this->socket,
                     $board->id,
                 ]),

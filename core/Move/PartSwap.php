@@ -28,13 +28,15 @@ final readonly class PartSwap
     {
     }
 
-    public static function of(BoxParts $from, BoxParts $to): self
+    /** @param  string  $alike  field of PARTS: another one of the same kind takes its place; empty for none */
+    public static function of(BoxParts $from, BoxParts $to, string $alike = ''): self
     {
         return new self(
             array_values(
                 array_filter(
                     array_keys(self::PARTS),
-                    fn (string $part): bool => ($from->{$part} ?? '') !== ($to->{$part} ?? ''),
+                    fn (string $part): bool => $part === $alike ||
+                        ($from->{$part} ?? '') !== ($to->{$part} ?? ''),
                 ),
             ),
         );
@@ -67,7 +69,7 @@ final readonly class PartSwap
     /** @return list<array{what: string, how: string}> in their order */
     public function steps(string $name, string $user): array
     {
-        $has = fn (string $part): bool => in_array($part, $this->changed, true);
+        $has = $this->has(...);
         $login = $user === '' ? $name : "{$user}@{$name}";
 
         return array_values(

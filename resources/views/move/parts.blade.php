@@ -15,6 +15,7 @@
             @php($has = (string) $new->getAttribute($part))
             <x-choice :name="$part" :label="ucfirst(Burrow\Move\PartSwap::PARTS[$part])" :options="(isset($labels[$has]) ? [] : [$has => $has === '' ? 'not known' : $has]) + $labels" :chosen="$has" />
         @endforeach
+        <x-choice name="alike" label="Another one of the same kind" :options="['' => 'none'] + $alikes" :chosen="$alike" />
         <div class="row"><button class="act">Look whether it does</button> <a class="ghost" href="{{ route('box', $box) }}">Back to {{ $box->called() }}</a></div>
     </form>
     @if (! $swap->isEmpty())
@@ -31,6 +32,7 @@
                 @endif
                 <form class="sheet" method="post" action="{{ route('box.parts.keep', $box) }}">
                     @csrf
+                    <input type="hidden" name="alike" value="{{ $alike }}">
                     @foreach (array_keys($options) as $part)
                         <input type="hidden" name="{{ $part }}" value="{{ $new->getAttribute($part) }}">
                     @endforeach

@@ -193,6 +193,7 @@ test('what cannot be led at once is said with its reason, and keeps what was cho
     $lead(['drive' => 'ssd-1t'])->assertSee('Nothing is on record of what lies on the disk');
     $lead(['drive' => ''])->assertSee('takes what lies on it along');
     $lead(['drive' => 'ssd-1t', 'case' => 'open'])->assertSee('The disk by itself');
+    $lead(['alike' => 'nothing of a box'])->assertSee('Nothing is another part.');
     foreach (['store', 'pictures'] as $label) {
         Store::query()->create([
             'box_id' => $box->id,
@@ -309,3 +310,32 @@ test(
     'said to be copied, and it is not' => ['copied', false, true, false],
     'nothing said' => ['', true, false, false],
 ]);
+
+test('a part that wore out is led through with another one of the same kind', function (): void {
+    $this->asKeeper();
+    $box = newBox([
+        'name' => 'wren',
+        'stage' => Stage::InService,
+        'board' => 'flint',
+        'drive' => 'ssd-500',
+        'user' => 'warden',
+    ]);
+    $store = Store::query()->create([
+        'box_id' => $box->id,
+        'label' => 'store',
+        'mount_point' => '/srv/store',
+        'share' => 'store',
+        'uuid' => '00000000-0000-4000-8000-000000000001',
+    ]);
+    $this->get("/boxes/{$box->id}/parts?alike=drive")
+        ->assertSee('Nothing new speaks against it')
+        ->assertSee('Plug the new disk in beside the old one');
+    $this->followingRedirects()
+        ->post("/boxes/{$box->id}/parts/lead", ['alike' => 'drive', 'store' => $store->id])
+        ->assertSee('wren: another disk');
+    $run = $box->run()->firstOrFail();
+    expect($run->newParts())
+        ->toBe(['drive' => 'ssd-500'])
+        ->and($run->learnedText('parts_words'))
+        ->toEndWith('→ another one of the same kind');
+});

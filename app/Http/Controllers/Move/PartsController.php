@@ -46,7 +46,7 @@ final class PartsController
     public function show(Request $request, Box $box): View
     {
         $new = $this->with($request, $box);
-        $swap = $this->swap($box, $new);
+        $swap = $this->swap($request, $box, $new);
         $before = $this->judged($box);
         $after = $this->judged($new);
 
@@ -61,6 +61,12 @@ final class PartsController
             'stays' => count($after->list ?? []),
             'notLed' => ($notLed = $this->notLed($box, $new, $swap)),
             'book' => $notLed === null && $box->stage->stands() ? $this->ahead($box, $new, $swap) : null,
+            'alike' => $request->string('alike')->value(),
+            'alikes' => array_filter(
+                PartSwap::PARTS,
+                fn (string $part): bool => ($box->getAttribute($part) ?? '') !== '',
+                ARRAY_FILTER_USE_KEY,
+            ),
             'stores' => $swap->has('drive') ? $this->stores($box) : collect(),
         ]);
     }
@@ -68,7 +74,7 @@ final class PartsController
     public function keep(Request $request, Box $box): RedirectResponse
     {
         $new = $this->with($request, $box);
-        $swap = $this->swap($box, $new);
+        $swap = $this->swap($request, $box, $new);
         if ($swap->isEmpty()) {
             return redirect()->route('box.parts', $box)->with('told', 'Nothing is another part.');
         }
@@ -89,7 +95,7 @@ final class PartsController
     {
         abort_unless($box->stage->stands(), 409, 'It is not up yet.');
         $new = $this->with($request, $box);
-        $swap = $this->swap($box, $new);
+        $swap = $this->swap($request, $box, $new);
         $parts = self::parts($new, $swap);
         $keeps = $swap->has('drive') && ! self::startsFromDrive($box);
         $store = $keeps ? $this->stores($box)->firstWhere('id', $request->integer('store')) : null;
@@ -98,7 +104,10 @@ final class PartsController
             ($keeps && $store === null ? 'Choose what lies on the disk that is changed.' : null);
         if ($against !== null) {
             return redirect()
-                ->route('box.parts', [$box, ...array_filter($parts)])
+                ->route('box.parts', [
+                    $box,
+                    ...array_filter($parts + ['alike' => $request->string('alike')->value()]),
+                ])
                 ->with('told', $against);
         }
         try {
@@ -186,7 +195,9 @@ final class PartsController
                     ': '.
                     $this->label($part, $box->getAttribute($part)).
                     ' → '.
-                    $this->label($part, $new->getAttribute($part)),
+                    ($box->getAttribute($part) === $new->getAttribute($part)
+                        ? 'another one of the same kind'
+                        : $this->label($part, $new->getAttribute($part))),
                 $swap->changed,
             ),
         );
@@ -207,9 +218,13 @@ final class PartsController
         return $new;
     }
 
-    private function swap(Box $box, Box $new): PartSwap
+    private function swap(Request $request, Box $box, Box $new): PartSwap
     {
-        return PartSwap::of(BoxRows::parts($box->getAttributes()), BoxRows::parts($new->getAttributes()));
+        return PartSwap::of(
+            BoxRows::parts($box->getAttributes()),
+            BoxRows::parts($new->getAttributes()),
+            $request->string('alike')->value(),
+        );
     }
 
     /** Null where the record does not hold enough of the box to be judged. */

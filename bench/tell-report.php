@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 /*
- * php bench/report.php SOCKET BOARD: prints what the report's script prints on that board. It is what the bench's sshd
+ * php bench/tell-report.php SOCKET BOARD: prints what the report's script prints on that board. It is what the bench's sshd
  * runs, whatever was asked for.
  */
 
