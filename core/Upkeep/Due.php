@@ -60,13 +60,21 @@ final readonly class Due
     public function finding(): Finding
     {
         return match (true) {
-            $this->isOverdue() => UpkeepFindings::overdue($this->box, self::days(-$this->daysLeft)),
+            $this->isOverdue() => UpkeepFindings::overdue($this->box, $this->late()),
             $this->isSoon() => UpkeepFindings::dueSoon(
                 $this->box,
                 $this->daysLeft === 0 ? 'today' : 'in '.self::days($this->daysLeft),
             ),
             default => UpkeepFindings::inTime($this->box, self::days($this->daysLeft)),
         };
+    }
+
+    /** "3 days past its update", or that it is due today. */
+    public function late(): string
+    {
+        return $this->isOverdue()
+            ? self::days(-$this->daysLeft).' past its update'
+            : 'due for an update today';
     }
 
     public function working(): Working

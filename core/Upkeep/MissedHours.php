@@ -25,11 +25,10 @@ final readonly class MissedHours
     private const BACK_DAYS = 60;
 
     private function __construct(
-        private string $box,
+        private Due $due,
         private DateTimeImmutable $from,
         private DateTimeImmutable $to,
         private ?DateTimeImmutable $next,
-        private DateTimeImmutable $last,
     ) {
     }
 
@@ -69,13 +68,7 @@ final readonly class MissedHours
 
         return $missed === null
             ? null
-            : new self(
-                $box->name,
-                $at($missed[0]),
-                $at($missed[1]),
-                $next === null ? null : $at($next),
-                $due->last,
-            );
+            : new self($due, $at($missed[0]), $at($missed[1]), $next === null ? null : $at($next));
     }
 
     public function finding(): Finding
@@ -85,9 +78,10 @@ final readonly class MissedHours
         );
 
         return UpkeepFindings::hoursMissed(
-            $this->box,
+            $this->due->box,
+            $this->due->late(),
             $this->from->format('l j M, H:i')." to {$to}",
-            $this->last->format('Y-m-d'),
+            $this->due->last->format('Y-m-d'),
             $this->next?->format('l j M, H:i'),
         );
     }

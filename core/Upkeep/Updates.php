@@ -20,6 +20,8 @@ final readonly class Updates implements Concern
             $boxes[$box->id] = $box;
         }
         $findings = [];
+        // Asked for once, whether anybody is due or not.
+        $house->hours();
         foreach (Calendar::of($house) as $id => $due) {
             $findings[] = MissedHours::of($house, $boxes[$id], $due)?->finding() ?? $due->finding();
         }

@@ -206,22 +206,28 @@ final class UpkeepFindings
     {
         return Finding::warn(
             'upkeep.overdue',
-            ucfirst($box)." is {$late} past its update.",
+            ucfirst($box)." is {$late}.",
             'Known holes stay open until then.',
             'Update it at the next quiet hour.',
         );
     }
 
     /**
+     * @param  string  $late  "3 days past its update"
      * @param  string  $hours  that went by
      * @param  string  $last  day of its last update
      * @param  ?string  $next  when its next hours begin; null where it has none
      */
-    public static function hoursMissed(string $box, string $hours, string $last, ?string $next): Finding
-    {
+    public static function hoursMissed(
+        string $box,
+        string $late,
+        string $hours,
+        string $last,
+        ?string $next,
+    ): Finding {
         return Finding::warn(
             'upkeep.hours_missed',
-            ucfirst($box)." was due, and its hours went by: {$hours}.",
+            ucfirst($box)." is {$late}, and its hours went by: {$hours}.",
             "Nothing tells that it was done; its last update is of {$last}.",
             $next === null
                 ? 'Give it other hours, or update it by hand.'

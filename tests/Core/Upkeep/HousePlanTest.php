@@ -252,8 +252,9 @@ test('hours that went by while a box was due are told, with the next ones; other
     $missed = array_values(
         array_filter($found, fn (Finding $one): bool => $one->code === 'upkeep.hours_missed'),
     );
+    $late = $days === 30 ? 'due for an update today' : $days - 30 .' days past its update';
     expect($missed[0]->found ?? null)->toBe(
-        $says === null ? null : "Larder was due, and its hours went by: {$says}.",
+        $says === null ? null : "Larder is {$late}, and its hours went by: {$says}.",
     );
     // One thing is said of one box.
     expect(count($found))->toBeLessThanOrEqual(1);
