@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * php bench/tell-report.php SOCKET BOARD: prints what the report's script prints on that board. It is what the bench's sshd
- * runs, whatever was asked for.
+ * php bench/tell-report.php SOCKET BOARD: prints what the report's script prints on that board. It is what the bench's
+ * sshd runs, whatever was asked for.
  */
 
 $door = @stream_socket_client("unix://{$argv[1]}", timeout: 5);

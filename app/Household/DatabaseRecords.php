@@ -39,7 +39,7 @@ final class DatabaseRecords implements Records
 
     private readonly HourRows $hour;
 
-    public function __construct(Network $network, Shelf $shelf, DateTimeImmutable $now)
+    public function __construct(private readonly Network $network, Shelf $shelf, DateTimeImmutable $now)
     {
         $moments = new Moments($now->getTimezone());
         $this->box = new BoxRows($network, $moments, $shelf, $now);
@@ -59,7 +59,7 @@ final class DatabaseRecords implements Records
     public function networks(): array
     {
         return array_values(
-            Networks::all()
+            Networks::beside($this->network)
                 ->map(
                     fn (Network $one): HouseNetwork => new HouseNetwork(
                         $one->id,

@@ -17,13 +17,14 @@ final readonly class HouseholdLoader
     {
     }
 
-    /** @param  ?Network  $network  as it was just read; else it is read here */
+    /** @param  ?Network  $network  the home network as it was just read; else it is read here */
     public function load(?Network $network = null): Household
     {
         $shelf = $this->catalogue->shelf();
+        $network ??= Network::home();
         $now = new DateTimeImmutable('@'.now()->getTimestamp());
-        $now = $now->setTimezone(new DateTimeZone(Network::zone()));
+        $now = $now->setTimezone(new DateTimeZone($network->knownZone()));
 
-        return new Household(new DatabaseRecords($network ?? Network::home(), $shelf, $now), $shelf, $now);
+        return new Household(new DatabaseRecords($network, $shelf, $now), $shelf, $now);
     }
 }

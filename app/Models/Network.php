@@ -89,11 +89,20 @@ class Network extends Model
     /** The zone that times are shown in; read once a request. */
     public static function zone(): string
     {
-        return once(function (): string {
-            $zone = self::query()->orderBy('id')->value('time_zone');
+        return once(
+            fn (): string => self::query()
+                ->orderBy('id')
+                ->first(['time_zone'])
+                ?->knownZone() ?? 'Etc/UTC',
+        );
+    }
 
-            return is_string($zone) && TimeZone::isKnown($zone) ? $zone : 'Etc/UTC';
-        });
+    /** The zone that stands in the home network's row; one that nobody knows is UTC. */
+    public function knownZone(): string
+    {
+        $zone = $this->time_zone;
+
+        return is_string($zone) && TimeZone::isKnown($zone) ? $zone : 'Etc/UTC';
     }
 
     /** The command of the house's container engine, as somebody typed it in Settings; read once a request. */

@@ -17,6 +17,8 @@ final class Networks
     /** More than a house has. */
     public const MOST = 16;
 
+    private const BESIDE = 'beside';
+
     private function __construct()
     {
     }
@@ -25,6 +27,22 @@ final class Networks
     public static function all(): Collection
     {
         return Network::query()->orderBy('id')->limit(self::MOST)->get();
+    }
+
+    /** The home network with all of them beside it, read at once: for pages that want both. */
+    public static function home(): Network
+    {
+        $all = self::all();
+
+        return $all->firstOrFail()->setRelation(self::BESIDE, $all);
+    }
+
+    /** @return Collection<int, Network> all of them, read again only where they were not read with the home network */
+    public static function beside(Network $home): Collection
+    {
+        $all = $home->relationLoaded(self::BESIDE) ? $home->getRelation(self::BESIDE) : null;
+
+        return $all instanceof Collection ? $all : self::all();
     }
 
     /** Where an address lies: in the own network if that covers it, else in the narrowest that does. */

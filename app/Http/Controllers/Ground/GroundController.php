@@ -7,7 +7,7 @@ namespace App\Http\Controllers\Ground;
 use App\Catalogue\Catalogue;
 use App\Ground\GroundPage;
 use App\Household\Kept;
-use App\Models\Network;
+use App\Models\Networks;
 use App\View\Pages;
 use Burrow\Ground\Draw\Choice;
 use Illuminate\Contracts\View\View;
@@ -18,7 +18,7 @@ final class GroundController
 {
     public function __invoke(Request $request, Kept $kept, Catalogue $catalogue): View
     {
-        $network = Network::home();
+        $network = Networks::home();
         $keeper = $request->user()?->isKeeper() === true;
         $narrow = $request->has('narrow');
         $choice = Choice::of($request->string('show')->value(), $request->string('order')->value());
