@@ -299,6 +299,7 @@ final readonly class RunBook
                 $this->run->changes()?->moves() => "All {$steps} steps are over, and {$name} does what ".
                     ($this->run->learnedText('from_name') ?? 'the other one').
                     ' did.',
+                $this->run->changes()?->swaps() => "All {$steps} steps are over, and {$name} does its work with what is new.",
                 $this->run->changes() !== null => "All {$steps} steps are over, and {$name} is where it belongs.",
                 default => "All {$steps} steps are over, and {$name} is in service.",
             };

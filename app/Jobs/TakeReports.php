@@ -119,10 +119,9 @@ final class TakeReports implements ShouldBeUniqueUntilProcessing, ShouldQueue
         try {
             $take->takeAll($arrivals);
         } catch (Throwable) {
-            // One of them cannot be kept: the others can. What was changed in memory was not kept with them.
+            // One of them cannot be kept: the others can.
             foreach ($arrivals as $one) {
                 try {
-                    $one->box->refresh();
                     $take->takeAll([$one]);
                 } catch (Throwable $problem) {
                     report($problem);

@@ -21,6 +21,9 @@ final readonly class TakeReport
     /** Reports of a box that are kept word for word. */
     private const KEPT = 5;
 
+    /** How often it is tried where two who write hold each other up: what was acknowledged is not lost by that. */
+    private const TRIES = 3;
+
     public function __construct(private ReportReader $reader)
     {
     }
@@ -46,7 +49,7 @@ final readonly class TakeReport
             }
         }
 
-        return ($read === [] ? [] : DB::transaction(fn (): array => $this->keep($read))) + $taken;
+        return ($read === [] ? [] : DB::transaction(fn (): array => $this->keep($read), self::TRIES)) + $taken;
     }
 
     /**
@@ -60,8 +63,13 @@ final readonly class TakeReport
             ->whereIn('id', array_keys($read))
             ->orderBy('id')
             ->lockForUpdate()
-            ->get(['id']);
+            ->get(['id', 'updated_system_at']);
         $read = array_intersect_key($read, $there->keyBy('id')->all());
+        foreach ($there as $box) {
+            // As it is kept: what an attempt before changed in memory was taken back with it.
+            $read[$box->id]->arrival->box->updated_system_at = $box->updated_system_at;
+            $read[$box->id]->arrival->box->syncOriginal();
+        }
         $ids = array_keys($read);
         $held = Report::query()
             ->whereIn('box_id', $ids)

@@ -34,6 +34,7 @@ final class DemoCommand extends Command
         'listings',
         'tellings',
         'reports',
+        'report_inbox',
         'certificates',
         'fill_samples',
         'condition_samples',

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Backup\HouseholdFile;
+use App\Console\Commands\DemoCommand;
 use App\Models\Box;
 use App\Models\JournalEntry;
 use App\Models\Network;
@@ -62,6 +63,16 @@ test('the schema that ships is that of the tables, and no table is left out', fu
     ];
     sort($held);
     expect($all)->toBe($held);
+});
+
+test('the demo leaves nothing behind that points at boxes of before', function (): void {
+    $emptied = (new ReflectionClass(DemoCommand::class))->getConstant('TABLES');
+    $all = array_map(fn (object $row): string => array_values((array) $row)[0], DB::select('SHOW TABLES'));
+    expect(array_values(array_diff($all, $emptied)))->toEqualCanonicalizing([
+        'failed_jobs',
+        'jobs',
+        'migrations',
+    ]);
 });
 
 test('out and in again, every row is the same', function (): void {

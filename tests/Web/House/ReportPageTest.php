@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Household\RecordStamp;
 use App\Jobs\FetchReports;
 use App\Jobs\TakeReports;
 use App\Models\Box;
@@ -351,5 +352,31 @@ test(
         // Without power nobody answers, and nothing of it stays.
         $bench->ask(['do' => 'power', 'board' => "box-{$box->id}", 'on' => false]);
         expect($bench->isOpen('127.22.8.16', 22))->toBeFalse();
+    },
+);
+
+test(
+    'what boxes tell by themselves changes the mark of the record in ten seconds, a person’s change at once',
+    function (): void {
+        $folder = scratch();
+        $stamp = new RecordStamp($folder);
+        $stamp->watch();
+        $write = fn () => DB::table('boxes')
+            ->where('id', $this->larder->id)
+            ->update(['updated_at' => now()]);
+        $before = $stamp->now();
+        $stamp->whileBoxesTell($write);
+        expect($stamp->now())->toBe($before);
+        touch(glob("{$folder}/*.soon")[0], time() - 11);
+        clearstatcache();
+        $later = $stamp->now();
+        expect($later)
+            ->not->toBe($before)
+            ->and($stamp->now())
+            ->toBe($later)
+            ->and(glob("{$folder}/*.soon"))
+            ->toBe([]);
+        $write();
+        expect($stamp->now())->not->toBe($later);
     },
 );
