@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Burrow\Intake\Intake;
 use Burrow\Intake\Keys\KeySeen;
+use Tests\Support\SshServer;
 
 // Files of names and addresses, read by the programs that will read them.
 
@@ -88,6 +89,32 @@ test('a box is found by its entry, and its key by every one of its names', funct
     // And back by our own reader.
     $keys = Intake::standard()->read('hostkeys', $known)->all(KeySeen::class);
     expect(count(array_filter($keys, fn (KeySeen $key): bool => $key->isFor('larder'))))->toBe(1);
+});
+
+test('ssh with both files knows a server on another port, and refuses another key there', function (): void {
+    $folder = scratch();
+    $server = new SshServer('127.0.0.1', $folder);
+    run("ssh-keygen -q -t ed25519 -N '' -f {$folder}/other");
+    $says = function (string $key) use ($folder, $server): string {
+        $values = <<<YAML
+        networks:
+          - prefix: 127.0.0.0/8
+            domain: thistledown.home.arpa
+            hosts:
+              - {name: sieve, address: 127.0.0.1, by: static, user: warden, port: {$server->port}, host_keys: ["KEY"]}
+        YAML;
+        $values = str_replace('KEY', trim((string) file_get_contents("{$folder}/{$key}.pub")), $values);
+        file_put_contents("{$folder}/config", writtenFile('ssh-config', $values)['text']);
+        file_put_contents("{$folder}/known", writtenFile('known-hosts', $values)['text']);
+
+        return run(
+            "ssh -F {$folder}/config -o UserKnownHostsFile={$folder}/known -o GlobalKnownHostsFile=/dev/null -o StrictHostKeyChecking=yes -o BatchMode=yes sieve true",
+        )['all'];
+    };
+    expect($says('host'))
+        ->toContain('Permission denied')
+        ->and($says('other'))
+        ->toContain('Host key verification failed');
 });
 
 test('a value that the format cannot carry stops, and nothing is written', function (

@@ -30,7 +30,11 @@ final class KnownHosts extends NetworkWriter
                     (string) $host->ipv6,
                 ]);
                 if ($host->port !== 22) {
-                    $names = array_map(fn (string $name): string => "[{$name}]:{$host->port}", $names);
+                    // With HostKeyAlias, which SshConfig writes, the key is looked up without a port (ssh_config(5)).
+                    $names = [
+                        ...array_map(fn (string $name): string => "[{$name}]:{$host->port}", $names),
+                        strtolower("{$host->name}.{$network->domain}"),
+                    ];
                 }
                 foreach ($host->keys as $key) {
                     $lines .= implode(',', $names)." {$key->type} {$key->base64}\n";
