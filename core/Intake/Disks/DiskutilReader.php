@@ -170,6 +170,8 @@ final class DiskutilReader implements Reader
             array_values(
                 array_filter(
                     [
+                        // A disk without a table is mounted as a whole.
+                        ...isset($entry['MountPoint']) || isset($entry['VolumeName']) ? [$entry] : [],
                         ...is_array($entry['Partitions'] ?? null) ? $entry['Partitions'] : [],
                         ...is_array($entry['APFSVolumes'] ?? null) ? $entry['APFSVolumes'] : [],
                     ],
