@@ -26,6 +26,7 @@ require __DIR__.'/Support/userland.php';
 require __DIR__.'/Support/playing.php';
 require __DIR__.'/Support/practice.php';
 require __DIR__.'/Support/knowledge.php';
+require __DIR__.'/Support/told.php';
 
 pest()
     ->extend(TestCase::class)

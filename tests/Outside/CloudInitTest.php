@@ -283,17 +283,29 @@ function someLogins(): array
     return $data;
 }
 
+/**
+ * @param  array{accounts: array<string, array{keys: list<string>, password: bool, locked: bool}>}  $answer
+ * @return list<string>
+ */
+function whoGetsIn(array $answer): array
+{
+    $in = array_filter(
+        $answer['accounts'],
+        fn (array $account): bool => $account['keys'] !== [] || ($account['password'] && ! $account['locked']),
+    );
+    $names = array_map(strval(...), array_keys($in));
+    sort($names);
+
+    return $names;
+}
+
 test('who can log in is who can log in on the box', function (): void {
     mt_srand(22);
     $configs = array_map(fn (): array => someLogins(), range(1, 500));
     $texts = array_map(fn (array $data): string => "#cloud-config\n".Yaml::dump($data, 8), $configs);
     $agreed = [];
     foreach (python(__DIR__.'/readers/cloud_init.py', $texts) as $i => $answer) {
-        $box = array_filter(
-            $answer['accounts'],
-            fn (array $account): bool => $account['keys'] !== [] ||
-                ($account['password'] && ! $account['locked']),
-        );
+        $really = whoGetsIn($answer);
         $tool = array_filter(
             CloudAccounts::of($configs[$i]),
             fn (CloudAccount $account): bool => array_filter(
@@ -301,14 +313,12 @@ test('who can log in is who can log in on the box', function (): void {
                 fn (array $key): bool => $key[0] !== '',
             ) !== [] || $account->hasPassword(),
         );
-        expect([$texts[$i], array_keys($box) !== []])->toBe([$texts[$i], $tool !== []]);
+        expect([$texts[$i], $really !== []])->toBe([$texts[$i], $tool !== []]);
         $names = array_map(fn (CloudAccount $account): string => $account->name ?: 'standard', $tool);
         sort($names);
-        $really = array_map(strval(...), array_keys($box));
-        sort($really);
         expect([$texts[$i], $names])->toBe([$texts[$i], $really]);
         $bench = (new Accounts(Settings::read($texts[$i]) ?? []))->first();
-        expect([$texts[$i], $bench === null])->toBe([$texts[$i], $box === []]);
+        expect([$texts[$i], $bench === null])->toBe([$texts[$i], $really === []]);
         $agreed[(string) json_encode($really)] = true;
     }
     // All of them, nobody and everybody, did come up.
@@ -390,3 +400,12 @@ test(
         expect($called)->toBeGreaterThan(80);
     },
 );
+
+test('what is on record of settings and of logins the box\'s own readers say today', function (): void {
+    $settings = told('settings');
+    $logins = told('logins');
+    expect(python(__DIR__.'/readers/safe_yaml.py', array_column($settings, 'text')))
+        ->toEqual(array_column($settings, 'read'))
+        ->and(array_map(whoGetsIn(...), python(__DIR__.'/readers/cloud_init.py', array_column($logins, 'text'))))
+        ->toBe(array_column($logins, 'in'));
+});

@@ -69,6 +69,8 @@ final readonly class WpaFile
                 $findings = $findings->and([
                     self::unread('A line is “name=value”, in a block and outside.', $place),
                 ]);
+            } elseif (in_array($match[1], ['network', 'cred'], true)) {
+                $findings = $findings->and([self::unread("A block begins with “{$match[1]}={” alone.", $place)]);
             } elseif ($block instanceof WpaNetwork) {
                 $findings = $findings->and(self::field($match[1], $match[2], $match[3], $place));
                 $block = new WpaNetwork(
