@@ -7,14 +7,14 @@ use Burrow\Card\Linter;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Severity;
 
-// What programs of a box said of files of a card, on record in tests/Core/Card/told, and what the linter says of them.
+// What programs of a box said and did, on record in tests/Core/STAGE/told, and what the linter says of a card.
 
 /** @return list<array<string, mixed>> */
-function told(string $by): array
+function told(string $by, string $stage = 'Card'): array
 {
     return array_map(
         fn (string $line): array => json_decode($line, true, 512, JSON_THROW_ON_ERROR),
-        file("tests/Core/Card/told/{$by}.jsonl", FILE_IGNORE_NEW_LINES) ?: [],
+        file("tests/Core/{$stage}/told/{$by}.jsonl", FILE_IGNORE_NEW_LINES) ?: [],
     );
 }
 
