@@ -16,10 +16,10 @@ final class SmbLook
     public static function over(string $text, array $accounts): Findings
     {
         $found = $seen = [];
-        $homes = false;
+        // Its section alone is enough.
+        $homes = preg_match('/^[ \t]*\[[ \t]*homes[ \t]*\]/im', $text) === 1;
         foreach (SmbConf::parameters($text) as $one) {
             [$key, $value] = Share::resolved($one['key'], $one['value']);
-            $homes = $homes || strtolower($one['section']) === 'homes';
             $before = $seen[$one['section']][$key] ?? null;
             if ($before !== null) {
                 $found[] =

@@ -64,3 +64,44 @@ test('an endpoint listens at a port that there is', function (int $port, bool $f
         ? expect($written())->toContain("ListenPort = {$port}\n")
         : expect($written)->toThrow(InvalidArgumentException::class);
 })->with([[0, false], [1, true], [65535, true], [65536, false]]);
+
+test('a key ends on a day that there is, or on none', function (string $said, ?string $ends): void {
+    $house = household([dweller('larder')], ['larder' => ['443 tcp page']]);
+    $typed = TypedKey::of($house, [
+        'key_kind' => 'account',
+        'program' => 'slicer',
+        'key_holder' => 'desk',
+        'key_back' => 'on its page',
+        'key_for' => (string) $house->services()[0]->id,
+        'key_ends' => $said,
+    ]);
+    expect($typed->ends?->format('Y-m-d H:i'))
+        ->toBe($ends)
+        ->and($typed->findings->blocks())
+        ->toBe($ends === null && $said !== '')
+        ->and($typed->kind)
+        ->toBe('account')
+        ->and($typed->service)
+        ->toBe($house->services()[0]);
+})->with([
+    ['', null],
+    ['2027-02-28', '2027-02-28 00:00'],
+    ['2028-02-29', '2028-02-29 00:00'],
+    ['2027-02-29', null],
+    ['2027-2-1', null],
+    ['28.02.2027', null],
+]);
+
+test('a key is for a page that there is', function (): void {
+    $house = household([dweller('larder')], ['larder' => ['443 tcp page']]);
+    $service = $house->services()[0];
+    $for = fn (string $id): TypedKey => TypedKey::of($house, ['key_for' => $id, 'key_kind' => 'other']);
+    expect($for((string) $service->id)->service)
+        ->toBe($service)
+        ->and($for('nothing')->service)
+        ->toBeNull()
+        ->and($for('nothing')->kind)
+        ->toBe('program')
+        ->and(array_map(fn ($one): string => (string) $one->place?->field, $for('nothing')->findings->list))
+        ->toBe(['program', 'key_holder', 'key_back', 'key_for']);
+});
