@@ -75,7 +75,8 @@ final readonly class Paste
 
     /**
      * The paste with its lines joined that end at the edge of the window; an empty line stands where a joined one
-     * stood. Null when none does. Whether the edge was one only the reader can tell: a line may end there by itself.
+     * stood. Null when none does. What begins as other lines begin that no edge stands before is a line of its own.
+     * Whether the edge was one only the reader can tell: a line may end there by itself.
      */
     public function unwrapped(): ?self
     {
@@ -90,23 +91,34 @@ final readonly class Paste
         if ($edge < self::NARROWEST || $edge > self::WIDEST) {
             return null;
         }
+        $atEdge = fn (int $at): bool => $widths[$at] === $edge ||
+            ($widths[$at] === $edge - 1 && in_array($edge, self::USUAL, true));
+        $beginnings = [];
+        foreach ($joined as $at => $line) {
+            $at > 0 && $atEdge($at - 1) ? null : ($beginnings[self::firstWord($line)] = true);
+        }
         $into = null;
         $changed = false;
         foreach ($joined as $at => $line) {
-            if ($into !== null && $line !== '') {
+            if ($into !== null && $line !== '' && ! isset($beginnings[self::firstWord($line)])) {
                 $joined[$into] .= str_repeat(' ', $edge - $widths[$at - 1]).$line;
                 $joined[$at] = '';
                 $changed = true;
             } else {
                 $into = $at;
             }
-            $into =
-                $widths[$at] === $edge || ($widths[$at] === $edge - 1 && in_array($edge, self::USUAL, true))
-                    ? $into
-                    : null;
+            $into = $atEdge($at) ? $into : null;
         }
 
         return $changed ? new self(implode("\n", $joined)) : null;
+    }
+
+    /** What a line begins with, its indentation too: of numbers only that they are some, since they differ. */
+    private static function firstWord(string $line): string
+    {
+        preg_match('/^\s*\S*/', $line, $word);
+
+        return (string) preg_replace('/\d+/', '0', $word[0] ?? '');
     }
 
     /**

@@ -13,7 +13,7 @@ final readonly class FirewallRule implements JsonSerializable
      * @param  string  $chain  its name: "input", "INPUT", "incoming"
      * @param  ?string  $policy  what its chain does with what no rule meets: "accept", "drop", "reject"
      * @param  string  $action  "accept", "drop", "reject", "limit", "return", "masquerade", "dnat", "snat", "redirect",
-     *                          "log", "count", or "jump NAME"
+     *                          "log", "count", "jump NAME", or "goto NAME", which does not come back
      * @param  ?string  $protocol  "tcp", "udp", "icmp" …; null for all
      * @param  ?int  $port  at the far end of the packet's way; null for all
      * @param  ?int  $portTo  the last of a range

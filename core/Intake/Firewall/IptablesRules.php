@@ -122,8 +122,10 @@ final class IptablesRules
                     $parts->to = $value;
                     break;
                 case '-j':
-                case '-g':
                     $parts->action = self::ACTIONS[$value] ?? "jump {$value}";
+                    break;
+                case '-g':
+                    $parts->action = "goto {$value}";
                     break;
             }
         }
