@@ -38,8 +38,10 @@ final class LookupReader implements Reader
     public function sign(): string
     {
         return '/^; <<>> DiG |^;; ->>HEADER<<-|^\S+\.?\s+\d+\s+IN\s+(?:A|AAAA|PTR|CNAME|TXT|MX|NS|SOA|SRV)\s|'.
-            '^Server:\s+\S+$|^\*\* server can\'t find|^\*\*\* \S+ can\'t find|has (?:IPv6 )?address [0-9a-f.:]+$|'.
-            'domain name pointer |^Host \S+ not found: \d|-- link: \S+$|resolve call failed|no servers could be reached/mi';
+            '^Server:\s+\S+$|^\S+\s+(?:canonical )?name = \S+$|^\S+ has no (?:A|AAAA|PTR) record|'.
+            '^\*\* server can\'t find|^\*\*\* \S+ can\'t find|has (?:IPv6 )?address [0-9a-f.:]+$|'.
+            'domain name pointer |^Host \S+ not found: \d|-- link: \S+$|resolve call failed|no servers could be reached|'.
+            '^\S+\s+(?:canonical )?name = \S+$|^\S+ has no (?:A|AAAA|PTR) record/mi';
     }
 
     public function read(string $text): Reading
@@ -47,7 +49,7 @@ final class LookupReader implements Reader
         $answers = [];
         $dig =
             preg_match(
-                '/^; <<>> DiG |^;; (?:->>HEADER<<-|ANSWER SECTION)|^;; (?:communications error|connection timed out)/m',
+                '/^; <<>> DiG |^;; (?:->>HEADER<<-|ANSWER SECTION)/m',
                 $text,
             ) === 1;
         if ($dig && preg_match('/^(?:Server|Address):\s/m', $text) !== 1) {
@@ -185,11 +187,11 @@ final class LookupReader implements Reader
                 );
                 $known === [] &&
                     ($answers[] = new Answer(strtolower($m[1]), null, self::status($m[2]), null, null, $server));
-            } elseif (preg_match("/^\*\*\* (\S+) can't find ([^\s:]+): (.+)$/", $line, $m) === 1) {
-                $answers[] = new Answer(strtolower($m[2]), null, self::status(trim($m[3])), null, null, $server);
+            } elseif (preg_match("/^\*\*\* (?:\S+ c|C)an't find ([^\s:]+): (.+)$/", $line, $m) === 1) {
+                $answers[] = new Answer(strtolower($m[1]), null, self::status(trim($m[2])), null, null, $server);
             } elseif (
                 preg_match(
-                    '/^\*\* (?:Request to (\S+) )?timed-?out|(?:timed out|no servers could be reached|connection refused)/i',
+                    '/^\*{2,3} (?:Request to (\S+) )?timed-?out|(?:timed out|no servers could be reached|connection refused)/i',
                     $line,
                     $m,
                 ) === 1
@@ -214,6 +216,8 @@ final class LookupReader implements Reader
         $answers = [];
         $server = null;
         $name = self::NAME;
+        // Further answers of resolvectl stand below the first, which alone has the name.
+        $asked = '';
         foreach (Lines::of($text) as $line) {
             $line = trim($line);
             $record = self::record($line, 'NOERROR', $server);
@@ -250,11 +254,24 @@ final class LookupReader implements Reader
             } elseif (preg_match('/^;; (?:connection timed out|communications error)/', $line) === 1) {
                 $from = preg_match('/error to ([^#\s]+)#/', $line, $q) === 1 ? $q[1] : $server;
                 $answers[] = new Answer(null, null, self::silence($line), null, null, $from);
-            } elseif (preg_match("/^({$name}): (\\S+) +-- link: /", $line, $m) === 1) {
+            } elseif (preg_match('/^(\S+)\s+(canonical )?name = (\S+)$/', $line, $m) === 1) {
+                $answers[] = new Answer(
+                    strtolower(rtrim($m[1], '.')),
+                    $m[2] === '' ? 'PTR' : 'CNAME',
+                    'NOERROR',
+                    rtrim($m[3], '.'),
+                );
+            } elseif (preg_match("/^({$name}?)\\.? has no (A|AAAA|PTR) record$/", $line, $m) === 1) {
+                $answers[] = new Answer(strtolower($m[1]), $m[2], 'NOERROR', null, null, $server);
+            } elseif (
+                preg_match("/^(?:({$name}): )?([^\\s()]+) +-- link: /", $line, $m) === 1 &&
+                ($m[1] !== '' || $asked !== '')
+            ) {
+                $asked = $m[1] !== '' ? strtolower($m[1]) : $asked;
                 $address = Address::tryParse($m[2]);
                 $type = $address === null ? 'PTR' : ($address instanceof Ipv4 ? 'A' : 'AAAA');
                 $answers[] = new Answer(
-                    strtolower($m[1]),
+                    $asked,
                     $type,
                     'NOERROR',
                     $address === null ? $m[2] : (string) $address,
@@ -312,7 +329,7 @@ final class LookupReader implements Reader
             preg_match('/non-existent|not found/i', $said) === 1 => 'NXDOMAIN',
             preg_match('/server failed|SERVFAIL/i', $said) === 1 => 'SERVFAIL',
             preg_match('/refused/i', $said) === 1 => 'REFUSED',
-            preg_match('/no .*(?:records|such record|appropriate)|does not have/i', $said) === 1 => 'NOERROR',
+            preg_match('/no .*(?:records|such record|appropriate)|no answer|does not have/i', $said) === 1 => 'NOERROR',
             preg_match('/timed? ?out|no response/i', $said) === 1 => 'TIMEOUT',
             default => 'SERVFAIL',
         };

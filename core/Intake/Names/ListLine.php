@@ -48,7 +48,8 @@ final class ListLine
         if ($line === '' || $line[0] === '#' || $line[0] === '!' || $line[0] === ';') {
             return [];
         }
-        if (strspn($line, self::PLAIN) === strlen($line)) {
+        // ".name" is for all below it, and numbers alone are of a zone's head.
+        if ($line[0] !== '.' && ! ctype_digit($line) && strspn($line, self::PLAIN) === strlen($line)) {
             return self::one($line, false);
         }
 

@@ -108,7 +108,7 @@ final class ReachReader implements Reader
         ) {
             return new Reached(null, null, null, ReachState::Unreachable);
         }
-        if (preg_match('/^(?:PING|Pinging) (\S+?)(?: ?[(\[]([0-9A-Fa-f.:%\w]+)[)\]])?[\s(]/', $part, $m) !== 1) {
+        if (preg_match('/^(?:PING|Pinging) (\S+?)(?: ?[(\[]([0-9A-Fa-f.:%\w]+)[)\]])?(?:[\s(]|: )/', $part, $m) !== 1) {
             return null;
         }
         $address = Address::tryParse($m[2] ?? '' ?: $m[1]);
@@ -268,7 +268,7 @@ final class ReachReader implements Reader
         }
         if (
             preg_match(
-                '/^(?:nc: connect to|ssh: connect to host) (\S+?)(?: \(([0-9A-Fa-f.:]+)\))? port (\d{1,5})(?: \((?:tcp|udp)\))?(?: failed)?: (.+)$/',
+                '/^(?:nc: connect to|ssh: connect to host) (\S+?)(?: \(([0-9A-Fa-f.:]+)\))? port (\d{1,5})(?: \((?:tcp|udp)\))?(?: failed| timed out)?: (.+)$/',
                 $line,
                 $m,
             ) === 1

@@ -16,7 +16,13 @@ final class Exports
     {
         $facts = [];
         $path = null;
-        $listed = false;
+        $listed = $waits = false;
+        // exportfs prints the client below its folder where that is long; a folder that has none is everybody's.
+        $toAll = function () use (&$facts, &$path, &$waits, &$listed): void {
+            $fact = $waits && ! $listed && $path !== null ? self::exported($path, '*', false) : null;
+            $fact === null || ($facts[] = $fact);
+            $waits = false;
+        };
         foreach (explode("\n", str_replace("\\\n", ' ', $text)) as $index => $line) {
             $line = (string) preg_replace('/(?:^|\s)#.*/', '', $line);
             if (trim($line) === '') {
@@ -28,14 +34,13 @@ final class Exports
                 continue;
             }
             if (preg_match('/^(?|"([^"]{1,400})"|(\/\S*))(?:\s+(.*))?$/', $line, $m) === 1) {
+                $toAll();
                 $path = self::unescaped($m[1]);
                 $clients = trim($m[2] ?? '');
-                // exportfs prints the client below its folder where that is long.
-                if ($clients === '') {
-                    continue;
-                }
+                $waits = $clients === '';
             } elseif ($path !== null && preg_match('/^\s+(\S.*)$/', $line, $m) === 1) {
                 $clients = trim($m[1]);
+                $waits = false;
             } else {
                 $unread->add($index + 1, 'no folder with its clients stands in it');
 
@@ -50,6 +55,7 @@ final class Exports
                 }
             }
         }
+        $toAll();
 
         return $facts;
     }
