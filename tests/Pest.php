@@ -27,6 +27,7 @@ require __DIR__.'/Support/playing.php';
 require __DIR__.'/Support/practice.php';
 require __DIR__.'/Support/knowledge.php';
 require __DIR__.'/Support/told.php';
+require __DIR__.'/Support/corpus.php';
 
 pest()
     ->extend(TestCase::class)

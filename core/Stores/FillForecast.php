@@ -127,9 +127,10 @@ final readonly class FillForecast implements JsonSerializable
         ];
     }
 
+    /** By the trend; no disk is more than full, however long ago it was looked at. */
     public function usedPercent(): float
     {
-        return round((100 * $this->at($this->now)) / $this->bytes, 2);
+        return round(max(0.0, min(100.0, (100 * $this->at($this->now)) / $this->bytes)), 2);
     }
 
     /** @return array<string, mixed> */

@@ -9,7 +9,6 @@ use Burrow\Judgement\Findings;
 use Burrow\Judgement\Place;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
-use Opis\JsonSchema\Helper;
 use Opis\JsonSchema\Validator;
 use Symfony\Component\Yaml\Exception\ParseException;
 
@@ -203,8 +202,7 @@ final readonly class YamlEntry
     private static function against(string $schema, array $data, YamlLines $lines, string $file): Findings
     {
         $result = (new Validator(max_errors: self::MOST))->validate(
-            // A mapping without keys is one all the same.
-            $data === [] ? (object) [] : Helper::toJSON($data),
+            self::mapped($data, $root = json_decode($schema), $root),
             $schema,
         );
         $error = $result->error();
@@ -225,6 +223,36 @@ final readonly class YamlEntry
         }
 
         return Findings::of(...$findings);
+    }
+
+    /**
+     * The same for a validator of JSON, which tells an empty mapping from an empty list as YAML's reader does not.
+     *
+     * @param  mixed  $schema  of this value
+     * @param  mixed  $root  the whole schema, where its definitions are
+     */
+    private static function mapped(mixed $data, mixed $schema, mixed $root): mixed
+    {
+        if (! is_array($data)) {
+            return $data;
+        }
+        $of = is_object($schema) ? $schema : (object) [];
+        if (preg_match('~^#/\$defs/(\w+)$~D', (string) ($of->{'$ref'} ?? ''), $match) === 1) {
+            $of = $root->{'$defs'}->{$match[1]} ?? (object) [];
+        }
+        if ($data === []) {
+            return ($of->type ?? null) === 'object' ? (object) [] : [];
+        }
+        $isList = array_is_list($data);
+        foreach ($data as $key => $value) {
+            $data[$key] = self::mapped(
+                $value,
+                $isList ? $of->items ?? null : $of->properties->{$key} ?? ($of->additionalProperties ?? null),
+                $root,
+            );
+        }
+
+        return $isList ? $data : (object) $data;
     }
 
     /**

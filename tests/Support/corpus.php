@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Files\FileKinds;
+use Burrow\Addresses\Described\NetworkFile;
+use Burrow\Addresses\NetworkAnswer;
+use Burrow\BringUp\Evening\TimetableFile;
+use Burrow\Diagnosis\CaseFile;
+use Burrow\Intake\Intake;
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Findings;
+use Burrow\Plan\PlanAnswer;
+use Burrow\Plan\PlanFile;
+use Burrow\Plan\Ways\WaysOut;
+use Burrow\Reach\Tunnel\TunnelAnswer;
+use Burrow\Stores\FillFile;
+use Burrow\Upkeep\Plan\UpkeepFile;
+
+// What the core makes of a text, as the cases of tests/Core/Files and tests/Core/Intake/odd have it. After a change that
+// is meant, the tests with KEEP_CORPUS=1 write them anew; the difference is then read before it is committed.
+
+const CORPUS_JSON = JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
+
+/** What stands in a file of the corpus; with KEEP_CORPUS=1 it is what it ought to hold today. */
+function kept(string $file, string $now): string
+{
+    getenv('KEEP_CORPUS') === '1' && file_put_contents($file, $now);
+
+    return (string) file_get_contents($file);
+}
+
+/** One line each: where, how grave, which, what. */
+function findingLines(Findings $findings): string
+{
+    return implode(
+        '',
+        array_map(
+            fn (Finding $one): string => ($one->place->line ?? '-').
+                (isset($one->place->column) ? ":{$one->place->column}" : '').
+                " {$one->severity->value} {$one->code}: {$one->found}\n",
+            $findings->list,
+        ),
+    );
+}
+
+/** What is said of values, and the file that is written of them. */
+function writtenOf(string $kind, string $values): string
+{
+    $is = FileKinds::all()[$kind];
+    $written = $is->write($values, (string) file_get_contents($is->schema()), 'values');
+
+    return findingLines($written->findings).($written->text === null ? '' : "=== file\n{$written->text}");
+}
+
+/** What is said of a text, and what is read in it, one thing a line, without what is not told. */
+function readOf(string $kind, string $text): string
+{
+    $reading = Intake::standard()->read($kind, $text);
+    $facts = array_map(
+        fn (JsonSerializable $fact): string => json_encode(
+            array_filter((array) $fact->jsonSerialize(), fn (mixed $one): bool => $one !== null),
+            CORPUS_JSON,
+        )."\n",
+        $reading->facts,
+    );
+    $also = array_filter(['totals' => $reading->totals, 'also' => $reading->also]);
+
+    return findingLines($reading->findings).
+        implode('', $facts).
+        ($also === [] ? '' : 'also '.json_encode($also, CORPUS_JSON)."\n");
+}
+
+/** What is said of a question, and the answer; figures to six places. */
+function answerOf(string $kind, string $text): string
+{
+    $schema = fn (string $path): string => (string) file_get_contents("core/{$path}.schema.json");
+    [$answer, $findings] = match ($kind) {
+        'plan' => planOf($text),
+        'address' => (function () use ($text, $schema): array {
+            $answer = NetworkAnswer::to(NetworkFile::read($text, $schema('Addresses/schema/network'), 'x'));
+
+            return [$answer, $answer->findings];
+        })(),
+        'upkeep' => UpkeepFile::read($text, $schema('Upkeep/schema/upkeep'), 'x'),
+        'timetable' => (function () use ($text, $schema): array {
+            $read = TimetableFile::read($text, $schema('BringUp/schema/timetable'), 'x');
+
+            return [$read->timetable, $read->findings];
+        })(),
+        'forecast' => FillFile::read($text, $schema('Stores/schema/fill'), 'x'),
+        'tunnel' => (function () use ($text, $schema): array {
+            $answer = TunnelAnswer::to($text, $schema('Reach/schema/tunnel'), 'x');
+
+            return [$answer, $answer->findings];
+        })(),
+        'diagnose' => (function () use ($text, $schema): array {
+            $read = CaseFile::read($text, $schema('Diagnosis/schema/case'), 'x', knowledge(), shelf());
+
+            return [$read->talk, $read->findings];
+        })(),
+    };
+    $told = json_decode(json_encode($answer, CORPUS_JSON), true);
+    if (is_array($told)) {
+        unset($told['findings']);
+        array_walk_recursive($told, function (mixed &$one): void {
+            $one = is_float($one) ? round($one, 6) : $one;
+        });
+    }
+
+    return findingLines($findings).json_encode($told, CORPUS_JSON | JSON_PRETTY_PRINT)."\n";
+}
+
+/** @return array{mixed, Findings} */
+function planOf(string $text): array
+{
+    $plan = PlanFile::read($text, (string) file_get_contents('core/Plan/schema/plan.schema.json'), 'x', shelf());
+    if ($plan->input === null) {
+        return [null, $plan->findings];
+    }
+    $answer = PlanAnswer::to($plan->input);
+    $ways = [];
+    foreach ((new WaysOut(shelf()))->from($plan->input) as $way) {
+        $ways[] = "{$way->sentence()} ({$way->price()})".
+            ($way->leaves === [] ? '' : ', leaves '.implode(' ', $way->leaves));
+    }
+
+    return [
+        ['sentence' => $answer->sentence(), ...$answer->jsonSerialize(), 'ways_out' => $ways],
+        $answer->findings->and($plan->findings),
+    ];
+}
+
+/** @return array<string, array{string, string}> case => its folder or text, and its kind */
+function corpus(string $pattern): array
+{
+    $cases = [];
+    foreach (glob("tests/Core/Files/{$pattern}") ?: [] as $file) {
+        $name = pathinfo($file, PATHINFO_FILENAME);
+        $cases[basename(dirname($file))." {$name}"] = [dirname($file), $name];
+    }
+
+    return $cases;
+}
+
+/** @return array<string, array{string, string, string}> case => the kind, the text, what is read in it */
+function oddTexts(): array
+{
+    $all = [];
+    foreach (glob('tests/Core/Intake/odd/*.txt') ?: [] as $file) {
+        $kind = basename($file, '.txt');
+        foreach (array_slice(preg_split('/^=== /m', (string) file_get_contents($file)) ?: [], 1) as $case) {
+            [$name, $text] = explode("\n", $case, 2);
+            [$text, $read] = [...explode("\n---\n", $text, 2), ''];
+            $all["{$kind}: {$name}"] = [$kind, $text, $read];
+        }
+    }
+
+    return $all;
+}
