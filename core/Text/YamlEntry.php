@@ -238,7 +238,8 @@ final readonly class YamlEntry
         }
         $of = is_object($schema) ? $schema : (object) [];
         if (preg_match('~^#/\$defs/(\w+)$~D', (string) ($of->{'$ref'} ?? ''), $match) === 1) {
-            $of = $root->{'$defs'}->{$match[1]} ?? (object) [];
+            $defs = is_object($root) ? $root->{'$defs'} ?? null : null;
+            $of = is_object($defs) && is_object($defs->{$match[1]} ?? null) ? $defs->{$match[1]} : (object) [];
         }
         if ($data === []) {
             return ($of->type ?? null) === 'object' ? (object) [] : [];

@@ -16,13 +16,7 @@ final class Exports
     {
         $facts = [];
         $path = null;
-        $listed = $waits = false;
-        // exportfs prints the client below its folder where that is long; a folder that has none is everybody's.
-        $toAll = function () use (&$facts, &$path, &$waits, &$listed): void {
-            $fact = $waits && ! $listed && $path !== null ? self::exported($path, '*', false) : null;
-            $fact === null || ($facts[] = $fact);
-            $waits = false;
-        };
+        $listed = $alone = false;
         foreach (explode("\n", str_replace("\\\n", ' ', $text)) as $index => $line) {
             $line = (string) preg_replace('/(?:^|\s)#.*/', '', $line);
             if (trim($line) === '') {
@@ -34,13 +28,15 @@ final class Exports
                 continue;
             }
             if (preg_match('/^(?|"([^"]{1,400})"|(\/\S*))(?:\s+(.*))?$/', $line, $m) === 1) {
-                $toAll();
                 $path = self::unescaped($m[1]);
                 $clients = trim($m[2] ?? '');
-                $waits = $clients === '';
+                // A folder that names nobody is everybody's, unless its clients follow below, as exportfs prints them.
+                $alone = $clients === '' && ! $listed;
+                $clients = $alone ? '*' : $clients;
             } elseif ($path !== null && preg_match('/^\s+(\S.*)$/', $line, $m) === 1) {
                 $clients = trim($m[1]);
-                $waits = false;
+                $alone ? array_pop($facts) : null;
+                $alone = false;
             } else {
                 $unread->add($index + 1, 'no folder with its clients stands in it');
 
@@ -55,7 +51,6 @@ final class Exports
                 }
             }
         }
-        $toAll();
 
         return $facts;
     }
