@@ -50,8 +50,8 @@ final class IntakeFindings
     {
         return Finding::note(
             'intake.line_not_read',
-            "And {$more} more lines were passed over.",
-            'They have the same kind of trouble.',
+            $more === 1 ? 'And one more line was passed over.' : "And {$more} more lines were passed over.",
+            $more === 1 ? 'It has the same kind of trouble.' : 'They have the same kind of trouble.',
         );
     }
 
