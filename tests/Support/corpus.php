@@ -143,18 +143,34 @@ function corpus(string $pattern): array
     return $cases;
 }
 
-/** @return array<string, array{string, string, string}> case => the kind, the text, what is read in it */
-function oddTexts(): array
+/**
+ * Cases of files of many: "=== name", a text, "---", and what comes of it.
+ *
+ * @return array<string, array{string, string, string, string}> "file: name" => the file, its name, the text, what came of it
+ */
+function sections(string $pattern): array
 {
     $all = [];
-    foreach (glob('tests/Core/Intake/odd/*.txt') ?: [] as $file) {
+    foreach (glob("tests/Core/{$pattern}") ?: [] as $file) {
         $kind = basename($file, '.txt');
         foreach (array_slice(preg_split('/^=== /m', (string) file_get_contents($file)) ?: [], 1) as $case) {
             [$name, $text] = explode("\n", $case, 2);
-            [$text, $read] = [...explode("\n---\n", $text, 2), ''];
-            $all["{$kind}: {$name}"] = [$kind, $text, $read];
+            [$text, $came] = [...explode("\n---\n", $text, 2), ''];
+            $all["{$kind}: {$name}"] = [$file, $kind, $text, $came];
         }
     }
 
     return $all;
+}
+
+/** What came of a text, as its file has it; with KEEP_CORPUS=1 what ought to stand there today. */
+function cameOf(string $file, string $text, string $before, string $now): string
+{
+    if (getenv('KEEP_CORPUS') !== '1') {
+        return $before;
+    }
+    $case = fn (string $came): string => "\n{$text}\n---\n{$came}";
+    file_put_contents($file, str_replace($case($before), $case($now), (string) file_get_contents($file)));
+
+    return $now;
 }
