@@ -6,6 +6,7 @@ namespace Burrow\BringUp;
 
 use Burrow\BringUp\Step\Step;
 use Burrow\Quantity\Duration;
+use Burrow\Text\Words;
 use DateTimeImmutable;
 use InvalidArgumentException;
 
@@ -66,7 +67,7 @@ final readonly class Countdown
     {
         $least = Duration::seconds(min($measured));
         $most = Duration::seconds(max($measured));
-        $count = count($measured).(count($measured) === 1 ? ' run' : ' runs');
+        $count = Words::counted(count($measured), 'run');
         $named =
             implode('; ', array_slice($on, 0, self::NAMED)).
             (count($on) > self::NAMED ? '; and earlier' : '');

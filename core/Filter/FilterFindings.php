@@ -39,7 +39,9 @@ final class FilterFindings
     {
         return Finding::note(
             'filter.proof_old',
-            "That names are refused as they should was seen by {$via} {$days} days ago for the last time.",
+            "That names are refused as they should was seen by {$via} ".
+                Words::counted($days, 'day').
+                ' ago for the last time.',
             'Since then a client may have got another resolver, or one of its own.',
             'Ask again.',
         );
@@ -80,7 +82,7 @@ final class FilterFindings
     {
         return Finding::warn(
             'filter.list_changed',
-            "{$list} holds {$now} names, and held {$before} before.",
+            "{$list} holds ".Words::counted($now, 'name').", and held {$before} before.",
             $now < $before
                 ? 'A page in its place, a download that broke off, or somebody who gave it up: what it refused gets through.'
                 : 'Somebody widened what it is for: something that is used may be on it now.',
@@ -142,7 +144,7 @@ final class FilterFindings
     {
         return Finding::warn(
             'filter.nothing_refused',
-            "{$asked} questions came, and none was refused.",
+            Words::counted($asked, 'question').' came, and none was refused.',
             'Its lists may be empty, or not loaded.',
             'Ask a listed name, on the page of proof.',
         );
@@ -249,7 +251,11 @@ final class FilterFindings
         return Finding::warn(
             'filter.nothing_asked',
             'No question was read from the log.',
-            $unread === 0 ? 'It is empty.' : "{$unread} lines are of no form that is known.",
+            $unread === 0
+                ? 'It is empty.'
+                : Words::counted($unread, 'line').
+                    ($unread === 1 ? ' is' : ' are').
+                    ' of no form that is known.',
             'Logs of dnsmasq, unbound and named are read, and CSV whose first line names its columns.',
         );
     }
@@ -258,7 +264,7 @@ final class FilterFindings
     {
         return Finding::note(
             'filter.breaks',
-            "{$name} was answered {$times} times and would be refused.",
+            "{$name} was answered ".Words::counted($times, 'time').' and would be refused.',
             'Somebody used it; something of theirs may stop working.',
             'If it is missed, let it through as an exception.',
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Move;
 
 use Burrow\Judgement\Finding;
+use Burrow\Text\Words;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/move.md lists them with their sources. */
 final class MoveFindings
@@ -22,7 +23,7 @@ final class MoveFindings
 
     public static function lastCopy(string $name, int $hours): Finding
     {
-        $ago = $hours < 48 ? "{$hours} hours" : intdiv($hours, 24).' days';
+        $ago = $hours < 48 ? Words::counted($hours, 'hour') : Words::counted(intdiv($hours, 24), 'day');
 
         return Finding::note(
             'move.since_last_copy',

@@ -12,6 +12,7 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
 use Burrow\Quantity\Duration;
 use Burrow\Quantity\Money;
+use Burrow\Text\Words;
 
 /** What a plan is told of seat, use, money, time and wear, each with its one text; docs/formulas/plan.md: sources. */
 final class PlanFindings
@@ -154,7 +155,10 @@ final class PlanFindings
 
     public static function paysBack(float $months): Finding
     {
-        return Finding::fine('plan.pays_back', 'Paid back after '.(int) ceil($months).' months.');
+        return Finding::fine(
+            'plan.pays_back',
+            'Paid back after '.Words::counted((int) ceil($months), 'month').'.',
+        );
     }
 
     /** @param  list<string>  $jobs  the plan's */

@@ -11,6 +11,7 @@ use Burrow\Household\WhoReaches;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
 use Burrow\Net\Port;
+use Burrow\Text\Words;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/ports.md lists them with their sources. */
 final class PortFindings
@@ -148,9 +149,7 @@ final class PortFindings
             'ports.certificate_ends',
             $left < 0
                 ? "The certificate of {$one->page->purpose} on {$one->page->box} ended on {$day}."
-                : "{$page}: its certificate ends on {$day}, in ".
-                    ($left === 1 ? '1 day' : "{$left} days").
-                    '.',
+                : "{$page}: its certificate ends on {$day}, in ".Words::counted($left, 'day').'.',
             'After that day browsers warn and programs refuse; nobody can tell then whether it is still the same box.',
             $one->isOwn()
                 ? 'Make a new one, and tell its fingerprint to those who trust it by hand.'

@@ -115,7 +115,10 @@ final class ReachFindings
             'reach.away',
             ($way->lastCame === null
                 ? ucfirst($way->device).' was never seen coming in'
-                : ucfirst($way->device).' has not come in')." for {$days} days.",
+                : ucfirst($way->device).' has not come in').
+                ' for '.
+                Words::counted($days, 'day').
+                '.',
             'Its key still opens the house; whoever found the device has it.',
             'Lost? Take the key back. Resting? Then it may stay.',
         );

@@ -9,6 +9,7 @@ use Burrow\Intake\Disks\BlockDevice;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
 use Burrow\Quantity\Bytes;
+use Burrow\Text\Words;
 use DateTimeImmutable;
 
 /** What is found of disks: which one is meant, how full, how worn, whether it rests, and whether some make one. */
@@ -74,7 +75,7 @@ final class DiskFindings
     {
         return Finding::note(
             'stores.too_few_samples',
-            $samples === 1 ? 'There is one sample.' : "There are {$samples} samples.",
+            ($samples === 1 ? 'There is ' : 'There are ').Words::counted($samples, 'sample').'.',
             'A trend takes at least three, better three weeks of them.',
             'Note the fill again in a few days.',
         );
@@ -97,10 +98,10 @@ final class DiskFindings
         return Finding::warn(
             'stores.rest_wears',
             'It would start '.
-                round($starts, 1).
-                ' times a day, and its starts are used up in '.
-                round($years, 1).
-                ' years.',
+                Words::counted(round($starts, 1), 'time').
+                ' a day, and its starts are used up in '.
+                Words::counted(round($years, 1), 'year').
+                '.',
             'A start wears a disk more than hours of turning.',
             'Let it wait longer, or turn.',
         );
@@ -160,7 +161,7 @@ final class DiskFindings
     {
         return Finding::note(
             'stores.full_soon',
-            "{$mount} on {$box} may be 85 % full in {$days} days.",
+            "{$mount} on {$box} may be 85 % full in ".Words::counted($days, 'day').'.',
             "It is {$percent} % full now and grows as it did.",
             'Look what fills it, or plan a larger disk in time.',
         );

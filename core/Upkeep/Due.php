@@ -8,6 +8,7 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
+use Burrow\Text\Words;
 use DateTimeImmutable;
 
 /** When a box is to be updated next: its last update and the shortest cadence of its jobs. */
@@ -85,10 +86,10 @@ final readonly class Due
             $this->date->format('Y-m-d'),
             Source::catalogue('cadence of the job'),
             Line::given('last update', $this->last->format('Y-m-d')),
-            Line::given('cadence', "{$this->cadenceDays} days", 'shortest of its jobs'),
+            Line::given('cadence', Words::counted($this->cadenceDays, 'day'), 'shortest of its jobs'),
             Line::computed(
                 'due',
-                "{$this->last->format('Y-m-d')} + {$this->cadenceDays} days",
+                "{$this->last->format('Y-m-d')} + ".Words::counted($this->cadenceDays, 'day'),
                 $this->date->format('Y-m-d'),
             ),
         );
@@ -96,6 +97,6 @@ final readonly class Due
 
     private static function days(int $days): string
     {
-        return $days === 1 ? '1 day' : "{$days} days";
+        return Words::counted($days, 'day');
     }
 }

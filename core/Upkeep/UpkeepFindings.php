@@ -9,6 +9,7 @@ use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
 use Burrow\Judgement\Severity;
 use Burrow\Quantity\Duration;
+use Burrow\Text\Words;
 use Burrow\Upkeep\Care\CareDue;
 use Burrow\Upkeep\Report\Difference;
 
@@ -58,7 +59,7 @@ final class UpkeepFindings
     {
         return Finding::warn(
             'upkeep.no_report',
-            ucfirst($box)." sent its last report {$days} days ago.",
+            ucfirst($box).' sent its last report '.Words::counted($days, 'day').' ago.',
             'It sends one each day; its timer, its network or its token stands in the way.',
             "On {$box}: systemctl status burrow-report.timer, journalctl -u burrow-report.",
         );
@@ -196,7 +197,7 @@ final class UpkeepFindings
     {
         return Finding::note(
             'upkeep.shared_switch',
-            ucfirst($switch).' carries '.count($dark).' boxes.',
+            ucfirst($switch).' carries '.Words::counted(count($dark), 'box', 'boxes').'.',
             'One failure, or one hand on the switch, takes them all. A switch is a power cut.',
             'Shut down first, in this order: '.implode(', ', $dark).'.',
         );

@@ -17,10 +17,11 @@ use Burrow\Reach\Tunnel\TunnelAnswer;
 use Burrow\Stores\FillFile;
 use Burrow\Upkeep\Plan\UpkeepFile;
 
-// What the core makes of a text, as the cases of tests/Core/Files and tests/Core/Intake/odd have it. After a change that
-// is meant, the tests with KEEP_CORPUS=1 write them anew; the difference is then read before it is committed.
+// What the core makes of a text, as the cases of tests/Core/Files, BringUp/blocks and Intake/odd have it. After a change
+// that is meant, the tests with KEEP_CORPUS=1 write them anew; the difference is then read before it is committed.
 
-const CORPUS_JSON = JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
+const CORPUS_JSON =
+    JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
 /** What stands in a file of the corpus; with KEEP_CORPUS=1 it is what it ought to hold today. */
 function kept(string $file, string $now): string
@@ -76,7 +77,7 @@ function answerOf(string $kind, string $text): string
 {
     $schema = fn (string $path): string => (string) file_get_contents("core/{$path}.schema.json");
     [$answer, $findings] = match ($kind) {
-        'plan' => planOf($text),
+        'plan' => answeredPlan($text),
         'address' => (function () use ($text, $schema): array {
             $answer = NetworkAnswer::to(NetworkFile::read($text, $schema('Addresses/schema/network'), 'x'));
 
@@ -112,16 +113,22 @@ function answerOf(string $kind, string $text): string
 }
 
 /** @return array{mixed, Findings} */
-function planOf(string $text): array
+function answeredPlan(string $text): array
 {
-    $plan = PlanFile::read($text, (string) file_get_contents('core/Plan/schema/plan.schema.json'), 'x', shelf());
+    $plan = PlanFile::read(
+        $text,
+        (string) file_get_contents('core/Plan/schema/plan.schema.json'),
+        'x',
+        shelf(),
+    );
     if ($plan->input === null) {
         return [null, $plan->findings];
     }
     $answer = PlanAnswer::to($plan->input);
     $ways = [];
     foreach ((new WaysOut(shelf()))->from($plan->input) as $way) {
-        $ways[] = "{$way->sentence()} ({$way->price()})".
+        $ways[] =
+            "{$way->sentence()} ({$way->price()})".
             ($way->leaves === [] ? '' : ', leaves '.implode(' ', $way->leaves));
     }
 
@@ -146,7 +153,7 @@ function corpus(string $pattern): array
 /**
  * Cases of files of many: "=== name", a text, "---", and what comes of it.
  *
- * @return array<string, array{string, string, string, string}> "file: name" => the file, its name, the text, what came of it
+ * @return array<string, array{string, string, string, string}> by "kind: name": the file, the kind, the text, what came
  */
 function sections(string $pattern): array
 {

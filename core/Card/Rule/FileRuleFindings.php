@@ -8,6 +8,7 @@ use Burrow\Catalogue\Part\ImageKind;
 use Burrow\Catalogue\Part\OwnText;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
+use Burrow\Text\Words;
 
 /** What is found of a card's files as such: their form, their names, the kernel's line and the firmware's settings. */
 final class FileRuleFindings
@@ -84,7 +85,7 @@ final class FileRuleFindings
     {
         return Finding::stop(
             'card.cmdline_lines',
-            'cmdline.txt has '.count($lines).' lines.',
+            'cmdline.txt has '.Words::counted(count($lines), 'line').'.',
             'Only the first is read; what stands below is lost, often the root partition.',
             'Join them with spaces into one line.',
             $place,
@@ -163,7 +164,9 @@ final class FileRuleFindings
         return Finding::stop(
             'card.marker_none',
             'No marker file says what is to start.',
-            'The image starts nothing of its own; it waits for exactly one of: '.implode(', ', $markers).'.',
+            'The image starts nothing of its own; it waits for exactly one of: '.
+                implode(', ', $markers).
+                '.',
             'Put one of them there, empty and without extension.',
             $place,
         );

@@ -110,7 +110,7 @@ final class WriteFindings
     {
         return Finding::stop(
             'card.series_too_long',
-            "The network holds {$held} more addresses from {$first} on, and {$count} are wanted.",
+            "From {$first} on the network has room for {$held}; wanted: {$count}.",
             'What is handed out by the router or taken is stepped over.',
             'Begin lower, or make fewer.',
             $place,

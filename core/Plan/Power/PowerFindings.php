@@ -13,6 +13,7 @@ use Burrow\Judgement\Finding;
 use Burrow\Plan\PlanInput;
 use Burrow\Quantity\Amps;
 use Burrow\Quantity\Volts;
+use Burrow\Text\Words;
 
 /** Every judgement of supply, voltage and heat, each with its one text; docs/formulas/plan.md lists their sources. */
 final class PowerFindings
@@ -41,7 +42,8 @@ final class PowerFindings
     {
         return Finding::fine(
             'plan.bus_fits',
-            ($hub === null ? 'USB sockets' : 'Powered hub').": {$asked} while everything starts, of {$limit}.",
+            ($hub === null ? 'USB sockets' : 'Powered hub').
+                ": {$asked} while everything starts, of {$limit}.",
         );
     }
 
@@ -144,8 +146,7 @@ final class PowerFindings
     {
         return Finding::stop(
             'plan.outputs_too_few',
-            "{$boxes} boxes hang on a supply with {$supply->outputs} ".
-                ($supply->outputs === 1 ? 'output.' : 'outputs.'),
+            "{$boxes} boxes hang on a supply with ".Words::counted($supply->outputs, 'output').'.',
             'Splitting an output halves what each box gets.',
             'A supply with more outputs, or one of its own.',
         );
@@ -155,7 +156,9 @@ final class PowerFindings
     {
         return Finding::fine(
             'plan.poe_fits',
-            'Power over the network cable: '.number_format($wanted, 1, '.', '')." W at the peak of {$watts} W.",
+            'Power over the network cable: '.
+                number_format($wanted, 1, '.', '').
+                " W at the peak of {$watts} W.",
         );
     }
 
@@ -214,7 +217,7 @@ final class PowerFindings
     {
         return Finding::note(
             'plan.supply_fails_together',
-            "One supply for {$boxes} boxes: with this one go {$names}.",
+            'One supply for '.Words::counted($boxes, 'box', 'boxes').": with this one go {$names}.",
             'When it fails or is unplugged, all of them are off.',
             'Keep a spare, and not both name filters on it.',
         );

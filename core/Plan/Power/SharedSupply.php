@@ -12,6 +12,7 @@ use Burrow\Plan\PlanInput;
 use Burrow\Plan\PlannerPart;
 use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Amps;
+use Burrow\Text\Words;
 
 /** One supply for several boxes: a budget for each output, for all of them, and one failure that takes them all. */
 final readonly class SharedSupply implements PlannerPart
@@ -74,7 +75,7 @@ final readonly class SharedSupply implements PlannerPart
                 Line::given(
                     'each output',
                     (string) $this->plan->supply->current,
-                    $this->plan->supply->outputs === 1 ? '1 output' : "{$this->plan->supply->outputs} outputs",
+                    Words::counted($this->plan->supply->outputs, 'output'),
                 ),
                 Line::given('all outputs together', (string) $this->plan->supply->together, 'catalogue'),
             ],

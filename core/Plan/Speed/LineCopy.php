@@ -15,6 +15,7 @@ use Burrow\Plan\SilentPart;
 use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Duration;
 use Burrow\Quantity\Rate;
+use Burrow\Text\Words;
 
 /** Copies over the internet line: the first full one, what changes in a day, and catching up after a trip. */
 final readonly class LineCopy implements PlannerPart
@@ -62,7 +63,7 @@ final readonly class LineCopy implements PlannerPart
     {
         $catching = $this->catchingUp();
         $away = round($this->plan->circumstances->awayDays);
-        $days = (float) $away === 1.0 ? '1 day' : "{$away} days";
+        $days = Words::counted($away, 'day');
 
         return Findings::of(
             $this->first()->seconds > self::LONG_HOURS * 3600
@@ -129,8 +130,10 @@ final readonly class LineCopy implements PlannerPart
     {
         $far = $this->plan->circumstances;
 
-        return ['the upload at home' => $far->upMegabits, 'the download at the far end' => $far->farDownMegabits] +
-            ($far->relayMegabits > 0 ? ['the relay' => $far->relayMegabits] : []);
+        return [
+            'the upload at home' => $far->upMegabits,
+            'the download at the far end' => $far->farDownMegabits,
+        ] + ($far->relayMegabits > 0 ? ['the relay' => $far->relayMegabits] : []);
     }
 
     private static function payload(float $megabits): Rate

@@ -7,6 +7,7 @@ namespace Burrow\Stores\Alike;
 use Burrow\Household\FolderPair;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
+use Burrow\Text\Words;
 
 /** What there is to say of folders that are kept alike; docs/formulas/stores.md lists the codes with their sources. */
 final class AlikeFindings
@@ -15,7 +16,12 @@ final class AlikeFindings
     {
         return Finding::warn(
             'stores.alike_is_no_copy',
-            self::named($pair).' is kept alike with '.$pair->peer.', and nothing of '.$pair->box.' is copied.',
+            self::named($pair).
+                ' is kept alike with '.
+                $pair->peer.
+                ', and nothing of '.
+                $pair->box.
+                ' is copied.',
             'What is deleted, damaged or encrypted on one side is so on the other within seconds: that is what keeping alike means.',
             'Set a backup of the folder up, on either side.',
         );
@@ -35,8 +41,12 @@ final class AlikeFindings
     {
         return Finding::warn(
             'stores.alike_differs',
-            self::named($pair).' and '.$pair->peer.' did not hold the same on '.
-                $pair->differed?->format('Y-m-d').'.',
+            self::named($pair).
+                ' and '.
+                $pair->peer.
+                ' did not hold the same on '.
+                $pair->differed?->format('Y-m-d').
+                '.',
             'One of them stopped, is full, or may not write; what is changed on both sides meanwhile comes back as a conflict.',
             'Look at the program on both ends: paused, disk full, folder of another account? Then look again.',
         );
@@ -56,7 +66,12 @@ final class AlikeFindings
     {
         return Finding::note(
             'stores.alike_unseen',
-            self::named($pair).' and '.$pair->peer." were seen alike {$days} days ago for the last time.",
+            self::named($pair).
+                ' and '.
+                $pair->peer.
+                ' were seen alike '.
+                Words::counted($days, 'day').
+                ' ago for the last time.',
             'A machine that stays away long brings old files back, and conflicts.',
             'Switch it on, wait until it is through, and look again.',
         );

@@ -7,6 +7,7 @@ namespace Burrow\Stores\Backup;
 use Burrow\Household\Copying;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
+use Burrow\Text\Words;
 
 /** What there is to say of copies, each with its one text; docs/formulas/stores.md lists them with their sources. */
 final class BackupFindings
@@ -52,7 +53,9 @@ final class BackupFindings
     {
         return Finding::warn(
             'stores.copy_late',
-            "The backup {$one->name} of {$one->box} went well {$days} days ago for the last time, as far as is known.",
+            "The backup {$one->name} of {$one->box} went well ".
+                Words::counted($days, 'day').
+                ' ago for the last time, as far as is known.',
             'What came since is on one disk only.',
             "Look on {$one->box} what it says: journalctl -u backup-{$one->name}, and paste it.",
         );
@@ -84,7 +87,9 @@ final class BackupFindings
     {
         return Finding::note(
             'stores.tried_long_ago',
-            "The backup {$one->name} of {$one->box} was last brought back {$days} days ago.",
+            "The backup {$one->name} of {$one->box} was last brought back ".
+                Words::counted($days, 'day').
+                ' ago.',
             'Keys, paths and people change; what worked then may not work now.',
             'Bring it back once more into a folder of its own.',
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Upkeep\Care;
 
 use Burrow\Household\Household;
+use Burrow\Text\Words;
 use DateTimeImmutable;
 
 /** All that is due beside updates: what the household does by itself, and what the record has a day for. */
@@ -46,7 +47,8 @@ final class CareCalendar
                 $care->done === null ? $house->now : $care->done->modify("+{$care->everyDays} days"),
                 $care->done === null
                     ? 'nobody knows when it was last done'
-                    : "done on {$care->done->format('Y-m-d')}, every {$care->everyDays} days",
+                    : "done on {$care->done->format('Y-m-d')}, every ".
+                        Words::counted($care->everyDays, 'day'),
                 $care->id,
             );
         }

@@ -7,6 +7,7 @@ namespace Burrow\Upkeep\Plan;
 use Burrow\Judgement\Line;
 use Burrow\Judgement\Source;
 use Burrow\Judgement\Working;
+use Burrow\Text\Words;
 
 /** How bad it is that a box waits: exposed × security × age (common practice). */
 final readonly class Risk
@@ -49,7 +50,7 @@ final readonly class Risk
                 $this->security ? 'a security update waits' : 'no security update waits',
                 "× {$security}",
             ),
-            Line::given('last brought up to date', round($this->ageDays, 1).' days ago'),
+            Line::given('last brought up to date', Words::counted(round($this->ageDays, 1), 'day').' ago'),
             Line::computed(
                 'urgency',
                 "{$exposed} × {$security} × (1 + ".round($this->ageDays, 1).' ÷ 30)',

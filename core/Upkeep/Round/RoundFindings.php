@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Upkeep\Round;
 
 use Burrow\Judgement\Finding;
+use Burrow\Text\Words;
 
 /** What holds a round of upkeep, or is to be borne in mind before it goes on. */
 final class RoundFindings
@@ -58,7 +59,7 @@ final class RoundFindings
     {
         return Finding::warn(
             'upkeep.still_waiting',
-            ($packages === 1 ? '1 package waits' : "{$packages} packages wait").
+            Words::counted($packages, 'package waits', 'packages wait').
                 " on {$box} still, as its report shows.",
             'Something was held back, or the report was made before the upgrade was over.',
             'Look at what apt says of them: apt list --upgradable. It is due as soon as they are in.',

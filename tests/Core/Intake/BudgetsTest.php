@@ -17,11 +17,20 @@ use Burrow\Quantity\Bytes;
 // How much of a text is looked at, both sides of each edge; and the small values that readers are made of.
 
 /** How many facts stand in a text of so many lines, or so many entries of JSON. */
-function manyOf(string $kind, int $count, string $line, string $before = '', string $after = '', string $between = "\n"): int
-{
+function manyOf(
+    string $kind,
+    int $count,
+    string $line,
+    string $before = '',
+    string $after = '',
+    string $between = "\n",
+): int {
     $lines = implode(
         $between,
-        array_map(fn (int $i): string => str_replace(['%d', '%x'], [(string) $i, sprintf('%04x', $i)], $line), range(1, $count)),
+        array_map(
+            fn (int $i): string => str_replace(['%d', '%x'], [(string) $i, sprintf('%04x', $i)], $line),
+            range(1, $count),
+        ),
     );
 
     return count(Intake::standard()->read($kind, "{$before}{$lines}{$after}")->facts);
@@ -43,9 +52,14 @@ test('of so many things the first are read', function (string $kind, int $most, 
         '</array></dict></plist>',
     ],
     'disks and their parts' => ['disks', 2000, 'd%x disk', "NAME TYPE\n"],
-    'arrays' => ['array', 200, "md%d : active raid1 sda1[0]\n      1 blocks [1/1] [U]", "Personalities : [raid1]\n"],
+    'arrays' => [
+        'array',
+        200,
+        "md%d : active raid1 sda1[0]\n      1 blocks [1/1] [U]",
+        "Personalities : [raid1]\n",
+    ],
     'answers of a probe' => ['reach', 5000, 'Connection to 172.22.8.1 %d port [tcp/x] succeeded!'],
-    'addresses of interfaces' => ['own-address', 1000, "%d: e%d    inet 172.22.8.1/24 scope global e%d"],
+    'addresses of interfaces' => ['own-address', 1000, '%d: e%d    inet 172.22.8.1/24 scope global e%d'],
 ]);
 
 test('more disks than are looked at are told', function (): void {
@@ -53,24 +67,34 @@ test('more disks than are looked at are told', function (): void {
         ->read(
             'lsblk',
             '{"blockdevices":['.
-                implode(',', array_map(fn (int $i): string => "{\"name\":\"d{$i}\",\"size\":1}", range(1, $count))).
+                implode(
+                    ',',
+                    array_map(fn (int $i): string => "{\"name\":\"d{$i}\",\"size\":1}", range(1, $count)),
+                ).
                 ']}',
         )
         ->findings->codes();
-    expect($codes(256))->toBe([])->and($codes(257))->toBe(['intake.too_many_devices']);
+    expect($codes(256))
+        ->toBe([])
+        ->and($codes(257))
+        ->toBe(['intake.too_many_devices']);
 });
 
-test('lines that are passed over are named up to five, and the others are counted', function (int $lines): void {
-    $found = Intake::standard()
-        ->read('neighbours', "172.22.8.1 dev eth0 lladdr 02:4b:1e:90:00:01 REACHABLE\n".str_repeat("a kettle\n", $lines))
-        ->findings->list;
+test('lines that are passed over are named up to five, and the others are counted', function (
+    int $lines,
+): void {
+    $found = Intake::standard()->read(
+        'neighbours',
+        "172.22.8.1 dev eth0 lladdr 02:4b:1e:90:00:01 REACHABLE\n".str_repeat("a kettle\n", $lines),
+    )->findings->list;
     expect(array_map(fn ($one): ?int => $one->place?->line, array_slice($found, 0, 5)))->toBe(
         array_slice([2, 3, 4, 5, 6], 0, $lines),
     );
     expect(count($found))->toBe(min(6, $lines));
-    $lines > 5 && expect($found[5]->found)->toBe(
-        $lines === 6 ? 'And one more line was passed over.' : 'And 4 more lines were passed over.',
-    );
+    $lines > 5 &&
+        expect($found[5]->found)->toBe(
+            $lines === 6 ? 'And one more line was passed over.' : 'And 4 more lines were passed over.',
+        );
 })->with([1, 5, 6, 9]);
 
 test('a line is read up to its four thousand and ninety-sixth byte', function (): void {
@@ -85,7 +109,10 @@ test('a line is read up to its four thousand and ninety-sixth byte', function ()
         ->toBe(['a', 'b']);
 });
 
-test('a length of time in the words of the system\'s manager', function (string $said, ?float $seconds): void {
+test('a length of time in the words of the system\'s manager', function (
+    string $said,
+    ?float $seconds,
+): void {
     expect(Span::seconds($said))->toBe($seconds);
 })->with([
     ['1us', 1e-6],
@@ -119,8 +146,12 @@ test('a hardware address stands in an identity of its kinds', function (string $
 
 test('a lease holds unless its list says otherwise', function (): void {
     $lease = fn (?string $state): Lease => new Lease('172.22.8.16', null, null, null, $state);
-    expect([$lease(null)->holds(), $lease(Lease::ACTIVE)->holds(), $lease('expired')->holds(), $lease('free')->holds()])
-        ->toBe([true, true, false, false]);
+    expect([
+        $lease(null)->holds(),
+        $lease(Lease::ACTIVE)->holds(),
+        $lease('expired')->holds(),
+        $lease('free')->holds(),
+    ])->toBe([true, true, false, false]);
 });
 
 test('what was kept of a table is taken when it can be', function (mixed $kept, ?string $words): void {
@@ -154,7 +185,12 @@ test('a table fits by its heads, and by its columns where it has none', function
 });
 
 test('a disk is the same by what stays its own', function (): void {
-    $disk = fn (string $name, ?string $serial, ?string $stable = null, int $size = 4096): BlockDevice => new BlockDevice(
+    $disk = fn (
+        string $name,
+        ?string $serial,
+        ?string $stable = null,
+        int $size = 4096,
+    ): BlockDevice => new BlockDevice(
         $name,
         Bytes::of($size),
         null,
@@ -193,7 +229,9 @@ test('a disk has the link that says most of it', function (): void {
     lrwxrwxrwx 1 root root  9 Nov 25 15:00 odd'name -> ../../sdb
     lrwxrwxrwx 1 root root  9 Nov 25 15:00 usb-other -> ../../sdc
     TEXT;
-    expect(array_column(Intake::standard()->read('lsblk', $text)->all(BlockDevice::class), 'stable', 'name'))->toBe([
+    expect(
+        array_column(Intake::standard()->read('lsblk', $text)->all(BlockDevice::class), 'stable', 'name'),
+    )->toBe([
         'sda' => '/dev/disk/by-id/ata-spinning_5EED-1',
         'sdb' => null,
         'sdc' => '/dev/disk/by-id/ata-own',
@@ -202,10 +240,20 @@ test('a disk has the link that says most of it', function (): void {
 
 test('a set of names knows what lies below, and folds', function (): void {
     $set = new NameSet();
-    foreach (['ads.example', '*track.example', 'a.track.example', '*b.track.example', 'track.example'] as $name) {
+    foreach (
+        ['ads.example', '*track.example', 'a.track.example', '*b.track.example', 'track.example'] as $name
+    ) {
         $set->add($name);
     }
-    expect(array_map($set->has(...), ['ads.example', 'x.ads.example', 'track.example', 'x.y.track.example', 'example']))
+    expect(
+        array_map($set->has(...), [
+            'ads.example',
+            'x.ads.example',
+            'track.example',
+            'x.y.track.example',
+            'example',
+        ]),
+    )
         ->toBe([true, false, true, true, false])
         ->and([$set->count(), $set->folded()])
         ->toBe([5, 2])
@@ -213,14 +261,17 @@ test('a set of names knows what lies below, and folds', function (): void {
         ->toBe(['*track.example', 'ads.example']);
     $plain = new NameSet();
     $plain->add('ads.example');
-    expect([$plain->has('x.ads.example'), $plain->folded(), iterator_to_array($plain->entries(), false)])->toBe([
-        false,
-        1,
-        ['ads.example'],
-    ]);
+    expect([
+        $plain->has('x.ads.example'),
+        $plain->folded(),
+        iterator_to_array($plain->entries(), false),
+    ])->toBe([false, 1, ['ads.example']]);
 });
 
-test('lines that a window broke are put together, and no others', function (string $text, ?string $whole): void {
+test('lines that a window broke are put together, and no others', function (
+    string $text,
+    ?string $whole,
+): void {
     expect(Paste::of($text)->unwrapped()?->text())->toBe($whole);
 })->with([
     'at eighty' => [str_repeat('a', 80)."\nbc\nd", str_repeat('a', 80)."bc\n\nd"],
@@ -230,7 +281,10 @@ test('lines that a window broke are put together, and no others', function (stri
     'as wide as the widest' => [str_repeat('a', 250)."\nbc", str_repeat('a', 250)."bc\n"],
     'nothing below the edge' => ['x'."\n".str_repeat('a', 80), null],
     'an empty line below it' => [str_repeat('a', 80)."\n\nbc", null],
-    'over two edges' => [str_repeat('a', 80)."\n".str_repeat('b', 80)."\nc", str_repeat('a', 80).str_repeat('b', 80)."c\n\n"],
+    'over two edges' => [
+        str_repeat('a', 80)."\n".str_repeat('b', 80)."\nc",
+        str_repeat('a', 80).str_repeat('b', 80)."c\n\n",
+    ],
     'a line that begins as others do' => ["tcp 1\n".'tcp '.str_repeat('a', 76)."\ntcp 2", null],
 ]);
 

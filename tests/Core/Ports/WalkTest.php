@@ -21,7 +21,12 @@ test('what gets in is what the rules were read to let in', function (): void {
         $all += count($in);
         foreach (['172.22.8.20', '172.22.8.33', '172.22.8.199', '198.51.100.7'] as $source) {
             foreach ([22, 80, 445, 8081, 8090] as $port) {
-                $told = $walk->verdict(Protocol::Tcp, $port, Ipv4::parse($source), Ipv4::parse('172.22.8.10'));
+                $told = $walk->verdict(
+                    Protocol::Tcp,
+                    $port,
+                    Ipv4::parse($source),
+                    Ipv4::parse('172.22.8.10'),
+                );
                 $count++;
                 $sure += $told === Verdict::NotSure ? 0 : 1;
                 if (
@@ -61,9 +66,7 @@ function walked(array $rules, int $port = 22, Protocol $protocol = Protocol::Tcp
             ),
             $rules,
         ),
-    )
-        ->verdict($protocol, $port, Ipv4::parse('172.22.8.20'), $box === null ? null : Ipv4::parse($box))
-        ->value;
+    )->verdict($protocol, $port, Ipv4::parse('172.22.8.20'), $box === null ? null : Ipv4::parse($box))->value;
 }
 
 test('one rule, and what it lets in', function (array $rule, string $verdict, mixed ...$packet): void {
@@ -106,7 +109,10 @@ test('one rule, and what it lets in', function (array $rule, string $verdict, mi
     'that refuses' => [['policy' => 'accept', 'action' => 'reject'], 'keeps out'],
     'a policy that nobody knows' => [['policy' => 'queue', 'port' => 23], 'not sure'],
     'a chain without a policy' => [['policy' => null, 'port' => 23], 'lets in'],
-    'of the newer kind of address' => [['family' => 'ip6', 'action' => 'drop', 'policy' => 'drop'], 'lets in'],
+    'of the newer kind of address' => [
+        ['family' => 'ip6', 'action' => 'drop', 'policy' => 'drop'],
+        'lets in',
+    ],
     'of both kinds' => [['family' => 'inet', 'port' => 23], 'keeps out'],
     'of a table for other things' => [['table' => 'nat', 'action' => 'drop'], 'lets in'],
     'on another way through the kernel' => [['hook' => 'forward', 'action' => 'drop'], 'lets in'],
@@ -123,7 +129,11 @@ test('rules one after the other', function (array $rules, string $verdict): void
         'not sure',
     ],
     'a jump comes back' => [
-        [['action' => 'jump a'], [], ['chain' => 'a', 'hook' => null, 'policy' => null, 'port' => 23, 'action' => 'drop']],
+        [
+            ['action' => 'jump a'],
+            [],
+            ['chain' => 'a', 'hook' => null, 'policy' => null, 'port' => 23, 'action' => 'drop'],
+        ],
         'lets in',
     ],
     'a jump decides' => [
@@ -135,7 +145,11 @@ test('rules one after the other', function (array $rules, string $verdict): void
         'keeps out',
     ],
     'what may have been gone to' => [
-        [['action' => 'goto a', 'more' => true], [], ['chain' => 'a', 'hook' => null, 'policy' => null, 'port' => 23]],
+        [
+            ['action' => 'goto a', 'more' => true],
+            [],
+            ['chain' => 'a', 'hook' => null, 'policy' => null, 'port' => 23],
+        ],
         'lets in',
     ],
     'a return ends its chain' => [

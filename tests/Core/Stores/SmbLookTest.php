@@ -13,8 +13,14 @@ test('what speaks against a file of shares', function (string $conf, array $code
 })->with([
     'nothing' => ["[store]\npath = /srv\nvalid users = warden\n", []],
     'said twice alike' => ["[store]\npath = /srv\nread only = yes\nread only = YES\n", ['stores.said_twice']],
-    'said twice, by another word' => ["[store]\npath = /srv\nread only = yes\nwritable = no\n", ['stores.said_twice']],
-    'said twice, otherwise' => ["[store]\npath = /srv\nread only = yes\nwriteable = yes\n", ['stores.contradicts']],
+    'said twice, by another word' => [
+        "[store]\npath = /srv\nread only = yes\nwritable = no\n",
+        ['stores.said_twice'],
+    ],
+    'said twice, otherwise' => [
+        "[store]\npath = /srv\nread only = yes\nwriteable = yes\n",
+        ['stores.contradicts'],
+    ],
     'in two sections' => ["[a]\npath = /a\nread only = yes\n[b]\npath = /b\nread only = no\n", []],
     'guests and names' => [
         "[store]\npath = /srv\nguest ok = yes\nvalid users = warden\n",
@@ -28,20 +34,23 @@ test('what speaks against a file of shares', function (string $conf, array $code
 ]);
 
 test('a share says what its words mean', function (): void {
-    [$store] = Share::all(<<<'CONF'
-    [global]
-       guest ok = yes
-       force group = +seeds
-    [printers]
-       path = /var/spool
-    [nowhere]
-       comment = no path
-    [Store]
-       directory = "/srv/seed scans/"
-       writable = on
-       public = 0
-       valid users = warden, "reading room" @seeds %S
-    CONF);
+    [$store] = Share::all(
+        <<<'CONF'
+        [global]
+           guest ok = yes
+           force group = +seeds
+        [printers]
+           path = /var/spool
+        [nowhere]
+           comment = no path
+        [Store]
+           directory = "/srv/seed scans/"
+           writable = on
+           public = 0
+           valid users = warden, "reading room" @seeds %S
+        CONF
+        ,
+    );
     expect([$store->name, $store->path(), $store->is('readonly', true), $store->is('guestok', true)])
         ->toBe(['Store', '/srv/seed scans', false, false])
         ->and($store->is('guestonly', true))
@@ -64,7 +73,12 @@ test('a share says what its words mean', function (): void {
         ->toBe('/');
 });
 
-test('what the letters of a folder let people do', function (string $mode, string $user, array $groups, array $lets): void {
+test('what the letters of a folder let people do', function (
+    string $mode,
+    string $user,
+    array $groups,
+    array $lets,
+): void {
     $folder = Folder::all("{$mode} warden seeds /srv/seed scans\n")['/srv/seed scans'];
     $told = $folder->lets($user, $groups);
     expect([$told['reads'], $told['writes'], $told['as']])->toBe($lets);

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Judgement\Finding;
+use Burrow\Judgement\Place;
+use Burrow\Net\Ipv4;
+use Burrow\Net\Prefix;
+use Burrow\Quantity\Bytes;
+
+// What is said of one, of two and of many: words/CLASS.txt has what findings say whose makers are given numbers, lists,
+// or a yes and a no; each is varied by itself.
+
+function holdsWords(ReflectionParameter $list): bool
+{
+    $said = (string) $list->getDeclaringFunction()->getDocComment();
+
+    return preg_match("/@param\\s+(?:non-empty-)?list<string>\\s+\\\${$list->getName()}\\b/", $said) === 1;
+}
+
+/** @return list<mixed> the first is what a value is while others are varied */
+function sayings(ReflectionParameter $of): array
+{
+    $type = $of->getType();
+    $name = $type instanceof ReflectionNamedType ? ltrim((string) $type, '?') : '';
+
+    return match ($name) {
+        // What is looked at at most is never one.
+        'int' => in_array($of->getName(), ['most', 'least'], true) ? [12, 13] : [2, 1, 0, 13],
+        'float' => [2.5, 1.0, 0.0, 48.04],
+        'bool' => [false, true],
+        'array' => holdsWords($of)
+            ? [
+                ['larder', 'sieve'],
+                ['larder'],
+                ['larder', 'sieve', 'lantern', 'wren', 'press', 'chalk', 'gauge'],
+            ]
+            : [],
+        'string' => $type?->allowsNull() ? ['larder', null, ''] : ['larder', ''],
+        Place::class => [Place::field('name')],
+        Bytes::class => [Bytes::of(2_500_000_000), Bytes::of(1)],
+        Ipv4::class => [Ipv4::parse('172.22.8.11')],
+        Prefix::class => [Prefix::parse('172.22.8.0/24')],
+        default => [],
+    };
+}
+
+/** @return list<list<mixed>> */
+function variedBy(ReflectionMethod $maker): array
+{
+    $values = array_map(sayings(...), $maker->getParameters());
+    $varies = array_filter(
+        $maker->getParameters(),
+        fn (ReflectionParameter $one): bool => in_array(
+            ltrim((string) $one->getType(), '?'),
+            ['int', 'float', 'bool', 'array'],
+            true,
+        ),
+    );
+    if (in_array([], $values, true) || $varies === []) {
+        return [];
+    }
+    $usual = array_map(fn (array $some): mixed => $some[0], $values);
+    $all = [$usual];
+    foreach ($values as $at => $some) {
+        foreach (array_slice($some, 1) as $other) {
+            $all[] = array_replace($usual, [$at => $other]);
+        }
+    }
+
+    return $all;
+}
+
+function wordsOf(string $class): string
+{
+    $text = '';
+    foreach (
+        (new ReflectionClass($class))->getMethods(ReflectionMethod::IS_STATIC | ReflectionMethod::IS_PUBLIC) as $maker
+    ) {
+        foreach ((string) $maker->getReturnType() === Finding::class ? variedBy($maker) : [] as $given) {
+            $shown = implode(
+                ', ',
+                array_map(
+                    fn (mixed $one): string => $one instanceof Stringable || $one instanceof Place
+                        ? (string) $one
+                        : (string) json_encode($one, JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
+                    array_filter(
+                        $given,
+                        fn (mixed $one): bool => ! $one instanceof Place && ! $one instanceof Bytes,
+                    ),
+                ),
+            );
+            try {
+                $said = $maker->invoke(null, ...$given);
+                $text .= "{$maker->name}({$shown})\n  {$said->severity->value}: {$said->found}\n  {$said->why}\n  {$said->do}\n";
+            } catch (InvalidArgumentException) {
+                // A number that a quantity cannot have.
+                continue;
+            }
+        }
+    }
+
+    return $text;
+}
+
+test('words fit one and many', function (string $class, string $file): void {
+    $now = wordsOf($class);
+    expect($now)->toBe(kept($file, $now));
+})->with(function (): array {
+    $cases = [];
+    foreach (explode("\n", trim((string) shell_exec("git ls-files 'core/*Findings.php'"))) as $source) {
+        $class = 'Burrow\\'.str_replace('/', '\\', substr($source, 5, -4));
+        $name = basename($source, '.php');
+        is_file(__DIR__."/words/{$name}.txt") && ($cases[$name] = [$class, __DIR__."/words/{$name}.txt"]);
+    }
+
+    return $cases;
+});
+
+test('no sentence counts one as many', function (string $file): void {
+    preg_match_all(
+        '/\b1 (?!is\b|was\b|has\b|its\b|says\b|greets\b|does\b|bits\b|bytes\b)(?:[a-z]+s)\b/',
+        (string) file_get_contents($file),
+        $wrong,
+    );
+    expect($wrong[0])->toBe([]);
+})->with(fn (): array => glob(__DIR__.'/words/*.txt') ?: []);
