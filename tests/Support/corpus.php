@@ -17,8 +17,8 @@ use Burrow\Reach\Tunnel\TunnelAnswer;
 use Burrow\Stores\FillFile;
 use Burrow\Upkeep\Plan\UpkeepFile;
 
-// What the core makes of a text, as the cases of tests/Core/Files, BringUp/blocks and Intake/odd have it. After a change
-// that is meant, the tests with KEEP_CORPUS=1 write them anew; the difference is then read before it is committed.
+// What the core makes of a text, as the cases of Core/Files, Core/BringUp/blocks and Core/Intake/odd have it. After a
+// change that is meant, tests with KEEP_CORPUS=1 write them anew; the difference is read before it is committed.
 
 const CORPUS_JSON =
     JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
