@@ -75,6 +75,30 @@ function readOf(string $kind, string $text): string
 /** What is said of a question, and the answer; figures to six places. */
 function answerOf(string $kind, string $text): string
 {
+    [$findings, $told] = answered($kind, $text);
+
+    return findingLines($findings).json_encode($told, CORPUS_JSON | JSON_PRETTY_PRINT)."\n";
+}
+
+/** The same in one line, without the way that figures were worked out. */
+function answerInShort(string $kind, string $text): string
+{
+    [$findings, $told] = answered($kind, $text);
+    $without = function (mixed $one) use (&$without): mixed {
+        $left = is_array($one) ? array_diff_key($one, array_flip(['working', 'workings', 'findings', 'files'])) : $one;
+
+        return is_array($left) ? array_map($without, $left) : $left;
+    };
+
+    $short = $without($told);
+    isset($short['causes']) && ($short['causes'] = array_slice($short['causes'], 0, 6));
+
+    return json_encode([findingLines($findings), $short], CORPUS_JSON);
+}
+
+/** @return array{Findings, mixed} what is said of a question, and the answer as JSON has it */
+function answered(string $kind, string $text): array
+{
     $schema = fn (string $path): string => (string) file_get_contents("core/{$path}.schema.json");
     [$answer, $findings] = match ($kind) {
         'plan' => answeredPlan($text),
@@ -109,7 +133,7 @@ function answerOf(string $kind, string $text): string
         });
     }
 
-    return findingLines($findings).json_encode($told, CORPUS_JSON | JSON_PRETTY_PRINT)."\n";
+    return [$findings, $told];
 }
 
 /** @return array{mixed, Findings} */

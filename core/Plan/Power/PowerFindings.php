@@ -69,7 +69,7 @@ final class PowerFindings
 
     public static function heatFits(string $degrees, string $caseName): Finding
     {
-        return Finding::fine('plan.heat_fits', "{$degrees} under load, in the {$caseName}.");
+        return Finding::fine('plan.heat_fits', "{$degrees} under load ({$caseName}).");
     }
 
     public static function heatMeasured(string $words): Finding
