@@ -820,3 +820,98 @@ test('a greeting is whole when it can be told by it', function (
         "HTTP/1.1 401 Unauthorized\r\n",
     ],
 ]);
+
+test('a temperature is read as it is printed, and held against where the board slows down', function (
+    string $pasted,
+    array $learned,
+    ?string $words,
+    array $codes,
+): void {
+    $outcome = judgedAs(
+        'warmth',
+        new Details(),
+        ['pasted' => $pasted],
+        facts: new RunFacts('wren', 'warden', Ipv4::parse('172.22.8.16'), learned: $learned),
+    );
+    expect([$outcome->over, $outcome->over ? $outcome->words : null, $outcome->findings->codes()])->toBe([
+        $words !== null,
+        $words,
+        $codes,
+    ]);
+})->with([
+    'in thousandths' => ["48250\n", [], '48.3 °C', []],
+    'in degrees' => ['48.2', [], '48.2 °C', []],
+    'with a comma and its unit' => ["warden@wren:~ \$ x\n48,2 °C\n", [], '48.2 °C', []],
+    'the last of several' => ["41000\n42000\n", [], '42.0 °C', []],
+    'the coldest that a board has' => ['-40', [], '-40.0 °C', []],
+    'colder' => ['-41', [], null, ['bringup.no_warmth']],
+    'the hottest' => ['130', [], '130.0 °C', []],
+    'hotter' => ['131', [], null, ['bringup.no_warmth']],
+    'nothing of it' => ['a kettle', [], null, ['bringup.no_warmth']],
+    'below where it slows down' => ['79.9', ['slows_at' => '80'], '79.9 °C', []],
+    'where it slows down' => ['80', ['slows_at' => '80'], null, ['bringup.too_warm']],
+    'where nobody knows where it does' => ['99', ['slows_at' => ''], '99.0 °C', []],
+    'cooler than before' => ['50', ['warm_before' => '61.0'], '50.0 °C, 61.0 °C before', []],
+    'as warm as before' => ['61', ['warm_before' => '61.0'], '61.0 °C, 61.0 °C before', []],
+    'warmer than before' => [
+        '61.1',
+        ['warm_before' => '61.0'],
+        '61.1 °C, 61.0 °C before',
+        ['bringup.warmer'],
+    ],
+]);
+
+test('what was warm before is kept for the comparison', function (): void {
+    $outcome = judgedAs('warmth-before', new Details(), ['pasted' => '61500']);
+    expect([$outcome->over, $outcome->words, $outcome->values])->toBe([
+        true,
+        '61.5 °C before',
+        ['warm_before' => '61.5'],
+    ]);
+});
+
+test('a supply holds by the board\'s flags or by a meter', function (
+    string $flags,
+    string $volts,
+    ?string $words,
+    array $codes,
+): void {
+    $outcome = judgedAs(
+        'supply-holds',
+        new Details(),
+        ['pasted' => $flags, 'volts' => $volts],
+        facts: new RunFacts(
+            'wren',
+            'warden',
+            Ipv4::parse('172.22.8.16'),
+            learned: ['undervoltage' => '4.63'],
+        ),
+    );
+    expect([$outcome->over, $outcome->over ? $outcome->words : null, $outcome->findings->codes()])->toBe([
+        $words !== null,
+        $words,
+        $codes,
+    ]);
+})->with([
+    'by both' => [
+        'throttled=0x0',
+        '5,04',
+        'never too low since its start, 5.04 V at its plug',
+        ['bringup.supply_holds'],
+    ],
+    'by the flags' => ['throttled=0x0', '', 'never too low since its start', ['bringup.supply_holds']],
+    'by a meter' => ['', '4.63', '4.63 V at its plug', ['bringup.supply_holds']],
+    'too low by a meter' => ['throttled=0x0', '4.62', null, ['bringup.volts_low']],
+    'too low now' => ['throttled=0x1', '5.04', null, ['bringup.supply_sags']],
+    'too low before' => ['throttled=0x10000', '5.04', null, ['bringup.supply_sags']],
+    'told by nobody' => ['', '', null, ['bringup.supply_not_told']],
+    'no number' => ['throttled=0x0', 'five', null, ['bringup.not_volts']],
+    'less than any' => ['throttled=0x0', '0.99', null, ['bringup.not_volts']],
+    'more than any' => ['throttled=0x0', '60.01', null, ['bringup.not_volts']],
+    'the most' => [
+        'throttled=0x0',
+        '60',
+        'never too low since its start, 60 V at its plug',
+        ['bringup.supply_holds'],
+    ],
+]);

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+use Burrow\Addresses\AddressBook;
+use Burrow\Addresses\Described\DescribedNetwork;
+use Burrow\Addresses\Described\HeldBy;
+use Burrow\Addresses\Described\Host;
+use Burrow\Addresses\Find\Seen;
+use Burrow\Addresses\PoolChange;
+use Burrow\Intake\Intake;
+use Burrow\Net\AddressRange;
+use Burrow\Net\Ipv4;
+use Burrow\Net\LocalNetwork;
+use Burrow\Net\Prefix;
+
+// Small rules about addresses, both sides of each edge.
+
+function poolOf(string $first, string $last): AddressRange
+{
+    return AddressRange::between(Ipv4::parse($first), Ipv4::parse($last));
+}
+
+test('the address that is proposed in networks of a few', function (
+    string $prefix,
+    array $pool,
+    ?string $proposed,
+): void {
+    $network = Prefix::parse($prefix);
+    $book = new AddressBook(
+        new LocalNetwork($network, $network->hosts()->first, poolOf(...$pool), 'thistledown.home.arpa'),
+        [],
+    );
+    expect($book->propose()?->__toString())->toBe($proposed);
+})->with([
+    'room behind the tenth' => ['172.22.8.0/28', ['172.22.8.13', '172.22.8.13'], '172.22.8.10'],
+    'the tenth is handed out, and the next' => [
+        '172.22.8.0/28',
+        ['172.22.8.10', '172.22.8.13'],
+        '172.22.8.14',
+    ],
+    'all behind it is handed out' => ['172.22.8.0/28', ['172.22.8.10', '172.22.8.14'], '172.22.8.2'],
+    'one is left, the last before the tenth' => [
+        '172.22.8.0/28',
+        ['172.22.8.2', '172.22.8.8'],
+        '172.22.8.10',
+    ],
+    'smaller than ten' => ['172.22.8.0/29', ['172.22.8.2', '172.22.8.5'], '172.22.8.6'],
+    'nothing is left' => ['172.22.8.0/29', ['172.22.8.2', '172.22.8.6'], null],
+]);
+
+test('a pool that would take addresses tells whose, in their order', function (): void {
+    $network = new DescribedNetwork(
+        'home',
+        Prefix::parse('172.22.8.0/24'),
+        Ipv4::parse('172.22.8.1'),
+        [poolOf('172.22.8.100', '172.22.8.199')],
+        [],
+        'thistledown.home.arpa',
+        null,
+        null,
+        [],
+        array_map(
+            fn (string $name, ?string $at): Host => new Host(
+                $name,
+                $at === null ? null : Ipv4::parse($at),
+                by: HeldBy::Static,
+            ),
+            ['wren', 'larder', 'press', 'sieve', 'lantern'],
+            ['172.22.8.30', '172.22.8.2', '172.22.8.51', '172.22.8.50', null],
+        ),
+        1,
+    );
+    $change = PoolChange::of($network, poolOf('172.22.8.1', '172.22.8.50'));
+    expect(array_map(fn (Host $one): string => $one->name, $change->inTheWay ?? []))
+        ->toBe(['the router', 'larder', 'wren', 'sieve'])
+        ->and(PoolChange::of($network, poolOf('172.22.8.254', '172.22.9.1')))
+        ->toBeNull()
+        ->and(PoolChange::of($network, poolOf('172.22.7.255', '172.22.8.5')))
+        ->toBeNull()
+        ->and(PoolChange::of($network, poolOf('172.22.8.1', '172.22.8.254')))
+        ->not->toBeNull();
+});
+
+test('what stands for several machines is no machine', function (string $line, array $seen): void {
+    $read = Intake::standard()->read('neighbours', "{$line}\n");
+    expect(array_map(fn (Seen $one): string => $one->address, Seen::in($read)))->toBe($seen);
+})->with([
+    'a machine' => ['172.22.8.16 dev eth0 lladdr 02:4b:1e:90:00:07 REACHABLE', ['172.22.8.16']],
+    'a group by its card' => ['172.22.8.16 dev eth0 lladdr 03:4b:1e:90:00:07 REACHABLE', []],
+    'everybody' => ['172.22.8.255 dev eth0 lladdr ff:ff:ff:ff:ff:ff PERMANENT', []],
+]);
+
+test('groups without a hardware address are told by their own address', function (
+    string $address,
+    bool $is,
+): void {
+    $read = Intake::standard()->read(
+        'neighbours',
+        "Nmap scan report for {$address}\nHost is up (0.1s latency).\n",
+    );
+    expect(Seen::in($read) !== [])->toBe($is);
+})->with([
+    ['172.22.8.16', true],
+    ['223.255.255.254', true],
+    ['224.0.0.1', false],
+    ['229.1.2.3', false],
+    ['239.255.255.250', false],
+    ['240.0.0.1', true],
+    ['255.255.255.255', false],
+    ['ff02::1', false],
+    ['fd4b::1', true],
+]);
+
+test('a card that was made up', function (?string $mac, bool $is): void {
+    expect((new Seen($mac, '172.22.8.16'))->isMadeUp())->toBe($is);
+})->with([
+    ['02:4b:1e:90:00:07', true],
+    ['00:11:5e:ed:00:05', false],
+    ['fe:11:5e:ed:00:05', true],
+    ['fd:11:5e:ed:00:05', false],
+    [null, false],
+]);
