@@ -3,14 +3,12 @@
 declare(strict_types=1);
 
 use Burrow\Household\Copying;
-use Burrow\Net\Ipv4;
 use Burrow\Quantity\Bytes;
 use Burrow\Stores\Backup\BackupConcern;
 use Burrow\Stores\Backup\CopyWindow;
 use Burrow\Stores\Backup\Counted;
 use Burrow\Stores\Backup\Keep;
 use Burrow\Stores\Backup\Said;
-use Burrow\Stores\Backup\TypedBackup;
 
 // Copies: which are kept, what is said of them, and what their scripts said.
 
@@ -169,40 +167,3 @@ test('what the scripts said is read from a journal and from a terminal', functio
     ]);
     expect($said[0]->stamp?->getTimestamp())->toBe(strtotime('2026-11-26 02:30:01 UTC'));
 });
-
-test('a backup that cannot be is told at its field', function (array $with, array $fields): void {
-    $house = household([
-        dweller('larder', job: 'file-store', address: Ipv4::parse('172.22.8.11')),
-        dweller('wren'),
-    ]);
-    $typed = [
-        'backup_box' => (string) crc32('larder'),
-        'backup_name' => 'seeds',
-        'paths' => "/srv/store\n/etc/fstab",
-        'target_host' => 'copies.example.net',
-        'target_account' => 'copies',
-        'target_folder' => '/srv/copies',
-        'runs_at' => '02:30',
-        'keep_daily' => '7',
-        ...$with,
-    ];
-    $judged = TypedBackup::of($house, $typed);
-    expect(array_map(fn ($one): ?string => $one->place?->field, $judged->findings->list))->toBe($fields);
-})->with([
-    'all is well' => [[], []],
-    'no box' => [['backup_box' => '7'], ['backup_box']],
-    'a name with a blank' => [['backup_name' => 'seed scans'], ['backup_name']],
-    'nothing to copy' => [['paths' => " \n"], ['paths']],
-    'what the system makes' => [['paths' => '/proc/1'], ['paths']],
-    'a path that climbs' => [['paths' => '/srv/../etc'], ['paths']],
-    'the root' => [['paths' => '/'], ['paths']],
-    'nowhere' => [['target_host' => ''], ['target_host']],
-    'an option as a host' => [['target_host' => '-oProxyCommand=x'], ['target_host']],
-    'a box without an address' => [['target_box' => (string) crc32('wren')], ['target_box']],
-    'an account that is none' => [['target_account' => 'a b'], ['target_account']],
-    'no time' => [['runs_at' => '24:00'], ['runs_at']],
-    'nothing is kept' => [['keep_daily' => '0'], ['keep_daily']],
-    'too many' => [['keep_daily' => '4000'], ['keep_daily', 'keep_daily']],
-    'no port' => [['target_port' => '0'], ['target_port']],
-    'a database without its file' => [['database' => 'sqlite'], ['database_file']],
-]);
