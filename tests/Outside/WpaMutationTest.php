@@ -137,6 +137,6 @@ test('what wpa_supplicant refuses is stopped near its line, and what it takes is
 });
 
 test('what is on record as the answers of wpa_supplicant it says today', function (): void {
-    $record = told('wpa');
+    $record = [...told('wpa'), ...told('wpa-bounds')];
     expect(wpaRefused(array_column($record, 'text')))->toBe(array_column($record, 'refused'));
 });

@@ -72,13 +72,13 @@ final class WpaValues
             'FILS-SHA384', 'FT-FILS-SHA256', 'FT-FILS-SHA384', 'OWE', 'DPP',
         ],
         'proto' => ['WPA', 'RSN', 'WPA2', 'OSEN'],
-        'auth_alg' => ['OPEN', 'SHARED', 'LEAP', 'FILS'],
+        'auth_alg' => ['OPEN', 'SHARED', 'LEAP'],
         'pairwise' => ['CCMP', 'TKIP', 'GCMP', 'CCMP-256', 'GCMP-256', 'NONE'],
         'group' => ['CCMP', 'TKIP', 'WEP104', 'WEP40', 'GCMP', 'CCMP-256', 'GCMP-256', 'GTK_NOT_USED'],
         'group_mgmt' => ['AES-128-CMAC', 'BIP-GMAC-128', 'BIP-GMAC-256', 'BIP-CMAC-256'],
         'eap' => [
             'MD5', 'TLS', 'MSCHAPV2', 'PEAP', 'TTLS', 'GTC', 'OTP', 'SIM', 'LEAP', 'PSK', 'AKA', "AKA'", 'FAST', 'PAX',
-            'SAKE', 'GPSK', 'IKEV2', 'PWD', 'EKE', 'WSC', 'TEAP', 'TNC', '',
+            'SAKE', 'GPSK', 'IKEV2', 'PWD', 'EKE', 'WSC', 'TNC', '',
         ],
     ];
 

@@ -96,6 +96,13 @@ test('a settings file says what the box reads in it', function (): void {
         ->toBeGreaterThan(0.98);
 });
 
+test('a value is taken up to the last that wpa_supplicant takes', function (): void {
+    foreach (told('wpa-bounds') as ['text' => $text, 'refused' => $line]) {
+        $stops = stopsIn(['wpa_supplicant.conf' => $text, 'ssh' => ''], 'wpa_supplicant.conf');
+        expect([$text, $stops !== []])->toBe([$text, $line !== null]);
+    }
+});
+
 test('who can log in is who could on the box', function (): void {
     foreach (told('logins') as ['text' => $text, 'in' => $in]) {
         $accounts = array_filter(
