@@ -39,7 +39,10 @@ final readonly class YamlLines
         foreach ($path as $key) {
             // An item's first key may stand on the line of its dash.
             $from = $inItem && ! is_int($key) ? $at : $at + 1;
-            $level = $inItem && ! is_int($key) ? $this->indents[$at] + 2 : $this->levelBelow($at, is_int($key));
+            $level =
+                $inItem && ! is_int($key) && ! $this->isBareDash($at)
+                    ? $this->behindDash($at)
+                    : $this->levelBelow($at, is_int($key));
             $found = $level === null ? null : $this->below($from, $level, $key);
             if ($found === null) {
                 break;
@@ -56,9 +59,14 @@ final readonly class YamlLines
         for ($i = $at + 1; $i < count($this->lines); $i++) {
             if ($this->isContent($i)) {
                 $deeper =
-                    $at < 0 || $this->indents[$i] > $this->indents[$at] + ($this->hasDash($at) && ! $isList ? 2 : 0);
+                    $at < 0 ||
+                    $this->indents[$i] >
+                        ($this->hasDash($at) && ! $this->isBareDash($at) && ! $isList
+                            ? $this->behindDash($at)
+                            : $this->indents[$at]);
 
-                return $deeper || ($isList && $this->hasDash($i) && $this->indents[$i] === $this->indents[$at])
+                return $deeper ||
+                    ($isList && $this->hasDash($i) && $this->indents[$i] === $this->indents[$at])
                     ? $this->indents[$i]
                     : null;
             }
@@ -96,7 +104,21 @@ final readonly class YamlLines
 
     private function hasDash(int $at): bool
     {
-        return substr_compare($this->lines[$at], '- ', $this->indents[$at], 2) === 0;
+        return preg_match('/^\s*-(?:\s|$)/', $this->lines[$at]) === 1;
+    }
+
+    /** An item whose value begins on a line below. */
+    private function isBareDash(int $at): bool
+    {
+        return preg_match('/^\s*-\s*(?:#.*)?$/', $this->lines[$at]) === 1;
+    }
+
+    /** How far in the value of an item stands that begins on its line. */
+    private function behindDash(int $at): int
+    {
+        $dash = $this->indents[$at] + 1;
+
+        return $dash + strspn($this->lines[$at], ' ', $dash);
     }
 
     /** How far in the key stands on this line, with or without a dash before it; null when it does not. */
@@ -104,7 +126,7 @@ final readonly class YamlLines
     {
         $line = $this->lines[$at];
         foreach (
-            $this->hasDash($at) ? [$this->indents[$at] + 2, $this->indents[$at]] : [$this->indents[$at]] as $depth
+            $this->hasDash($at) ? [$this->behindDash($at), $this->indents[$at]] : [$this->indents[$at]] as $depth
         ) {
             if (strspn($line, '"\'', $depth, 1) === 1) {
                 if (self::quotedKey(substr($line, $depth)) === $key) {
