@@ -8,6 +8,7 @@ use Burrow\Addresses\Described\HeldBy;
 use Burrow\Addresses\Described\Host;
 use Burrow\Addresses\Find\Seen;
 use Burrow\Addresses\PoolChange;
+use Burrow\Addresses\Scheme;
 use Burrow\Intake\Intake;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
@@ -120,4 +121,53 @@ test('a card that was made up', function (?string $mac, bool $is): void {
     ['fe:11:5e:ed:00:05', true],
     ['fd:11:5e:ed:00:05', false],
     [null, false],
+]);
+
+test('the scheme of a network that has none', function (string $prefix, array $pools, array $ranges): void {
+    $network = new DescribedNetwork(
+        'home',
+        Prefix::parse($prefix),
+        null,
+        array_map(fn (array $pool): AddressRange => poolOf(...$pool), $pools),
+        [],
+        'thistledown.home.arpa',
+        null,
+        null,
+        [],
+        [],
+        1,
+    );
+    expect(
+        array_map(
+            fn ($one): string => "{$one->name} {$one->range->first} {$one->range->last}",
+            Scheme::propose($network),
+        ),
+    )->toBe($ranges);
+})->with([
+    'nothing in the way' => [
+        '172.22.8.0/24',
+        [],
+        [
+            'routers 172.22.8.1 172.22.8.9',
+            'boxes 172.22.8.10 172.22.8.49',
+            'printers and cameras 172.22.8.50 172.22.8.69',
+            'others 172.22.8.70 172.22.8.99',
+        ],
+    ],
+    'a pool over the end of one and the beginning of the next' => [
+        '172.22.8.0/24',
+        [['172.22.8.40', '172.22.8.59']],
+        [
+            'routers 172.22.8.1 172.22.8.9',
+            'boxes 172.22.8.10 172.22.8.39',
+            'printers and cameras 172.22.8.60 172.22.8.69',
+            'others 172.22.8.70 172.22.8.99',
+        ],
+    ],
+    'a pool over the whole of one' => [
+        '172.22.0.0/16',
+        [['172.22.0.10', '172.22.0.69']],
+        ['routers 172.22.0.1 172.22.0.9', 'others 172.22.0.70 172.22.0.99'],
+    ],
+    'too small' => ['172.22.8.0/25', [], []],
 ]);

@@ -181,7 +181,9 @@ test('what the front page says of filters', function (array $told, array $expect
 
 test('a filter that may get another address is told', function (): void {
     $sieve = dweller('sieve', address: Ipv4::parse('172.22.8.10'), job: 'dns-filter', keepsAddress: false);
-    expect(saidOfNames((new FilterConcern())->findings(household([$sieve]))))->toBe(['filter.may_move' => 'warn']);
+    expect(saidOfNames((new FilterConcern())->findings(household([$sieve]))))->toBe([
+        'filter.may_move' => 'warn',
+    ]);
 });
 
 test('a counter that does not rise is told', function (array $before, array $after, string $code): void {
@@ -200,7 +202,7 @@ test('a share of a counter', fn () => expect((new Counter('x', 'house', 315, 93)
 
 test('until everybody has it: half the lease, the whole one for those that slept', function (): void {
     $wait = new LeaseWait(86_400);
-    expect([$wait->half(), $wait->all(), $wait->last()])->toBe([21_600, 43_200, 86_400]);
+    expect([$wait->first(), $wait->half(), $wait->all(), $wait->last()])->toBe([0, 21_600, 43_200, 86_400]);
     // A thousand clients at even times, each asking again half a lease after it was last answered.
     $have = array_map(fn (int $i): float => ($i / 1000) * 43_200, range(0, 999));
     sort($have);
@@ -244,6 +246,10 @@ test('what a household was told of its log is held against the log', function (
     'a week, and a week' => [LogTold::Week, 10, 7.0, false],
     'a week, and a month' => [LogTold::Week, 10, 30.0, true],
     'a week, without dates' => [LogTold::Week, 10, null, false],
+    'a week and a day' => [LogTold::Week, 10, 8.0, false],
+    'a little more' => [LogTold::Week, 10, 8.1, true],
+    'a month and a day' => [LogTold::Month, 10, 32.0, false],
+    'a little more than that' => [LogTold::Month, 10, 32.1, true],
     'a month, and two' => [LogTold::Month, 10, 61.0, true],
     'until deleted' => [LogTold::Kept, 10, 900.0, false],
 ]);
@@ -277,3 +283,36 @@ test('names take the memory that was measured', function (): void {
         ->and(ListMemory::of(0)['rpz']->count)
         ->toBe(0);
 });
+
+test('the sheet for the dark says what to do, word for word', function (
+    HandOut $way,
+    array $filters,
+    array $page,
+    array $says,
+): void {
+    $sheet = LightsOut::of($way, Ipv4::parse('172.22.8.1'), $filters, $page)->steps();
+    expect([$sheet[1][0], $sheet[2][0], $sheet[2][1], $sheet[3][0]])->toBe($says);
+})->with([
+    'the router hands the filter out' => [
+        HandOut::Handed,
+        [['sieve', '172.22.8.10'], ['spare', '172.22.8.11']],
+        ['router_dns' => 'Network, then Names', 'router_apply' => 'the button at the top'],
+        [
+            'Pull the plug of sieve (172.22.8.10) and spare (172.22.8.11), wait ten seconds, put it back, wait five minutes.',
+            'Open http://172.22.8.1 in a browser, by this number. Its password is where the house keeps it. Find: Network, then Names.',
+            'It shows 172.22.8.10 and 172.22.8.11.',
+            'Write 172.22.8.1 in its place. Save it: the button at the top.',
+        ],
+    ],
+    'the router asks the filter itself' => [
+        array_values(array_filter(HandOut::cases(), fn (HandOut $one): bool => $one !== HandOut::Handed))[0],
+        [['sieve', '172.22.8.10']],
+        [],
+        [
+            'Pull the plug of sieve (172.22.8.10), wait ten seconds, put it back, wait five minutes.',
+            'Open http://172.22.8.1 in a browser, by this number. Its password is where the house keeps it. Find: its page has a place for resolvers.',
+            'It shows 172.22.8.10.',
+            'Set it back to “by the provider”. Save it.',
+        ],
+    ],
+]);

@@ -7,7 +7,6 @@ use Burrow\Addresses\OutsideNetwork;
 use Burrow\BringUp\Unfinished;
 use Burrow\Card\WifiCheck;
 use Burrow\Card\Write\WifiSecurity;
-use Burrow\Filter\LogTold;
 use Burrow\Ground\Outlook;
 use Burrow\Household\WanKind;
 use Burrow\Judgement\Place;
@@ -72,25 +71,6 @@ test('boxes outside of their network are named up to five', function (int $count
     [1, 'Larder lies outside'],
     [5, 'Larder, sieve, lantern, wren, press lie outside'],
     [6, 'press and more'],
-]);
-
-test('a log is held against what was told of it', function (
-    LogTold $told,
-    int $queries,
-    ?float $days,
-    bool $more,
-): void {
-    expect($told->against($queries, $days) !== null)->toBe($more);
-})->with([
-    [LogTold::Nothing, 1, null, true],
-    [LogTold::Nothing, 0, null, false],
-    [LogTold::Counts, 1, 1.0, true],
-    [LogTold::Week, 9, 8.0, false],
-    [LogTold::Week, 9, 8.1, true],
-    [LogTold::Week, 9, null, false],
-    [LogTold::Month, 9, 32.0, false],
-    [LogTold::Month, 9, 32.1, true],
-    [LogTold::Kept, 9, 999.0, false],
 ]);
 
 /** @param  array<string, string>  $boxes  name => "answers", "silent" or "not asked" */
