@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Burrow\Household\HearingState;
+use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
@@ -101,3 +102,46 @@ test('the same labels twice are one sample, and what is not known is none', func
         ->add('c', 'z', [], NAN);
     expect($text)->toBe("# TYPE a gauge\n# HELP a x\na{box=\"la\\\"r\\nder\\\\\"} 1\n# EOF\n");
 });
+
+test('a message names three boxes and tells twenty things, and counts the others', function (): void {
+    $silent = array_map(
+        fn (string $name): Burrow\Household\Box => dweller($name, hearing: heard('2026-11-25 12:00')),
+        ['larder', 'sieve', 'wren', 'press'],
+    );
+    $subject = fn (int $boxes): ?string => Message::due(
+        household(array_slice($silent, 0, $boxes)),
+        Findings::of(),
+        null,
+        [],
+    )?->subject;
+    $warned = fn (int $count): Findings => Findings::of(
+        ...array_map(
+            fn (int $i): Finding => Finding::warn("x.{$i}", "Thing {$i}.", 'Why.', 'Do.'),
+            range(1, $count),
+        ),
+    );
+    $text = fn (int $count): string => (string) Message::due(household([]), $warned($count), null, [])?->text('page');
+    expect([$subject(1), $subject(3), $subject(4)])
+        ->toBe([
+            'larder fell silent',
+            'larder, sieve, wren fell silent',
+            'larder, sieve, wren and 1 more fell silent',
+        ])
+        ->and($text(1))
+        ->toBe("One thing needs you.\n\n- Thing 1. Do.\n\npage\n")
+        ->and(substr_count($text(20), "\n- "))
+        ->toBe(20)
+        ->and($text(20))
+        ->not->toContain('more.')
+        ->and(substr_count($text(21), "\n- "))
+        ->toBe(20)
+        ->and($text(21))
+        ->toContain("\nAnd 1 more.\n")
+        ->toStartWith('21 things need you.');
+});
+
+test('the message of a day waits for its day', function (int $after, bool $is): void {
+    $house = household([]);
+    $findings = Findings::of(Finding::stop('x.y', 'Found.', 'Why.', 'Do.'));
+    expect(Message::due($house, $findings, $house->now->getTimestamp() - $after, []) !== null)->toBe($is);
+})->with([[86_399, false], [86_400, true]]);
