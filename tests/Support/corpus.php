@@ -85,7 +85,9 @@ function answerInShort(string $kind, string $text): string
 {
     [$findings, $told] = answered($kind, $text);
     $without = function (mixed $one) use (&$without): mixed {
-        $left = is_array($one) ? array_diff_key($one, array_flip(['working', 'workings', 'findings', 'files'])) : $one;
+        $left = is_array($one)
+            ? array_diff_key($one, array_flip(['working', 'workings', 'findings', 'files']))
+            : $one;
 
         return is_array($left) ? array_map($without, $left) : $left;
     };
@@ -200,8 +202,15 @@ function cameOf(string $file, string $text, string $before, string $now): string
     if (getenv('KEEP_CORPUS') !== '1') {
         return $before;
     }
-    $case = fn (string $came): string => "\n{$text}\n---\n{$came}";
-    file_put_contents($file, str_replace($case($before), $case($now), (string) file_get_contents($file)));
+    $cases = array_map(
+        function (string $case) use ($text, $now): string {
+            [$head, $rest] = [...explode("\n", $case, 2), ''];
+
+            return str_starts_with($rest, "{$text}\n---\n") ? "{$head}\n{$text}\n---\n{$now}" : $case;
+        },
+        preg_split('/^(?==== )/m', (string) file_get_contents($file)) ?: [],
+    );
+    file_put_contents($file, implode('', $cases));
 
     return $now;
 }

@@ -103,7 +103,10 @@ final readonly class ReportReader
             mounts: trim($parts['mounts'] ?? '') === ''
                 ? null
                 : self::names(
-                    $this->all('mounts', $parts['mounts'], MountFact::class),
+                    array_filter(
+                        $this->all('mounts', $parts['mounts'], MountFact::class),
+                        fn (MountFact $one): bool => $one->mount !== null,
+                    ),
                     fn (MountFact $one): string => (string) $one->mount,
                 ),
             accounts: isset($parts['accounts'])
@@ -209,7 +212,7 @@ final readonly class ReportReader
         foreach (explode("\n", $text) as $line) {
             if (
                 preg_match(
-                    '/^\s*(?:\S\s+)?([\w@.:\\\\-]{1,200}\.[a-z]{4,10})\s+loaded\s+failed\s/',
+                    '/^\s*(?:\S\s+)?([\w@.:\\\\-]{1,200}\.[a-z]{4,10})\s+loaded\s+failed\s/u',
                     $line,
                     $m,
                 ) === 1
