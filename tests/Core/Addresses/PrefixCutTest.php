@@ -63,3 +63,7 @@ test('what cannot be cut is told at its field', function (
     ['10.0.0.0/8', '/30', 'addresses.not_split', 'cut_length'],
     ['172.22.8.0/24', 'half', 'addresses.not_split', 'cut_length'],
 ]);
+
+test('a length that was typed is repeated as it is', function (string $length, string $told): void {
+    expect(PrefixCut::of('172.22.8.0/24', $length, [])->findings->list[0]->found)->toContain($told);
+})->with([['33', 'into /33'], ['260', 'into /99'], [' / 99 ', 'into /99']]);

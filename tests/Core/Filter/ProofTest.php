@@ -316,3 +316,16 @@ test('the sheet for the dark says what to do, word for word', function (
         ],
     ],
 ]);
+
+test('two readings of the counter', function (array $before, array $after, string $code): void {
+    $found = Counter::compare(
+        new Counter('2026-11-25T15:00:00Z', 'before', ...$before),
+        new Counter('2026-11-25T15:10:00Z', 'house', ...$after),
+    );
+    expect(array_map(fn (Burrow\Judgement\Finding $one): string => $one->code, $found))->toBe([$code]);
+})->with([
+    'it fell' => [[100, 20], [99, 20], 'filter.counter_fell'],
+    'it stands' => [[100, 20], [100, 20], 'filter.counter_stands'],
+    'nothing was refused since' => [[100, 20], [101, 20], 'filter.nothing_refused'],
+    'it rises' => [[100, 20], [101, 21], 'filter.counter_rises'],
+]);

@@ -51,3 +51,24 @@ test('a comparison that is told to end says what it read until then', function (
     $bench = Workbench::of(['one' => ['ads.example']], [], $log, fn (int $at): bool => $at < 40_000);
     expect($bench->told()['queries'])->toBe(39_999);
 });
+
+test('a name that was let through lets through what is below it, however it was typed', function (
+    string $typed,
+): void {
+    $log = [
+        'time,client,name,answer',
+        ...array_map(fn (string $name): string => "2026-11-20T21:00:00Z,172.22.8.20,{$name},answered", [
+            'ads.example',
+            'Deep.ads.example',
+            'other.example',
+        ]),
+    ];
+    $lists = ['one' => ['*.ads.example', 'other.example']];
+    expect(Workbench::of($lists, [$typed], $log, fn (): bool => true)->told()['refused'])->toBe(1);
+})->with(['ads.example', 'ADS.example', '*.ads.example', '@@ads.example', '.ads.example', '@*.Ads.example']);
+
+test('what is no name lets nothing through', function (): void {
+    $log = ['time,client,name,answer', '2026-11-20T21:00:00Z,172.22.8.20,ads.example,answered'];
+    $told = Workbench::of(['one' => ['ads.example']], ['a b', '', '*'], $log, fn (): bool => true)->told();
+    expect($told['refused'])->toBe(1);
+});

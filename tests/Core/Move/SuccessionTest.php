@@ -80,3 +80,31 @@ test(
             ->toBe(1280.0);
     },
 );
+
+test('each part is called as the shelf calls it, and one that nobody named is not known', function (): void {
+    $one = succession(
+        heir(
+            'hub',
+            '172.22.8.12',
+            parts: new BoxParts(
+                board: 'flint',
+                supply: 'supply-3a',
+                cable: 'usb-a-20awg',
+                drive: 'something of its own',
+            ),
+        ),
+        heir('wren', '172.22.8.16', parts: new BoxParts(board: 'cobble', card: 'a card of its own')),
+    );
+    $shelf = shelf();
+    expect($one->parts)->toBe([
+        [
+            'part' => 'board',
+            'from' => $shelf->boards['flint']->label,
+            'to' => $shelf->boards['cobble']->label,
+        ],
+        ['part' => 'supply', 'from' => $shelf->supplies['supply-3a']->label, 'to' => 'not known'],
+        ['part' => 'cable', 'from' => 'usb-a-20awg', 'to' => 'not known'],
+        ['part' => 'card', 'from' => 'not known', 'to' => 'a card of its own'],
+        ['part' => 'drive', 'from' => 'something of its own', 'to' => 'not known'],
+    ]);
+});

@@ -181,3 +181,7 @@ test('countries, keyboards and names that are meant for something else', functio
         ->and(Hostname::check('localhost', asMachine: false)->blocks())
         ->toBeFalse();
 });
+
+test('two names are one where they are the same', function (string $one, string $other, bool $same): void {
+    expect(Hostname::parse($one)->equals(Hostname::parse($other)))->toBe($same);
+})->with([['larder', 'larder', true], ['larder', 'larder2', false]]);

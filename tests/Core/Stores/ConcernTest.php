@@ -128,3 +128,12 @@ test('a warranty that ends soon is told, on its last day too; one that is over i
     'over, and bad' => [-25, ['passed' => false], []],
     'on, and bad' => [24 * 400, ['passed' => false], ['stores.under_warranty']],
 ]);
+
+test('how many days are left until a disk is nearly full is told as they begin', function (): void {
+    $house = household(
+        [dweller('larder')],
+        stores: ['fills' => [fillOf(fn (int $day): int => 300_000_000_000 + $day * 1_500_000_000)]],
+    );
+    // 85 % of it are 425 GB; 390 GB are used, so 23.3 days are left, and the earliest of them that may be is told.
+    expect((new StoresConcern())->findings($house)->list[0]->found)->toMatch('/\b2[34] days/');
+});

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Burrow\Upkeep\Plan\Risk;
 use Burrow\Upkeep\Plan\Spans;
 use Burrow\Upkeep\Plan\UpkeepFile;
 use Burrow\Upkeep\Plan\UpkeepPlan;
@@ -342,3 +343,8 @@ test('a thousand boxes cost little more than their number', function (): void {
     $time(50);
     expect($time(400) / $time(100))->toBeLessThan(40);
 });
+
+test('how old the last update is, is told with one digit', function (float $days, string $words): void {
+    $lines = (new Risk(false, false, $days))->working('larder')->lines;
+    expect($lines[2]->result)->toBe($words);
+})->with([[0.04, '0 days ago'], [1.0, '1 day ago'], [12.34, '12.3 days ago']]);
