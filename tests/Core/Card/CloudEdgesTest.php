@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
+use Burrow\Card\CardContext;
+use Burrow\Card\CardFolder;
 use Burrow\Card\Read\CloudAccounts;
 use Burrow\Card\Read\CloudValues;
+use Burrow\Card\Rule\UserDataRule;
 
 // What cloud-init takes an entry for, by the modules that read it.
 
@@ -40,4 +43,34 @@ test('a key wants its kind of value; one that is empty is left alone', function 
     'a list for names' => ['chpasswd', ['a'], ['names with values below it']],
     'one value' => ['hostname', 'wren', []],
     'a list for one value' => ['hostname', ['wren'], ['one value']],
+]);
+
+test('keys that nothing reads are named one by one, up to twenty', function (
+    int $keys,
+    array $users,
+    int $named,
+): void {
+    $lines = ['#cloud-config', 'hostname: wren'];
+    for ($i = 1; $i <= $keys; $i++) {
+        $lines[] = "unheard_{$i}: x";
+    }
+    foreach ($users as $at => $count) {
+        $lines[] = ($at === 0 ? "users:\n" : '').'  - name: warden'.($at + 1);
+        for ($i = 1; $i <= $count; $i++) {
+            $lines[] = "    unheard_{$i}: x";
+        }
+    }
+    $folder = new CardFolder(['user-data' => implode("\n", $lines)."\n"]);
+    $found = (new UserDataRule())->lint($folder, new CardContext())->codes();
+    expect(count(array_keys($found, 'card.unknown_key', true)))->toBe($named);
+})->with([
+    [1, [], 1],
+    [20, [], 20],
+    [21, [], 20],
+    [19, [3], 22],
+    [20, [1], 20],
+    [0, [19], 19],
+    [0, [25], 19],
+    [0, [19, 2], 21],
+    [0, [19, 2, 3], 21],
 ]);

@@ -313,3 +313,11 @@ test(
         expect($of($silent, [$window]))->not->toHaveKey('upkeep.hours_missed');
     },
 );
+
+test('of two alike, the one that is reached from outside comes first', function (string $exposed): void {
+    $plan = HousePlan::of(
+        dueHouse([aged('larder', 40), aged('press', 40)], openings: [$exposed => ['443 tcp']]),
+        null,
+    );
+    expect(array_key_first(begins($plan)))->toBe($exposed);
+})->with(['larder', 'press']);
