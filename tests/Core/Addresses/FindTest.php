@@ -71,7 +71,10 @@ test('each trouble of a network has its own word', function (DescribedNetwork $n
 })->with([
     'router elsewhere' => [fn () => home(gateway: Ipv4::parse('172.22.9.1')), 'addresses.outside_prefix'],
     'router at the edge' => [fn () => home(gateway: Ipv4::parse('172.22.8.255')), 'addresses.broadcast'],
-    'router in the pool' => [fn () => home(gateway: Ipv4::parse('172.22.8.100')), 'addresses.inside_dhcp_pool'],
+    'router in the pool' => [
+        fn () => home(gateway: Ipv4::parse('172.22.8.100')),
+        'addresses.inside_dhcp_pool',
+    ],
     'carrier' => [fn () => home(wan: Ipv4::parse('100.127.255.255')), 'addresses.carrier_nat'],
     'two routers' => [fn () => home(wan: Ipv4::parse('192.168.1.7')), 'addresses.double_nat'],
     'no lease outside' => [fn () => home(wan: Ipv4::parse('169.254.3.4')), 'addresses.link_local'],
@@ -177,7 +180,8 @@ function found(string $now, ?string $before = BEFORE, ?Wanted $wanted = null, ?O
 
 test('what is new is it, and a phone that came home comes after it', function (): void {
     $all = found(
-        BEFORE."1795691999 7a:40:3c:99:10:07 172.22.8.133 * *\n1795691999 02:4b:1e:90:00:18 172.22.8.131 * *\n",
+        BEFORE.
+            "1795691999 7a:40:3c:99:10:07 172.22.8.133 * *\n1795691999 02:4b:1e:90:00:18 172.22.8.131 * *\n",
         wanted: new Wanted('wren'),
     );
     expect($all[0]->seen->address)
@@ -263,7 +267,10 @@ test('card and board are told apart', function (): void {
     ])->toBe([Change::Card, Change::Board, Change::Both, null, null]);
 });
 
-test('the band shows every address once, and no stem crosses a name', function (int $length, int $count): void {
+test('the band shows every address once, and no stem crosses a name', function (
+    int $length,
+    int $count,
+): void {
     mt_srand($length * 1000 + $count);
     $prefix = Prefix::around(Ipv4::parse('10.20.0.0'), $length);
     $standing = [];
@@ -409,3 +416,20 @@ test('an open port for remote login speaks for a machine, another one does not',
         ->and($reasons(80))
         ->not->toContain('its port for remote login is open');
 });
+
+test('what is offered next begins with the tenth, in networks that have so many', function (
+    string $prefix,
+    array $hosts,
+    ?string $next,
+): void {
+    $network = home($hosts, prefix: Prefix::parse($prefix), pools: [], gateway: null);
+    $room = Room::of($network);
+    expect($room->next($room->firstOffered($network))?->__toString())->toBe($next);
+})->with([
+    ['172.22.8.0/24', [], '172.22.8.10'],
+    ['172.22.8.0/24', ['larder 172.22.8.10'], '172.22.8.11'],
+    ['172.22.8.0/24', ['larder 172.22.8.9'], '172.22.8.10'],
+    ['172.22.8.0/27', [], '172.22.8.10'],
+    ['172.22.8.0/28', [], '172.22.8.1'],
+    ['172.22.8.0/28', ['larder 172.22.8.1'], '172.22.8.2'],
+]);

@@ -915,3 +915,31 @@ test('a supply holds by the board\'s flags or by a meter', function (
         ['bringup.supply_holds'],
     ],
 ]);
+
+test('an address is free where nothing answers at it, and a refusal is an answer', function (
+    ?string $address,
+    array $doors,
+    bool $over,
+    string $found,
+): void {
+    $facts = new RunFacts(
+        'wren',
+        'warden',
+        Ipv4::parse('172.22.8.16'),
+        learned: $address === null ? [] : ['new_address' => $address],
+    );
+    $outcome = judgedAs('ask-free', new Details(), [], network($doors), $facts);
+    expect([$outcome->over, $outcome->findings->codes()])->toBe([$over, [$found]]);
+})->with([
+    'nobody' => ['172.22.8.30', [], true, 'bringup.nobody_there'],
+    'remote login' => ['172.22.8.30', ['172.22.8.30:22' => DoorState::Open], false, 'bringup.somebody_there'],
+    'a page' => ['172.22.8.30', ['172.22.8.30:80' => DoorState::Open], false, 'bringup.somebody_there'],
+    'a page, closed' => [
+        '172.22.8.30',
+        ['172.22.8.30:443' => DoorState::Refused],
+        false,
+        'bringup.somebody_there',
+    ],
+    'another machine' => ['172.22.8.30', ['172.22.8.31:22' => DoorState::Open], true, 'bringup.nobody_there'],
+    'no address' => [null, [], false, 'bringup.no_address'],
+]);

@@ -888,3 +888,17 @@ test('a desk computer that runs all day costs nothing more, and one for a job by
     [24.0, Duty::AroundTheClock, false],
     [8.0, Duty::PluggedIn, false],
 ]);
+
+test('a full core shows as idle time of the others, with two in a hundred to spare', function (
+    float $idle,
+    ?string $met,
+): void {
+    // The model takes the processor for the limit; far below it no link explains the rate.
+    $plan = plan('grit', link: LinkKind::UsbWired);
+    expect((new MeasuredRate($plan, Rate::megabytesPerSecond(0.1), $idle))->limitMet())->toBe($met);
+})->with([[0.05, 'processor'], [0.7, 'processor'], [0.765, 'processor'], [0.775, null]]);
+
+test('a board of one core is full where hardly anything is idle', function (float $idle, ?string $met): void {
+    $plan = plan('marl');
+    expect((new MeasuredRate($plan, Rate::megabytesPerSecond(0.1), $idle))->limitMet())->toBe($met);
+})->with([[0.0, 'processor'], [0.09, 'processor'], [0.1, null], [0.5, null]]);
