@@ -197,7 +197,9 @@ test('times measured here go before common practice', function (): void {
     expect($named([300.0], 'wren, 12 Nov 2026'))
         ->toBe('measured here before, 1 run (wren, 12 Nov 2026)')
         ->and($named([60.0, 60.0, 60.0, 60.0, 60.0], 'a', 'b', 'c', 'd', 'e'))
-        ->toBe('measured here before, 5 runs (a; b; c; d; and earlier)');
+        ->toBe('measured here before, 5 runs (a; b; c; d; and earlier)')
+        ->and($named([60.0, 60.0, 60.0, 60.0], 'a', 'b', 'c', 'd'))
+        ->toBe('measured here before, 4 runs (a; b; c; d)');
 });
 
 test('the bench runs its clock faster', function (): void {

@@ -65,3 +65,24 @@ test('the same as a program reads it', function (string $name): void {
     $now = json_encode(onPaper($name), CORPUS_JSON | JSON_PRETTY_PRINT)."\n";
     expect($now)->toBe(kept(__DIR__."/papers/{$name}.json", $now));
 })->with(array_keys(BOXES_ON_PAPER));
+
+test('what each kind of step asks the person for, with a bench and without', function (): void {
+    $asked = [];
+    foreach (array_keys(entryFiles('playbook')) as $id) {
+        foreach (playbooks()->playbook(entry('playbook', $id))->steps as $step) {
+            $kind =
+                "{$step->kind->name()}, {$step->place()->value}, ".
+                ($step->kind->bench()->value ?? 'no help');
+            $asked[$kind] ??= $kind;
+            foreach (['with' => true, 'without' => false] as $bench => $onBench) {
+                foreach ($step->kind->takes($step, $onBench) as $field) {
+                    $line = "{$kind}, {$bench} ".json_encode($field, CORPUS_JSON);
+                    $asked[$line] = $line;
+                }
+            }
+        }
+    }
+    sort($asked);
+    $asked = implode("\n", $asked)."\n";
+    expect($asked)->toBe(kept(__DIR__.'/papers/asked.txt', $asked));
+});

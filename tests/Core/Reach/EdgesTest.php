@@ -2,6 +2,11 @@
 
 declare(strict_types=1);
 
+use Burrow\Household\WayIn;
+use Burrow\Judgement\Finding;
+use Burrow\Net\Prefix;
+use Burrow\Reach\KeysEnd;
+use Burrow\Reach\Tunnel\TunnelDescription;
 use Burrow\Reach\Tunnel\TunnelEndpoint;
 use Burrow\Reach\TypedKey;
 use Burrow\Reach\TypedOpening;
@@ -105,3 +110,34 @@ test('a key is for a page that there is', function (): void {
         ->and(array_map(fn ($one): string => (string) $one->place?->field, $for('nothing')->findings->list))
         ->toBe(['program', 'key_holder', 'key_back', 'key_for']);
 });
+
+test('a key that ends is told from fourteen days before, and by what it did', function (
+    int $days,
+    ?string $told,
+): void {
+    $now = new DateTimeImmutable(THREE_O_CLOCK);
+    $way = fn (int $id, ?DateTimeImmutable $ends): WayIn => new WayIn(
+        $id,
+        'desk',
+        'warden',
+        'program',
+        null,
+        null,
+        $now->modify('-90 days'),
+        ends: $ends,
+    );
+    $ends = $now->setTime(0, 0)->modify("{$days} days");
+    $house = household([dweller('larder')], waysIn: [$way(1, null), $way(2, $ends)]);
+    $found = array_map(fn (Finding $one): string => $one->found, (new KeysEnd())->findings($house)->list);
+    expect($found)->toBe($told === null ? [] : ["The key of desk {$told} on {$ends->format('Y-m-d')}."]);
+})->with([[-1, 'ended'], [0, 'ends'], [14, 'ends'], [15, null]]);
+
+test('a free net for a tunnel is the first that nobody has', function (array $others, string $net): void {
+    $free = TunnelDescription::freeNet(array_map(Prefix::parse(...), $others));
+    expect((string) $free->prefix)->toBe($net);
+})->with([
+    [[], '10.73.12.0/24'],
+    [['10.73.12.0/24'], '10.73.13.0/24'],
+    [['10.73.0.0/16'], '10.74.0.0/24'],
+    [['10.0.0.0/9'], '10.128.0.0/24'],
+]);
