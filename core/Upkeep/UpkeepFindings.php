@@ -143,7 +143,8 @@ final class UpkeepFindings
         return $due->daysLeft < 0
             ? Finding::warn(
                 'upkeep.support_ended',
-                "{$due->box} runs a release that gets no more updates since {$due->date->format('Y-m-d')}.",
+                ucfirst((string) $due->box).
+                    " runs a release that gets no more updates since {$due->date->format('Y-m-d')}.",
                 'What is found from now on stays open.',
                 'Set it up anew on a current release, beside the old one.',
             )

@@ -60,6 +60,15 @@ test('what the hands do now and next, what runs meanwhile, when they are free', 
         ->toBe('22:18');
 });
 
+test('a break is three minutes at the least', function (array $runs, array $breaks): void {
+    expect(eveningOf($runs)->breaks())->toBe($breaks);
+})->with([
+    'between' => [['wren' => [[60, 180], [60]]], [[60.0, 240.0]]],
+    'too short' => [['wren' => [[60, 179], [60]]], []],
+    'at the end' => [['wren' => [[60, 180]]], [[60.0, 240.0]]],
+    'too short, at the end' => [['wren' => [[60, 179]]], []],
+]);
+
 test('nothing to do is nothing to do', function (): void {
     $evening = eveningOf([]);
     expect($evening->first())

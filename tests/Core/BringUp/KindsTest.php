@@ -943,3 +943,65 @@ test('an address is free where nothing answers at it, and a refusal is an answer
     'another machine' => ['172.22.8.30', ['172.22.8.31:22' => DoorState::Open], true, 'bringup.nobody_there'],
     'no address' => [null, [], false, 'bringup.no_address'],
 ]);
+
+test('what a person chooses or counts is taken by its kind', function (
+    string $kind,
+    array $given,
+    bool $over,
+    string $said,
+    array $values = [],
+): void {
+    $facts = new RunFacts(
+        'wren',
+        'warden',
+        Ipv4::parse('172.22.8.16'),
+        learned: ['inventory' => "12 devices\n7 automations"],
+    );
+    $outcome = judgedAs($kind, new Details(), $given, network(), $facts);
+    expect([
+        $outcome->over,
+        $over ? $outcome->words : $outcome->findings->codes()[0],
+        $outcome->values,
+    ])->toBe([$over, $said, $values]);
+})->with([
+    'saved and applied' => ['opening', ['buttons' => 'applied'], true, 'saved and applied, by your word'],
+    'only saved' => ['opening', ['buttons' => 'saved'], false, 'bringup.saved_only'],
+    'nothing chosen' => ['opening', [], false, 'bringup.choice_needed'],
+    'a card copied' => ['card-made', ['card_made' => 'copied'], true, 'copied whole'],
+    'a card written' => ['card-made', ['card_made' => 'image'], true, 'written from an image'],
+    'a card of nowhere' => ['card-made', ['card_made' => 'x'], false, 'bringup.choice_needed'],
+    'counted' => [
+        'inventory',
+        ['counted' => "12 devices\n7 automations"],
+        true,
+        '2 kinds, 19 in all',
+        ['inventory' => "12 devices\n7 automations"],
+    ],
+    'nothing counted' => ['inventory', ['counted' => ' '], false, 'bringup.nothing_counted'],
+    'a line that is none' => [
+        'inventory',
+        ['counted' => "12 devices\n---\n12"],
+        false,
+        'bringup.line_not_counted',
+    ],
+    'all is there again' => [
+        'inventory-again',
+        ['counted' => "automations 7\ndevices 12"],
+        true,
+        'nothing is missing of 19',
+        ['inventory_after' => "7 automations\n12 devices"],
+    ],
+    'one is missing' => [
+        'inventory-again',
+        ['counted' => "automations 7\ndevices 11"],
+        false,
+        'bringup.not_all_there',
+    ],
+    'there is more' => [
+        'inventory-again',
+        ['counted' => "8 automations\n12 devices"],
+        true,
+        'nothing is missing of 19',
+        ['inventory_after' => "8 automations\n12 devices"],
+    ],
+]);

@@ -902,3 +902,18 @@ test('a board of one core is full where hardly anything is idle', function (floa
     $plan = plan('marl');
     expect((new MeasuredRate($plan, Rate::megabytesPerSecond(0.1), $idle))->limitMet())->toBe($met);
 })->with([[0.0, 'processor'], [0.09, 'processor'], [0.1, null], [0.5, null]]);
+
+test('an image starts on a board that came out in its year, and on no later one', function (
+    string $board,
+    string $image,
+    bool $starts,
+): void {
+    expect(catalogue('image')[$image]->startsOn(board($board)))->toBe($starts);
+})->with([
+    ['basalt', 'server-64-2023', true],
+    ['basalt', 'server-32-old', false],
+    ['flint', 'server-32-old', true],
+    ['flint-8', 'server-32-old', false],
+    ['marl', 'server-32', true],
+    ['marl', 'server-64', false],
+]);
