@@ -332,7 +332,7 @@ test('what every concern says of a small house', function (string $name): void {
     $all = __DIR__.'/concerns.txt';
     $held = sections('House/concerns.txt')["concerns: {$name}"][3] ?? null;
     if (getenv('KEEP_CORPUS') === '1' && $held === null) {
-        file_put_contents($all, "=== {$name}\n---\n{$said}", FILE_APPEND);
+        file_put_contents($all, "=== {$name}\n\n---\n{$said}", FILE_APPEND);
         $held = $said;
     }
     expect($said)->toBe($held);
