@@ -55,7 +55,17 @@ function userData(string $from = '', string $to = ''): string
 
 test('nobody can be locked out by construction', function (): void {
     expect(
-        fn () => new FirstBoot(Hostname::parse('wren'), 'home.arpa', 'i', 'warden', null, null, 'Etc/UTC', 'gb', []),
+        fn () => new FirstBoot(
+            Hostname::parse('wren'),
+            'home.arpa',
+            'i',
+            'warden',
+            null,
+            null,
+            'Etc/UTC',
+            'gb',
+            [],
+        ),
     )->toThrow(InvalidArgumentException::class);
 });
 
@@ -92,7 +102,9 @@ test('a password login asks for the password with sudo', function (): void {
         )->text('user-data'),
     )['users'][0];
     expect($user['hashed_passwd'])
-        ->toBe('$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.')
+        ->toBe(
+            '$6$thistle0$V1GFlyvieJVwawzS8L62UODeG8i4PT7wZgcNVBZvKNeOSuaZXaKR2w5ev/BPPMhq0JOsuRzUYVPP./4VTRIxZ.',
+        )
         ->and($user['lock_passwd'])
         ->toBeFalse()
         ->and($user['sudo'])
@@ -227,7 +239,11 @@ test('what is wrong is found in its line', function (callable $make, string $cod
         'user-data:1',
     ],
     'empty file' => [fn () => card(['user-data' => '']), 'card.no_cloud_config_line', 'user-data:1'],
-    'tab' => [fn () => card(['user-data' => userData('  layout', "\tlayout")]), 'card.yaml_tab', 'user-data:7'],
+    'tab' => [
+        fn () => card(['user-data' => userData('  layout', "\tlayout")]),
+        'card.yaml_tab',
+        'user-data:7',
+    ],
     'unclosed quote' => [
         fn () => card(['user-data' => userData('hostname: wren', 'hostname: "wren')]),
         'card.yaml_does_not_parse',
@@ -259,7 +275,9 @@ test('what is wrong is found in its line', function (callable $make, string $cod
         'user-data:5',
     ],
     'cut key' => [
-        fn () => card(['user-data' => userData('AAAAC3NzaC1lZDI1NTE5AAAAIAEB', 'AAAAC3NzaC1lZDI1NTE5AAAAIAE')]),
+        fn () => card([
+            'user-data' => userData('AAAAC3NzaC1lZDI1NTE5AAAAIAEB', 'AAAAC3NzaC1lZDI1NTE5AAAAIAE'),
+        ]),
         'card.key_does_not_decode',
         'user-data:15',
     ],
@@ -314,7 +332,11 @@ test('what is wrong is found in its line', function (callable $make, string $cod
     ],
     'a colon in a command' => [
         fn () => card([
-            'user-data' => str_replace("runcmd:\n", "runcmd:\n  - echo done: now\n", card()->text('user-data')),
+            'user-data' => str_replace(
+                "runcmd:\n",
+                "runcmd:\n  - echo done: now\n",
+                card()->text('user-data'),
+            ),
         ]),
         'card.value_kind',
         'user-data:20',
@@ -439,7 +461,8 @@ test('ten thousand mutated cards make findings and nothing else', function (): v
     );
     $before = memory_get_usage();
     for ($i = 0; $i < 10000; $i++) {
-        $files = $i % 40 === 0 ? $cards[mt_rand(0, count($cards) - 1)] : $light[mt_rand(0, count($light) - 1)];
+        $files =
+            $i % 40 === 0 ? $cards[mt_rand(0, count($cards) - 1)] : $light[mt_rand(0, count($light) - 1)];
         $name = (string) array_rand($files);
         $text = $files[$name];
         for ($turn = mt_rand(1, 4); $turn > 0; $turn--) {
@@ -466,9 +489,9 @@ test('ten thousand mutated cards make findings and nothing else', function (): v
         $files[$name] = $text;
         mt_rand(0, 9) ?: ($files[$name.['.', '.txt', ' ', ''][mt_rand(0, 3)]] = $text);
         $folder = new CardFolder($files);
-        expect((new Linter())->lint($folder, $i % 2 === 0 ? $context : new CardContext())->count())->toBeLessThan(
-            90,
-        );
+        expect(
+            (new Linter())->lint($folder, $i % 2 === 0 ? $context : new CardContext())->count(),
+        )->toBeLessThan(90);
         $i % 10 ?: (new Fixer())->fix($folder, $context);
     }
     expect(memory_get_usage() - $before)->toBeLessThan(32 * 1024 ** 2);
@@ -519,14 +542,20 @@ test('a mended card has nothing that it had not before, and a right one stays as
             ),
         );
         $fixed = (new Fixer())->fix($folder);
-        expect([basename($file), array_diff($grave($fixed->folder), $grave($folder))])->toBe([basename($file), []]);
+        expect([basename($file), array_diff($grave($fixed->folder), $grave($folder))])->toBe([
+            basename($file),
+            [],
+        ]);
         if (str_contains($file, '/right/')) {
             expect($fixed->changes)->toBe([])->and($fixed->folder->files)->toEqual($folder->files);
         }
     }
 });
 
-test('a line is shown beside its finding without the secret in it', function (string $line, string $shown): void {
+test('a line is shown beside its finding without the secret in it', function (
+    string $line,
+    string $shown,
+): void {
     expect(
         ShownLine::of(
             new CardFolder(['wpa_supplicant.conf' => "country=GB\n{$line}\n"]),
@@ -545,8 +574,12 @@ test('a line is shown beside its finding without the secret in it', function (st
     [str_repeat('x', 200), str_repeat('x', 159).'…'],
 ]);
 
-test('user-data that is taken but not looked into is said to be so', function (string $text, string $what): void {
-    $found = (new Linter())->lint(new CardFolder(['user-data' => $text, 'meta-data' => "instance-id: a\n"]))->list;
+test('user-data that is taken but not looked into is said to be so', function (
+    string $text,
+    string $what,
+): void {
+    $found = (new Linter())->lint(new CardFolder(['user-data' => $text, 'meta-data' => "instance-id: a\n"]))
+        ->list;
     expect(array_column($found, 'code'))
         ->toBe(['card.user_data_of_another_kind'])
         ->and($found[0]->found)
@@ -595,13 +628,20 @@ test('the size of an RSA key is that of ssh-keygen', function (int $bits): void 
 })->with([1024, 1536, 2048, 3072]);
 
 test('keyboard layouts are those of xkeyboard-config', function (): void {
-    preg_match('/^! layout$(.*?)^!/ms', (string) file_get_contents('/usr/share/X11/xkb/rules/base.lst'), $section);
+    preg_match(
+        '/^! layout$(.*?)^!/ms',
+        (string) file_get_contents('/usr/share/X11/xkb/rules/base.lst'),
+        $section,
+    );
     preg_match_all('/^\s+([a-z]{2})\s/m', $section[1], $layouts);
     expect(array_filter($layouts[1], fn (string $layout): bool => ! Keyboard::isKnown($layout)))
         ->toBe([])
         ->and(
             array_filter(
-                array_map(fn (int $n): string => chr(97 + intdiv($n, 26)).chr(97 + ($n % 26)), range(0, 675)),
+                array_map(
+                    fn (int $n): string => chr(97 + intdiv($n, 26)).chr(97 + ($n % 26)),
+                    range(0, 675),
+                ),
                 fn (string $two): bool => Keyboard::isKnown($two) && ! in_array($two, $layouts[1], true),
             ),
         )
@@ -642,7 +682,9 @@ test(
     },
 );
 
-test('user-data of any shape is completed or told, and never stops the card', function (string $theirs): void {
+test('user-data of any shape is completed or told, and never stops the card', function (
+    string $theirs,
+): void {
     $settings = new FirstBoot(
         Hostname::parse('wren'),
         'home.arpa',
@@ -656,7 +698,9 @@ test('user-data of any shape is completed or told, and never stops the card', fu
     );
     [$ours] = (new DeclarativeWriter())->write($settings);
     $merged = UserDataMerge::of("#cloud-config\n{$theirs}", $ours);
-    expect($merged?->file->text())->toContain('hostname: wren')->toContain('ssh-ed25519');
+    expect($merged?->file->text())
+        ->toContain('hostname: wren')
+        ->toContain('ssh-ed25519');
 })->with([
     'keys that are maps' => "users:\n  - name: warden\n    ssh_authorized_keys: [{a: b}, [1, 2], ssh-ed25519 AAAA]\n",
     'accounts that are lists' => "users: [[a], {name: [x]}, 3, null]\n",
@@ -688,7 +732,11 @@ test('a field of wpa_supplicant.conf takes what lies within its bounds', functio
         expect([$name, $value, WpaValues::against($name, $value, true)])->toBe([$name, $value, null]);
     }
     foreach ($refuses as $value) {
-        expect([$name, $value, WpaValues::against($name, $value, true) !== null])->toBe([$name, $value, true]);
+        expect([$name, $value, WpaValues::against($name, $value, true) !== null])->toBe([
+            $name,
+            $value,
+            true,
+        ]);
     }
 })->with([
     ['scan_ssid', ['0', '1', '', '0x1', '-3'], ['2', 'yes', '"1"', '1 1', '08']],
@@ -705,3 +753,16 @@ test('a field of wpa_supplicant.conf takes what lies within its bounds', functio
     ['wep_key0', ['"abcde"', '0123456789'], ['"abcd"', '012345678']],
     ['anything_else', ['x', ''], []],
 ]);
+
+test('blocks of other kinds in wpa_supplicant.conf are passed over to their end', function (): void {
+    $text = fn (
+        string $block,
+    ): string => "country=GB\n{$block}network={\n ssid=\"hollow\"\n psk=\"many words of it\"\n}\n";
+    $cred = "cred={\n realm=\"example.org\"\n username=\"warden\"\n password=\"x\"\n}\n";
+    $blob = "blob-base64-root={\nQUJDREVGRw==\nQUJDREVGRw==\n}\n";
+    foreach (['', $cred, $blob, $cred.$blob.$cred] as $block) {
+        $folder = new CardFolder(['wpa_supplicant.conf' => $text($block), 'ssh' => '']);
+        $plain = new CardFolder(['wpa_supplicant.conf' => $text(''), 'ssh' => '']);
+        expect((new Linter())->lint($folder)->codes())->toBe((new Linter())->lint($plain)->codes());
+    }
+});

@@ -63,6 +63,7 @@ test('a certificate by what is worst about it', function (
     ['2026-01-01', '2027-01-01', [], true, true, 'other-name'],
     ['2026-01-01', '2026-11-26', ['other'], true, true, 'expired'],
     ['2026-11-28', '2027-01-01', ['other'], true, true, 'not-yet'],
+    'on its first moment and its last' => ['2026-11-27', '2026-11-27', ['larder'], false, false, 'good'],
 ]);
 
 test('what was said of a card when it was made tells only where it tells something', function (): void {

@@ -87,3 +87,18 @@ test('moments are whole seconds from 1970 on, or a day of the calendar', functio
     ['2028-02-29', 1835395200],
     ['2027-02-29', null],
 ]);
+
+test('a key twice is refused, save in JSON that is large, where the last one stands', function (): void {
+    $json = fn (int $bytes): string => '{"one": 1, "fill": "'.str_repeat('x', $bytes).'", "one": 2}';
+    $yaml = fn (int $bytes): string => "one: 1\nfill: ".str_repeat('x', $bytes)."\none: 2\n";
+    expect(refusedAt($json(10)))
+        ->toBe(1)
+        ->and(refusedAt($yaml(10)))
+        ->toBe(3)
+        ->and(refusedAt($yaml(300_000)))
+        ->toBe(3);
+    foreach (['', "\n  "] as $before) {
+        $read = YamlText::parse($before.$json(300_000));
+        expect($read['one'])->toBe(2);
+    }
+});

@@ -364,3 +364,23 @@ test(
         expect(BoxReport::kept(json_decode((string) json_encode($report), true))->volts)->toBe(5.102);
     },
 );
+
+test('a port that listens is in a plan, for itself, for answers to come, or told', function (
+    string $line,
+    ?string $key,
+): void {
+    $heads = "Netid State  Recv-Q Send-Q Local Address:Port Peer Address:Port\n";
+    $known = "tcp LISTEN 0 50 0.0.0.0:445 0.0.0.0:*\ntcp LISTEN 0 128 0.0.0.0:22 0.0.0.0:*\n";
+    expect(driftOf(['listening' => $heads.$known.$line]))->toBe($key === null ? [] : [$key]);
+})->with([
+    ['udp UNCONN 0 0 0.0.0.0:69 0.0.0.0:*', 'port 69/udp'],
+    ['udp UNCONN 0 0 0.0.0.0:32767 0.0.0.0:*', 'port 32767/udp'],
+    ['udp UNCONN 0 0 0.0.0.0:32768 0.0.0.0:*', null],
+    ['tcp LISTEN 0 5 0.0.0.0:32768 0.0.0.0:*', 'port 32768/tcp'],
+    ['tcp LISTEN 0 5 [::]:8081 [::]:*', 'port 8081/tcp'],
+    ['tcp LISTEN 0 5 127.0.0.1:8081 0.0.0.0:*', null],
+    ['tcp LISTEN 0 5 [::1]:8081 [::]:*', null],
+    ['udp UNCONN 0 0 0.0.0.0:68 0.0.0.0:*', null],
+    ['tcp LISTEN 0 5 0.0.0.0:68 0.0.0.0:*', 'port 68/tcp'],
+    ['udp UNCONN 0 0 0.0.0.0:53 0.0.0.0:*', 'port 53/udp'],
+]);
