@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Household\Concerns;
 use Burrow\Household\BoxReport;
 use Burrow\Household\Care;
+use Burrow\Household\Certificate;
 use Burrow\Household\Copying;
 use Burrow\Household\FolderPair;
 use Burrow\Household\Household;
@@ -13,13 +14,16 @@ use Burrow\Household\Listing;
 use Burrow\Household\Opening;
 use Burrow\Household\OutsideName;
 use Burrow\Household\Reported;
+use Burrow\Household\Service;
 use Burrow\Household\Stage;
 use Burrow\Household\Trial;
 use Burrow\Household\WayIn;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
+use Burrow\Net\Port;
 use Burrow\Net\Prefix;
+use Burrow\Net\Protocol;
 
 // Small houses in which one thing is so: concerns.txt has all that every concern says of each, and by its silence what
 // none of them says.
@@ -72,6 +76,23 @@ function smallHouses(): array
         $ends === null ? null : $day($ends),
     );
 
+    $certified = fn (string $ends, mixed ...$with): array => [
+        'certificates' => [
+            new Certificate(
+                ...[
+                    'page' => new Service('larder', Port::of(443), Protocol::Tcp, 'page', scheme: 'https'),
+                    'sha256' => str_repeat('ab', 32),
+                    'holder' => 'larder',
+                    'issuer' => 'larder',
+                    'names' => ['larder'],
+                    'starts' => $day('-30 days'),
+                    'ends' => $day($ends),
+                    'seen' => $day('-1 hour'),
+                    ...$with,
+                ],
+            ),
+        ],
+    ];
     $network = new HouseNetwork(
         1,
         'home',
@@ -132,6 +153,33 @@ function smallHouses(): array
         'two services at one port' => fn () => household($larder(), [
             'larder' => ['8080 tcp page open', '8080 tcp hub open'],
         ]),
+        'ports that the system lends out' => fn () => household($larder(), [
+            'larder' => array_map(fn (string $place): string => "{$place} hub open", [
+                '32767 tcp',
+                '32768 tcp',
+                '60999 tcp',
+                '61000 tcp',
+                '40000 udp',
+            ]),
+        ]),
+        'a certificate that ends' => fn () => household($larder(), told: $certified('+20 days 23 hours')),
+        'a certificate that ends later' => fn () => household($larder(), told: $certified('+21 days')),
+        'a certificate that begins later' => fn () => household(
+            $larder(),
+            told: $certified('+90 days', starts: $day('+1 minute')),
+        ),
+        'a certificate that is another one' => fn () => household(
+            $larder(),
+            told: $certified('+90 days', changed: $day('-29 days'), beforeEnded: $day('+62 days')),
+        ),
+        'a certificate that was another one a month ago' => fn () => household(
+            $larder(),
+            told: $certified('+90 days', changed: $day('-30 days'), beforeEnded: $day('+99 days')),
+        ),
+        'a certificate that was renewed in its time' => fn () => household(
+            $larder(),
+            told: $certified('+90 days', changed: $day('-29 days'), beforeEnded: $day('+61 days')),
+        ),
         'a way in long unused' => fn () => household($larder(), waysIn: [$way('-120 days')]),
         'a way in of today' => fn () => household($larder(), waysIn: [$way('-1 hour')]),
         'a key that ends' => fn () => household($larder(), waysIn: [$way('-1 hour', '+3 days')]),

@@ -321,3 +321,22 @@ test('of two alike, the one that is reached from outside comes first', function 
     );
     expect(array_key_first(begins($plan)))->toBe($exposed);
 })->with(['larder', 'press']);
+
+test('a house with what is due, as the plan is asked', function (): void {
+    $boxes = [
+        aged('larder', 40, parts: new BoxParts(board: 'flint')),
+        aged('lantern', 60, 'media-library', hearing: heard('2026-11-25 10:00')),
+        aged('sieve', 2, 'dns-filter'),
+    ];
+    $house = dueHouse(
+        $boxes,
+        [
+            hours('films', '20:00', '23:00', ['lantern'], ['fri', 'sat']),
+            hours('Sunday', '09:00', '12:00', ['larder'], ['sun'], Hours::WINDOW),
+        ],
+        ['lantern' => ['larder'], 'larder' => ['sieve']],
+        ['larder' => ['443 tcp']],
+    );
+    $asked = json_encode(HousePlan::described($house, 'lantern'), CORPUS_JSON | JSON_PRETTY_PRINT)."\n";
+    expect($asked)->toBe(kept(__DIR__.'/house-plan.json', $asked));
+});
