@@ -72,3 +72,21 @@ test('what is no name lets nothing through', function (): void {
     $told = Workbench::of(['one' => ['ads.example']], ['a b', '', '*'], $log, fn (): bool => true)->told();
     expect($told['refused'])->toBe(1);
 });
+
+test(
+    'the smallest set of lists is enough where it refuses ninety-five of a hundred of what all refuse',
+    function (int $alone, array $smallest): void {
+        $log = ['time,client,name,answer'];
+        for ($i = 0; $i < 100; $i++) {
+            $name = $i < $alone ? 'ads.example' : 'count.example';
+            $log[] = "2026-11-20T21:00:00Z,172.22.8.20,{$name},answered";
+        }
+        $told = Workbench::of(
+            ['one' => ['ads.example'], 'two' => ['count.example']],
+            [],
+            $log,
+            fn (): bool => true,
+        )->told();
+        expect($told['smallest'])->toBe($smallest);
+    },
+)->with([[95, ['one']], [94, ['one', 'two']]]);

@@ -124,6 +124,8 @@ test('a warranty that ends soon is told, on its last day too; one that is over i
 })->with([
     'over' => [-25, [], []],
     'this very hour' => [0, [], ['stores.warranty_ends']],
+    'the forty-fifth day' => [24 * 45 + 23, [], ['stores.warranty_ends']],
+    'the forty-sixth' => [24 * 46, [], []],
     'far off' => [24 * 400, [], []],
     'over, and bad' => [-25, ['passed' => false], []],
     'on, and bad' => [24 * 400, ['passed' => false], ['stores.under_warranty']],

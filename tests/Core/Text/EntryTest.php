@@ -140,3 +140,8 @@ test('a word for a shell is quoted when it has to be', function (
     ['', "''", "''"],
     ["a\n", "'a\n'", "'a\n'"],
 ]);
+
+test('of two keys that are not known, the first one has its line', function (): void {
+    $read = YamlEntry::read("name: x\nweigth: 1\nbeds: []\ncolour: red\n", SHELF_OF_SEEDS, 'seeds.yaml');
+    expect($read->findings->list[0]->place?->line)->toBe(2);
+});
