@@ -9,7 +9,9 @@ use Burrow\Addresses\Described\Host;
 use Burrow\Addresses\Find\Seen;
 use Burrow\Addresses\PoolChange;
 use Burrow\Addresses\Scheme;
+use Burrow\Addresses\Taken;
 use Burrow\Intake\Intake;
+use Burrow\Judgement\Line;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
@@ -170,4 +172,42 @@ test('the scheme of a network that has none', function (string $prefix, array $p
         ['routers 172.22.0.1 172.22.0.9', 'others 172.22.0.70 172.22.0.99'],
     ],
     'too small' => ['172.22.8.0/25', [], []],
+]);
+
+test('why an address is proposed has its lines, with the first twelve of those that are taken', function (
+    int $taken,
+    string $listed,
+): void {
+    $network = Prefix::parse('172.22.8.0/24');
+    $all = array_map(
+        fn (int $i): Taken => new Taken($network->network->offset(9 + $i), "box{$i}"),
+        $taken === 0 ? [] : range(1, $taken),
+    );
+    $book = new AddressBook(
+        new LocalNetwork(
+            $network,
+            $network->hosts()->first,
+            poolOf('172.22.8.100', '172.22.8.199'),
+            'thistledown.home.arpa',
+        ),
+        $all,
+    );
+    $lines = array_map(
+        fn (Line $one): array => [$one->name, $one->formula, $one->result, $one->source],
+        $book->proposalWorking($book->propose() ?? throw new LogicException())->lines,
+    );
+    expect($lines)->toBe([
+        ['network', '', '172.22.8.0/24', '172.22.8.0 to 172.22.8.255'],
+        ['router', '', '172.22.8.1', ''],
+        ['handed out by the router', '', '172.22.8.100–172.22.8.199', 'DHCP pool, left alone'],
+        ['taken', $listed, (string) $taken, ''],
+        ['lowest free', 'from .10 on, outside the pool', '172.22.8.'.(10 + $taken), ''],
+    ]);
+})->with([
+    [0, 'none'],
+    [1, 'box1 172.22.8.10'],
+    [
+        13,
+        'box1 172.22.8.10, box2 172.22.8.11, box3 172.22.8.12, box4 172.22.8.13, box5 172.22.8.14, box6 172.22.8.15, box7 172.22.8.16, box8 172.22.8.17, box9 172.22.8.18, box10 172.22.8.19, box11 172.22.8.20, box12 172.22.8.21',
+    ],
 ]);

@@ -433,3 +433,69 @@ test('what is offered next begins with the tenth, in networks that have so many'
     ['172.22.8.0/28', [], '172.22.8.1'],
     ['172.22.8.0/28', ['larder 172.22.8.1'], '172.22.8.2'],
 ]);
+
+test('each sign has its weight, whoever is looked for', function (
+    string $line,
+    ?string $wanted,
+    array $told,
+): void {
+    $all = found(
+        "1795691999 {$line}\n",
+        wanted: $wanted === null
+            ? null
+            : new Wanted($wanted, $wanted === 'wren' ? '02:4b:1e:90:00:18' : null),
+    );
+    expect([$all[0]->weight, ...$all[0]->reasons])->toBe($told);
+})->with([
+    'its hardware address, and it is new' => [
+        '02:4b:1e:90:00:18 172.22.8.131 * *',
+        'wren',
+        [
+            160,
+            'it has its hardware address',
+            'it was not in the list before',
+            'its hardware address begins like that of sieve',
+            'made by A maker',
+        ],
+    ],
+    'its name alone' => [
+        '3a:51:9c:02:44:10 172.22.8.104 press *',
+        'press',
+        [35, 'it calls itself so', 'it made its hardware address up itself, as phones do'],
+    ],
+    'a box of ours, while another one is wanted' => [
+        '02:4b:1e:77:00:0a 172.22.8.10 sieve *',
+        'press',
+        [-200, 'it is sieve'],
+    ],
+    'a box of ours, while nobody is wanted' => [
+        '02:4b:1e:77:00:0a 172.22.8.10 sieve *',
+        null,
+        [-30, 'it is sieve'],
+    ],
+    'a device that is known' => [
+        '00:11:5e:ed:00:05 172.22.8.120 desk *',
+        null,
+        [-30, 'it is known: the desk'],
+    ],
+    'at the address of another one' => [
+        '00:11:5e:ed:00:09 172.22.8.10 * *',
+        'press',
+        [40, 'it was not in the list before', 'its address is on record for sieve'],
+    ],
+]);
+
+test('of two with one name both are told, and neither weighs less', function (): void {
+    $all = found(
+        "1795691999 00:11:5e:ed:00:09 172.22.8.131 press *\n1795691999 00:11:5e:ed:00:0a 172.22.8.132 press *\n",
+        wanted: new Wanted('press'),
+    );
+    expect(array_map(fn (Candidate $one): array => [$one->weight, ...$one->reasons], $all))->toBe(
+        array_fill(0, 2, [
+            100,
+            'it calls itself so',
+            'it was not in the list before',
+            'another one calls itself so, too',
+        ]),
+    );
+});
