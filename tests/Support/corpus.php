@@ -24,7 +24,7 @@ const CORPUS_JSON =
     JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
 /** What stands in a file of the corpus; with KEEP_CORPUS=1 it is what it ought to hold today. */
-function kept(string $file, string $now): string
+function onFile(string $file, string $now): string
 {
     getenv('KEEP_CORPUS') === '1' && file_put_contents($file, $now);
 

@@ -57,13 +57,13 @@ test('a playbook on paper has its steps, with what is typed and what is asked', 
 ): void {
     $filled = onPaper($name);
     foreach (['sh' => new ShellScript($filled), 'md' => new Markdown($filled)] as $form => $paper) {
-        expect((string) $paper)->toBe(kept(__DIR__."/papers/{$name}.{$form}", (string) $paper));
+        expect((string) $paper)->toBe(onFile(__DIR__."/papers/{$name}.{$form}", (string) $paper));
     }
 })->with(array_keys(BOXES_ON_PAPER));
 
 test('the same as a program reads it', function (string $name): void {
     $now = json_encode(onPaper($name), CORPUS_JSON | JSON_PRETTY_PRINT)."\n";
-    expect($now)->toBe(kept(__DIR__."/papers/{$name}.json", $now));
+    expect($now)->toBe(onFile(__DIR__."/papers/{$name}.json", $now));
 })->with(array_keys(BOXES_ON_PAPER));
 
 test('what each kind of step asks the person for, with a bench and without', function (): void {
@@ -84,5 +84,5 @@ test('what each kind of step asks the person for, with a bench and without', fun
     }
     sort($asked);
     $asked = implode("\n", $asked)."\n";
-    expect($asked)->toBe(kept(__DIR__.'/papers/asked.txt', $asked));
+    expect($asked)->toBe(onFile(__DIR__.'/papers/asked.txt', $asked));
 });

@@ -8,7 +8,7 @@ declare(strict_types=1);
 // answered/KIND/CASE.yaml has its whole answer in CASE.json.
 test('a question has its answer', function (string $folder, string $case): void {
     $now = answerOf(basename($folder), (string) file_get_contents("{$folder}/{$case}.yaml"));
-    expect($now)->toBe(kept("{$folder}/{$case}.json", $now));
+    expect($now)->toBe(onFile("{$folder}/{$case}.json", $now));
 })->with(corpus('answered/*/*.yaml'));
 
 // drawn/KIND.jsonl: questions that were drawn at random, each with its answer in short.
@@ -20,5 +20,5 @@ test('questions that were drawn have their answers', function (string $folder, s
         $answer = json_decode(answerInShort($kind, json_encode($ask, CORPUS_JSON)), true);
         $now .= json_encode(['ask' => $ask, 'answer' => $answer], CORPUS_JSON)."\n";
     }
-    expect($now)->toBe(kept($file, $now));
+    expect($now)->toBe(onFile($file, $now));
 })->with(corpus('drawn/*.jsonl'));

@@ -9,7 +9,7 @@ use App\Files\FileKinds;
 
 test('a file is what its values say', function (string $case, string $kind): void {
     $now = writtenOf($kind, (string) file_get_contents("{$case}/values.yaml"));
-    expect($now)->toBe(kept("{$case}/{$kind}.txt", $now));
+    expect($now)->toBe(onFile("{$case}/{$kind}.txt", $now));
 })->with(corpus('written/*/*.txt'));
 
 test('every kind of file is among them', function (): void {

@@ -105,7 +105,7 @@ function wordsOf(string $class): string
 
 test('words fit one and many', function (string $class, string $file): void {
     $now = wordsOf($class);
-    expect($now)->toBe(kept($file, $now));
+    expect($now)->toBe(onFile($file, $now));
 })->with(function (): array {
     $cases = [];
     foreach (explode("\n", trim((string) shell_exec("git ls-files 'core/*Findings.php'"))) as $source) {

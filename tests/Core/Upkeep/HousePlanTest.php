@@ -338,5 +338,5 @@ test('a house with what is due, as the plan is asked', function (): void {
         ['larder' => ['443 tcp']],
     );
     $asked = json_encode(HousePlan::described($house, 'lantern'), CORPUS_JSON | JSON_PRETTY_PRINT)."\n";
-    expect($asked)->toBe(kept(__DIR__.'/house-plan.json', $asked));
+    expect($asked)->toBe(onFile(__DIR__.'/house-plan.json', $asked));
 });
