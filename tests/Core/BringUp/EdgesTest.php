@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Burrow\BringUp\Change;
+use Burrow\BringUp\Playbook\HouseWords;
 use Burrow\BringUp\Told\AskedKind;
 use Burrow\BringUp\Told\Inventory;
 
@@ -76,4 +78,23 @@ test('an inventory is read up to its edges, and beyond them it is said', functio
     expect([$bytes(16_384)->tooLong, $bytes(16_385)->tooLong])->toBe([false, true]);
     expect(Inventory::read("1000000 a\n1 a")->total())->toBe(1_000_000);
     expect([Inventory::read('1000000 a')->unread, Inventory::read('1000001 a')->unread])->toBe([[], [1]]);
+});
+
+test('the engine of a house by its command', function (?string $command, array $words): void {
+    expect(array_values(HouseWords::engine($command)))->toBe($words);
+})->with([
+    [null, ['podman', 'podman-compose', 'podman-compose']],
+    ['', ['podman', 'podman-compose', 'podman-compose']],
+    ['podman', ['podman', 'podman-compose', 'podman-compose']],
+    ['engine', ['engine', 'engine compose', 'engine']],
+]);
+
+test('which changes move a job and which swap a part', function (): void {
+    $named = fn (callable $that): array => array_values(
+        array_map(fn (Change $one): string => $one->value, array_filter(Change::cases(), $that)),
+    );
+    expect($named(fn (Change $one): bool => $one->moves()))
+        ->toBe(['move', 'from-desk'])
+        ->and($named(fn (Change $one): bool => $one->swaps()))
+        ->toBe(['other-board', 'other-card', 'other-disk', 'other-parts']);
 });

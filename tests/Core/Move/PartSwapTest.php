@@ -44,3 +44,19 @@ test(
 test('nothing is known and nothing chosen is the same', function (): void {
     expect(PartSwap::of(new BoxParts(drive: null), new BoxParts(drive: ''))->isEmpty())->toBeTrue();
 });
+
+test('what is not led as one run has its reason', function (array $to, string $begins): void {
+    $from = ['board' => 'cobble', 'supply' => 'supply-2a5', 'card' => 'card-32-a1', 'drive' => 'ssd-500'];
+    $why = PartSwap::of(new BoxParts(...$from), new BoxParts(...$to + $from))->notAtOnce();
+    expect($begins === '' ? $why : str_starts_with((string) $why, $begins))->toBe(
+        $begins === '' ? null : true,
+    );
+})->with([
+    [[], 'Nothing is another part.'],
+    [['board' => 'flint', 'card' => 'card-16'], 'Another board and another card at once'],
+    [['board' => 'flint'], ''],
+    [['card' => 'card-16'], ''],
+    [['drive' => 'ssd-1t'], ''],
+    [['drive' => 'ssd-1t', 'supply' => 'supply-3a'], 'The disk by itself'],
+    [['board' => 'flint', 'supply' => 'supply-3a'], ''],
+]);

@@ -25,7 +25,9 @@ function rightsFile(string $name): string
 
 function rightsOfThree(string $folders): Rights
 {
-    $groups = Intake::standard()->read('groups', GROUPS_OF_THREE)->all(GroupFact::class);
+    $groups = Intake::standard()
+        ->read('groups', GROUPS_OF_THREE)
+        ->all(GroupFact::class);
 
     return new Rights(Rights::members($groups), Folder::all($folders));
 }
@@ -38,12 +40,15 @@ function yesNo(Right $right): string
 /** @return list<Caller> */
 function callers(): array
 {
-    return Caller::all(<<<'ID'
-    uid=0(root) gid=0(root) groups=0(root)
-    uid=4001(warden) gid=4001(warden) groups=4001(warden),4100(seeds)
-    uid=4002(desk) gid=4002(desk) groups=4002(desk),0(root)
-    uid=4003(kiosk) gid=4003(kiosk)
-    ID);
+    return Caller::all(
+        <<<'ID'
+        uid=0(root) gid=0(root) groups=0(root)
+        uid=4001(warden) gid=4001(warden) groups=4001(warden),4100(seeds)
+        uid=4002(desk) gid=4002(desk) groups=4002(desk),0(root)
+        uid=4003(kiosk) gid=4003(kiosk)
+        ID
+        ,
+    );
 }
 
 test('a share lets people do what a real file service let them do', function (): void {
@@ -76,7 +81,9 @@ test('an export lets numbers do what the kernel let such numbers do', function (
             $right = $export->lets($caller, $folders, []);
             // The file service itself keeps a read-only export from being written; the kernel was asked without it.
             $ours[] =
-                "{$export->path} {$caller->name} {$user} ".implode(',', $groups).' '.
+                "{$export->path} {$caller->name} {$user} ".
+                implode(',', $groups).
+                ' '.
                 ($export->readOnly ? ($right->reads ? 'yes' : 'no') : yesNo($right));
             expect($export->readOnly && $right->writes)->toBeFalse();
         }
@@ -85,5 +92,18 @@ test('an export lets numbers do what the kernel let such numbers do', function (
     expect(count($ours))->toBe(count($theirs));
     foreach ($theirs as $i => $line) {
         expect($line)->toStartWith($ours[$i]);
+    }
+});
+
+test('whose a folder is that nobody listed is not known, and no right', function (): void {
+    $share = Share::all("[attic]\npath = /srv/attic\nread only = no\nadmin users = warden\n")[0];
+    foreach (['desk', 'warden'] as $name) {
+        $right = rightsOfThree(rightsFile('folders.txt'))->of($share, rightsOfThree('')->person($name));
+        expect([$right->reads, $right->writes, $right->known, $right->because])->toBe([
+            false,
+            false,
+            false,
+            'Whose /srv/attic is was not told.',
+        ]);
     }
 });

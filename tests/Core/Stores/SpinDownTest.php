@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Burrow\Judgement\Line;
 use Burrow\Stores\Rest\SpinDown;
 
 // A disk that stops between uses, against a disk that is played out second by second.
@@ -81,4 +82,26 @@ test('what wears it out sooner than it is wanted is told, and what saves nothing
         ->toBe('stores.rest_pays')
         ->and($code(new SpinDown(40, 5, 600_000, 0.6, 0.6)))
         ->toBe('stores.rest_saves_nothing');
+});
+
+test('the working has the numbers that the verdict goes by', function (): void {
+    $lines = fn (SpinDown $of): array => array_map(
+        fn (Line $one): array => [$one->formula, $one->result],
+        $of->working()->lines,
+    );
+    // e^(−40 ÷ 1440 × 20) is 0.5738; of 40 gaps a day 22.95 are longer; 13.77 h of 4.4 W less 22.95 × 80 W s.
+    expect($lines(new SpinDown(40, 20, 50_000, 5, 0.6)))
+        ->toBe([
+            ['e^(−40 a day ÷ 1440 × 20 min)', '57 %'],
+            ['asked × those gaps', '23 a day'],
+            ['24 h × those gaps', '14 h a day'],
+            ['(5 W − 0.6 W) × rest − starts × 80 W s', '60 Wh a day'],
+            ['50000 ÷ starts', '5.96 years'],
+        ])
+        ->and($lines(new SpinDown(0, 90, 50_000, 5, 0.6))[4])
+        ->toBe(['50000 ÷ starts', 'for ever'])
+        ->and((new SpinDown(0, 90, 50_000, 5, 0.6))->working()->title)
+        ->toBe('After 1.5 h')
+        ->and((new SpinDown(0, 59, 50_000, 5, 0.6))->working()->title)
+        ->toBe('After 59 min');
 });

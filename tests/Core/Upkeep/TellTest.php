@@ -2,13 +2,22 @@
 
 declare(strict_types=1);
 
+use Burrow\Household\BoxReport;
+use Burrow\Household\Certificate;
+use Burrow\Household\Fill;
 use Burrow\Household\HearingState;
+use Burrow\Household\Reported;
+use Burrow\Household\Service;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Findings;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
+use Burrow\Net\Port;
 use Burrow\Net\Prefix;
+use Burrow\Net\Protocol;
+use Burrow\Upkeep\Retention;
+use Burrow\Upkeep\Tell\HouseMetrics;
 use Burrow\Upkeep\Tell\Message;
 use Burrow\Upkeep\Tell\Metrics;
 use Burrow\Upkeep\Tell\TypedTelling;
@@ -120,7 +129,9 @@ test('a message names three boxes and tells twenty things, and counts the others
             range(1, $count),
         ),
     );
-    $text = fn (int $count): string => (string) Message::due(household([]), $warned($count), null, [])?->text('page');
+    $text = fn (int $count): string => (string) Message::due(household([]), $warned($count), null, [])?->text(
+        'page',
+    );
     expect([$subject(1), $subject(3), $subject(4)])
         ->toBe([
             'larder fell silent',
@@ -145,3 +156,127 @@ test('the message of a day waits for its day', function (int $after, bool $is): 
     $findings = Findings::of(Finding::stop('x.y', 'Found.', 'Why.', 'Do.'));
     expect(Message::due($house, $findings, $house->now->getTimestamp() - $after, []) !== null)->toBe($is);
 })->with([[86_399, false], [86_400, true]]);
+
+test('which copies may go is what counting day by day gives', function (int $seed): void {
+    mt_srand($seed);
+    $made = [];
+    for ($i = 0; $i < 120; $i++) {
+        $made["copy {$i}"] = new DateTimeImmutable('@'.(1_795_618_800 - mt_rand(0, 500 * 86_400)));
+    }
+    [$days, $weeks, $months] = [mt_rand(1, 9), mt_rand(1, 9), mt_rand(1, 14)];
+    $newest = fn (string $form, int $count): array => array_slice(
+        array_values(
+            array_map(
+                fn (array $of): string => array_search(max($of), $of),
+                array_reduce(
+                    array_keys($made),
+                    function (array $by, string $name) use ($made, $form): array {
+                        $by[$made[$name]->format($form)][$name] = $made[$name]->getTimestamp();
+                        uksort(
+                            $by,
+                            fn (string $one, string $other): int => max($by[$other]) <=> max($by[$one]),
+                        );
+
+                        return $by;
+                    },
+                    [],
+                ),
+            ),
+        ),
+        0,
+        $count,
+    );
+    $stay = [...$newest('Y-m-d', $days), ...$newest('o-W', $weeks), ...$newest('Y-m', $months)];
+    $go = array_diff(array_keys($made), $stay);
+    usort($go, fn (string $one, string $other): int => $made[$one] <=> $made[$other]);
+    expect((new Retention($days, $weeks, $months))->spare($made))->toBe($go);
+})->with(range(1, 8));
+
+test('seven days, five weeks and twelve months stay where nobody says otherwise', function (): void {
+    $made = [];
+    for ($i = 0; $i < 800; $i++) {
+        $day = (new DateTimeImmutable('2026-11-27 12:00'))->modify("-{$i} days");
+        $made[$day->format('Y-m-d')] = $day;
+    }
+    $stay = array_diff(array_keys($made), (new Retention())->spare($made));
+    expect(array_values($stay))->toBe([
+        '2026-11-27',
+        '2026-11-26',
+        '2026-11-25',
+        '2026-11-24',
+        '2026-11-23',
+        '2026-11-22',
+        '2026-11-21',
+        '2026-11-15',
+        '2026-11-08',
+        '2026-11-01',
+        '2026-10-31',
+        '2026-09-30',
+        '2026-08-31',
+        '2026-07-31',
+        '2026-06-30',
+        '2026-05-31',
+        '2026-04-30',
+        '2026-03-31',
+        '2026-02-28',
+        '2026-01-31',
+        '2025-12-31',
+    ]);
+});
+
+test('what the house tells a monitor, in its text form', function (): void {
+    $now = new DateTimeImmutable(THREE_O_CLOCK);
+    $house = household(
+        [
+            dweller('larder', job: 'file-store', updated: $now->modify('-20 days')),
+            dweller('press', hearing: heard('2026-11-25 10:00')),
+            dweller('wren', hearing: heard(asked: '2026-11-20 10:00')),
+        ],
+        stores: [
+            'fills' => [
+                new Fill('larder', '/srv/store', 500_000_000_000, [
+                    [1_795_000_000, 100],
+                    [1_795_500_000, 250],
+                ]),
+            ],
+        ],
+        told: [
+            'reports' => [
+                new Reported(
+                    'larder',
+                    $now->modify('-1 hour'),
+                    new BoxReport(
+                        uptimeSeconds: 86_400,
+                        pending: ['nano', 'samba'],
+                        security: ['samba'],
+                        failed: [],
+                        restart: false,
+                        celsius: 48.3,
+                        availableBytes: 1_000_000,
+                    ),
+                ),
+            ],
+            'certificates' => [
+                new Certificate(
+                    new Service('larder', Port::of(443), Protocol::Tcp, 'page'),
+                    str_repeat('ab', 32),
+                    'larder',
+                    'larder',
+                    ['larder'],
+                    $now->modify('-1 day'),
+                    $now->modify('+90 days'),
+                    $now,
+                ),
+            ],
+        ],
+    );
+    $text = (string) HouseMetrics::of(
+        $house,
+        Findings::of(
+            Finding::stop('a', 'b', 'c', 'd'),
+            Finding::note('a', 'b', 'c', 'd'),
+            Finding::note('a', 'b', 'c', 'd'),
+        ),
+    );
+    expect($text)->toBe(onFile(__DIR__.'/metrics.txt', $text));
+});
