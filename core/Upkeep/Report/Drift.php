@@ -65,7 +65,8 @@ final class Drift
             $found[$place] = new Difference(
                 "port {$place}",
                 Severity::Warn,
-                "{$box->name} listens at {$place}".
+                ucfirst($box->name).
+                    " listens at {$place}".
                     ($program === null ? '' : " ({$program})").
                     ', which is in no plan.',
                 'It is written into the ledger, for the house.',
@@ -100,7 +101,7 @@ final class Drift
                 new Difference(
                     "release {$now}",
                     Severity::Warn,
-                    "{$box->name} runs {$now}, and the record has {$told->release}.",
+                    ucfirst($box->name)." runs {$now}, and the record has {$told->release}.",
                     "It runs {$now} from now on; steps and ends of support follow it.",
                     'A release is not left by itself: look who changed /etc/apt/sources.list.d, and when: '.
                         'less /var/log/apt/history.log.',
@@ -148,7 +149,7 @@ final class Drift
             $found[] = new Difference(
                 "address {$box->address}",
                 Severity::Warn,
-                "{$box->name} does not hold its address {$box->address}.",
+                ucfirst($box->name)." does not hold its address {$box->address}.",
                 '',
                 'Look at its reservation in the router, or change its address as a run of its own.',
             );
@@ -158,7 +159,7 @@ final class Drift
             $found[] = new Difference(
                 "board {$told->mac}",
                 Severity::Warn,
-                "{$box->name} runs on another board: no card of its network is {$told->mac}.",
+                ucfirst($box->name)." runs on another board: no card of its network is {$told->mac}.",
                 'Its hardware address becomes '.($macs[0] ?? 'unknown').'.',
                 'Put its card back into its own board.',
             );

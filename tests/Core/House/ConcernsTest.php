@@ -307,6 +307,34 @@ function smallHouses(): array
                 ),
             ),
         ),
+        'a report that is not as the record has it' => fn () => household(
+            $larder(),
+            told: $reported(
+                new BoxReport(
+                    codename: 'trixie',
+                    addresses: ['172.22.8.99'],
+                    accounts: ['root', 'warden', 'kiosk'],
+                ),
+                accounts: ['warden'],
+                release: 'bookworm',
+            ),
+        ),
+        'a report without a disk that ought to be there' => fn () => household(
+            $larder(),
+            told: $reported(new BoxReport(mounts: ['/']), mounts: ['/srv/store']),
+        ),
+        'a report with one account more' => fn () => household(
+            $larder(),
+            told: $reported(new BoxReport(accounts: ['root', 'warden', 'kiosk']), accounts: ['warden']),
+        ),
+        'a report whose difference was left alone' => fn () => household(
+            $larder(),
+            told: $reported(
+                new BoxReport(accounts: ['root', 'warden', 'kiosk']),
+                accounts: ['warden'],
+                answered: ['account kiosk' => $day('+1 day')->getTimestamp()],
+            ),
+        ),
         'a restart that waits for long' => fn () => household(
             $larder(),
             told: $reported(new BoxReport(restart: true, uptimeSeconds: 8 * 86_400)),

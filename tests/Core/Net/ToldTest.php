@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Burrow\Net\Address;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Country;
 use Burrow\Net\Hostname;
@@ -185,3 +186,13 @@ test('countries, keyboards and names that are meant for something else', functio
 test('two names are one where they are the same', function (string $one, string $other, bool $same): void {
     expect(Hostname::parse($one)->equals(Hostname::parse($other)))->toBe($same);
 })->with([['larder', 'larder', true], ['larder', 'larder2', false]]);
+
+test('addresses stand in the order of their numbers, those of the older kind first', function (): void {
+    $sorted = ['9.0.0.1', '10.0.0.2', '10.0.0.10', '::1', 'fd00::9', 'fd00::10', 'fe80::1'];
+    $mixed = array_map(Address::tryParse(...), array_reverse($sorted));
+    usort($mixed, Address::compare(...));
+    expect(array_map(strval(...), $mixed))
+        ->toBe($sorted)
+        ->and(Address::compare(Address::tryParse('::1'), Address::tryParse('9.0.0.1')))
+        ->toBe(1);
+});

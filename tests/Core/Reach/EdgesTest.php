@@ -10,6 +10,7 @@ use Burrow\Reach\Tunnel\TunnelDescription;
 use Burrow\Reach\Tunnel\TunnelEndpoint;
 use Burrow\Reach\TypedKey;
 use Burrow\Reach\TypedOpening;
+use Burrow\Reach\Write\NameKeeper;
 
 // The last that is taken at each field of a key and of an opening, and the first that is not.
 
@@ -140,4 +141,31 @@ test('a free net for a tunnel is the first that nobody has', function (array $ot
     [['10.73.12.0/24'], '10.73.13.0/24'],
     [['10.73.0.0/16'], '10.74.0.0/24'],
     [['10.0.0.0/9'], '10.128.0.0/24'],
+]);
+
+test('a keeper of a name is written for names that the world could ask', function (
+    string $name,
+    bool $is,
+): void {
+    $script = fn (): string => NameKeeper::script($name);
+    $is
+        ? expect($script())->toContain(
+            'leading to this house',
+            'told every 15 minutes',
+            "OnUnitActiveSec=15min\n",
+            $name,
+        )
+        : expect($script)->toThrow(InvalidArgumentException::class);
+})->with([
+    ['seeds.example.net', true],
+    ['a.b', true],
+    [str_repeat('a', 63).'.example.net', true],
+    [str_repeat('a', 64).'.example.net', false],
+    [implode('.', array_fill(0, 4, str_repeat('a', 62))).'.a', true],
+    [implode('.', array_fill(0, 4, str_repeat('a', 62))).'.abc', false],
+    ['larder', false],
+    ['-a.example.net', false],
+    ['a b.example.net', false],
+    ["seeds.example.net\n", false],
+    ['', false],
 ]);

@@ -74,3 +74,19 @@ test('its working says what it says', function (): void {
         ->and(array_column((array) json_decode((string) json_encode($working), true)['lines'], 'result'))
         ->toContain('4.0 TB', '7.6 TB', '47.3 %');
 });
+
+test('how many disks may end before something is lost', function (
+    Level $level,
+    int $disks,
+    int $least,
+    int $may,
+): void {
+    expect([$level->least(), $level->survives($disks)])->toBe([$least, $may]);
+})->with([
+    [Level::Apart, 3, 1, 0],
+    [Level::Mirror, 2, 2, 1],
+    [Level::Mirror, 3, 2, 2],
+    [Level::Parity, 4, 3, 1],
+    [Level::DoubleParity, 5, 4, 2],
+    [Level::Mirrors, 6, 4, 1],
+]);

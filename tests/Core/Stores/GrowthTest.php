@@ -2,12 +2,17 @@
 
 declare(strict_types=1);
 
+use Burrow\Judgement\Line;
 use Burrow\Stores\Draw\GrowthPicture;
 use Burrow\Stores\Grow\Growth;
 
 // What comes by itself.
 
-test('bytes a day, as one works them out on paper', function (Growth $growth, float $perDay, float $held): void {
+test('bytes a day, as one works them out on paper', function (
+    Growth $growth,
+    float $perDay,
+    float $held,
+): void {
     expect($growth->perDay)
         ->toEqualWithDelta($perDay, 0.5)
         ->and($growth->held())
@@ -42,7 +47,9 @@ test('the day on which the disk is full is the one that counting day by day find
         $said = Growth::fullAfter($all, $room);
         $counted === null
             ? expect($said)->toBeNull()
-            : expect($said)->toBeLessThanOrEqual($counted)->toBeGreaterThan($counted - 1 / 24 - 1e-9);
+            : expect($said)
+                ->toBeLessThanOrEqual($counted)
+                ->toBeGreaterThan($counted - 1 / 24 - 1e-9);
     }
 });
 
@@ -61,4 +68,16 @@ test('layers lie on each other and stay in the picture, names a line apart', fun
         $i > 0 && expect($picture->layers[$i - 1]['label'] - $layer['label'])->toBeGreaterThanOrEqual(15.9);
     }
     expect(GrowthPicture::of([Growth::recording(0, 0, 1)], 1e9)->layers)->toBe([]);
+});
+
+test('the working has what comes of a day and what is held in the end', function (): void {
+    $growth = Growth::recording(2, 6, 30);
+    expect(array_map(fn (Line $one): array => [$one->name, $one->result], $growth->working()->lines))
+        ->toBe([['a day', '5.4 GB'], ['held in the end', '162 GB']])
+        ->and($growth->working()->lines[1]->formula)
+        ->toBe('5.4 GB × 30 days')
+        ->and($growth->daysIn(54e9))
+        ->toEqualWithDelta(10.0, 1e-9)
+        ->and(Growth::recording(0, 24, 30)->daysIn(54e9))
+        ->toBeNull();
 });

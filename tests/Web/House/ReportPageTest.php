@@ -69,7 +69,7 @@ test(
             ->followingRedirects()
             ->post($page, ['report' => ($this->text)()])
             ->assertSee('It is read and held against the record.')
-            ->assertSee('larder listens at 8099/tcp, which is in no plan.')
+            ->assertSee('Larder listens at 8099/tcp, which is in no plan.')
             ->assertSee('The account kiosk on larder may log in')
             ->assertSee('none wait');
         // That it is up to date is what it shows.
