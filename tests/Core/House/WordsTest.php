@@ -33,7 +33,7 @@ function sayings(ReflectionParameter $of): array
             ? [
                 ['larder', 'sieve'],
                 ['larder'],
-                ['larder', 'sieve', 'lantern', 'wren', 'press', 'chalk', 'gauge'],
+                [...$seven = ['larder', 'sieve', 'lantern', 'wren', 'press', 'chalk', 'gauge'], 'hub', ...$seven],
             ]
             : [],
         'string' => $type?->allowsNull() ? ['larder', null, ''] : ['larder', ''],
