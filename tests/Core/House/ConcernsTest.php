@@ -273,6 +273,24 @@ function smallHouses(): array
             $larder(),
             told: ['cares' => [new Care(1, 'larder', 'the filter of its fan', 90, $day('-89 days'))]],
         ),
+        'a care that is due today' => fn () => household(
+            $larder(),
+            told: ['cares' => [new Care(1, 'larder', 'the filter of its fan', 90, $day('-90 days'))]],
+        ),
+        'a release that ends in four months' => fn () => household(
+            $larder(),
+            told: [
+                ...$reported(new BoxReport(codename: 'bookworm')),
+                'releases' => ['bookworm' => $day('today +119 days')],
+            ],
+        ),
+        'a release that ends later' => fn () => household(
+            $larder(),
+            told: [
+                ...$reported(new BoxReport(codename: 'bookworm')),
+                'releases' => ['bookworm' => $day('today +120 days')],
+            ],
+        ),
         'a report in which all is well' => fn () => household(
             $larder(),
             told: $reported(

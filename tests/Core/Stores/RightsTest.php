@@ -107,3 +107,15 @@ test('whose a folder is that nobody listed is not known, and no right', function
         ]);
     }
 });
+
+test('a line that goes on has its folder above it', function (): void {
+    $read = fn (string $text): array => array_map(
+        fn (Export $one): string => "{$one->path} {$one->client}",
+        Export::all($text),
+    );
+    expect(
+        $read(
+            "  172.22.8.9(rw)\n/srv/store 172.22.8.20(rw)\n  172.22.8.21(ro) 172.22.8.22(rw)\n\n  172.22.8.23(rw)\n",
+        ),
+    )->toBe(['/srv/store 172.22.8.20', '/srv/store 172.22.8.21', '/srv/store 172.22.8.22']);
+});
