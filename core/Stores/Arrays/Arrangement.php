@@ -112,14 +112,17 @@ final readonly class Arrangement
      */
     public function risk(): float
     {
-        // With two parities, or a third mirror, what one disk cannot tell another can.
-        $spare = match ($this->level) {
+        return $this->hasSpare() ? 0.0 : -expm1(8 * $this->read() * log1p(-1 / $this->bitsPerError));
+    }
+
+    /** With two parities, or a third mirror, what one disk cannot tell another can; apart nothing is rebuilt. */
+    private function hasSpare(): bool
+    {
+        return match ($this->level) {
             Level::Apart, Level::DoubleParity => true,
             Level::Mirror => count($this->disks) > 2,
             Level::Parity, Level::Mirrors => false,
         };
-
-        return $spare ? 0.0 : -expm1(8 * $this->read() * log1p(-1 / $this->bitsPerError));
     }
 
     public function working(): Working
@@ -146,18 +149,26 @@ final readonly class Arrangement
             ),
             Line::computed(
                 'a rebuild takes at least',
-                $this->bus === null
-                    ? "{$min} ÷ ".round($this->rate / 1e6).' MB/s'
-                    : "max({$min} ÷ ".
+                match (true) {
+                    $this->level === Level::Apart => 'nothing is rebuilt',
+                    $this->bus === null => "{$min} ÷ ".round($this->rate / 1e6).' MB/s',
+                    default => "max({$min} ÷ ".
                         round($this->rate / 1e6).
                         " MB/s; ({$read->decimal()} + {$min}) ÷ ".
                         round($this->bus / 1e6).
                         ' MB/s)',
+                },
                 (string) $this->rebuild(),
             ),
             Line::computed(
                 'chance of a sector that cannot be read',
-                '1 − (1 − 1 ÷ 10^'.round(log10($this->bitsPerError)).")^(8 × {$read->decimal()})",
+                match (true) {
+                    $this->level === Level::Apart => 'nothing is rebuilt',
+                    $this->hasSpare() => 'what one disk cannot tell, another one can',
+                    default => '1 − (1 − 1 ÷ 10^'.
+                        round(log10($this->bitsPerError)).
+                        ")^(8 × {$read->decimal()})",
+                },
                 number_format(100 * $this->risk(), 1).' %',
             ),
         );

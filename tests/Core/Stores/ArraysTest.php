@@ -90,3 +90,25 @@ test('how many disks may end before something is lost', function (
     [Level::DoubleParity, 5, 4, 2],
     [Level::Mirrors, 6, 4, 1],
 ]);
+
+test('the working of each arrangement, on one bus and without', function (): void {
+    $told = '';
+    foreach ([[4.0, 4.0, 4.0, 8.0], [2.0, 3.0], [8.0, 8.0, 10.0, 12.0, 12.0, 12.0]] as $disks) {
+        foreach (Level::cases() as $level) {
+            foreach ([null, 35e6, 400e6] as $bus) {
+                $one = arranged($level, $disks, bus: $bus);
+                $told .=
+                    $level->value.
+                    ' of '.
+                    implode(', ', $disks).
+                    ' at '.
+                    ($bus ?? 'buses of their own').
+                    "\n";
+                foreach ($one?->working()->lines ?? [] as $line) {
+                    $told .= "  {$line->name}: {$line->formula} = {$line->result}\n";
+                }
+            }
+        }
+    }
+    expect($told)->toBe(onFile(__DIR__.'/arrays.txt', $told));
+});

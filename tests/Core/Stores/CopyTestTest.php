@@ -39,6 +39,11 @@ test('one full core of four is seen though three quarters are idle', function ()
         ->toBe('30.0 MB/s settled, 30.0 at the lowest, over 17 s; the busiest of 4 cores 100 %, 74 % idle');
 });
 
+test('a rate is told in megabytes with two digits, kept as it is', function (): void {
+    $seen = Watched::of(watchedLines(array_fill(0, 20, 41.23678)));
+    expect([$seen?->rate, $seen?->megabytes()])->toBe([41_236_780.0, 41.24]);
+});
+
 test('what is no copy is none', function (string $text): void {
     expect(Watched::of($text))->toBeNull();
 })->with([
