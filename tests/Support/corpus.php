@@ -95,7 +95,16 @@ function answerInShort(string $kind, string $text): string
     $short = $without($told);
     isset($short['causes']) && ($short['causes'] = array_slice($short['causes'], 0, 6));
 
-    return json_encode([findingLines($findings), $short], CORPUS_JSON);
+    // What is left out for its length is held by its sum; the last digits of a number are the machine's.
+    $whole = json_decode(json_encode([$findings, $told], CORPUS_JSON), true);
+    array_walk_recursive($whole, function (mixed &$one): void {
+        is_float($one) && ($one = sprintf('%.9e', $one));
+    });
+
+    return json_encode(
+        [findingLines($findings), $short, hash('xxh32', json_encode($whole, CORPUS_JSON))],
+        CORPUS_JSON,
+    );
 }
 
 /** @return array{Findings, mixed} what is said of a question, and the answer as JSON has it */
