@@ -119,3 +119,16 @@ test('a line that goes on has its folder above it', function (): void {
         ),
     )->toBe(['/srv/store 172.22.8.20', '/srv/store 172.22.8.21', '/srv/store 172.22.8.22']);
 });
+
+test('a share that touches files as root is stopped by no folder, and says so', function (
+    string $rule,
+    bool $writes,
+    string $because,
+): void {
+    $share = Share::all("[attic]\npath = /srv/attic\nforce user = root\n{$rule}\n")[0];
+    $right = rightsOfThree("d--------- warden warden /srv/attic\n")->of($share, rightsOfThree('')->person('desk'));
+    expect([$right->reads, $right->writes, $right->known, $right->because])->toBe([true, $writes, true, $because]);
+})->with([
+    ['read only = no', true, 'Share and folder let root as root do both.'],
+    ['read only = yes', false, 'The share is read-only.'],
+]);
