@@ -161,7 +161,9 @@ test('a reservation holds from the next start on', function (): void {
 test('the share opens only when disk, mount and share are right', function (): void {
     $this->bench->boot(benchCard());
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
-    $disks = Intake::standard()->read('lsblk', $this->bench->type('lsblk --json --bytes'))->all(BlockDevice::class);
+    $disks = Intake::standard()
+        ->read('lsblk', $this->bench->type('lsblk --json --bytes'))
+        ->all(BlockDevice::class);
     expect(DiskChoice::among($disks, null)->disk?->name)->toBe('sda');
     expect(
         $this->bench->type(
@@ -182,7 +184,8 @@ test('the share opens only when disk, mount and share are right', function (): v
             new FstabLine($uuid, '/srv/store').
             "\nLINE\nsudo mount /srv/store",
     );
-    expect($this->bench->isOpen('127.22.8.100', 445))->toBeTrue();
+    // A service that was started anew takes its moment.
+    $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 445));
     $this->bench->type('sudo systemctl reboot');
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 445));
 });
@@ -208,7 +211,9 @@ test('password hashes of a card do not reach the state file', function (): void 
     );
     $this->bench->boot($files);
     $this->bench->until(fn () => $this->bench->isOpen('127.22.8.100', 22));
-    expect($this->bench->state())->not->toContain('SECRETHASH')->toContain('hashed_passwd');
+    expect($this->bench->state())
+        ->not->toContain('SECRETHASH')
+        ->toContain('hashed_passwd');
 });
 
 test('junk at the door and at the handle does no harm', function (): void {
@@ -278,7 +283,10 @@ test('what is secret on a card does not reach the state of the bench', function 
             fn (string $secret): bool => str_contains(stripslashes($this->bench->state()), $secret),
         ),
     );
-    expect($found)->toBe([])->and($this->bench->state())->toContain('userconf.txt');
+    expect($found)
+        ->toBe([])
+        ->and($this->bench->state())
+        ->toContain('userconf.txt');
 });
 
 test('a card that the bench has no place for leaves its board dark and the others alone', function (

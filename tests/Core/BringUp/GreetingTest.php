@@ -37,13 +37,17 @@ test('a greeting is what its protocol says, byte for byte', function (): void {
         ->toStartWith("GET /see HTTP/1.0\r\n");
 });
 
-test('an answer is whole when its protocol says so', function (Greeting $greeting, string $said, bool $whole): void {
+test('an answer is whole when its protocol says so', function (
+    Greeting $greeting,
+    string $said,
+    bool $whole,
+): void {
     expect($greeting->isWhole($said))->toBe($whole);
 })->with([
     [Greeting::Playing, "OK MPD 0.23\nstate: play\nOK\n", true],
     [Greeting::Playing, "OK MPD 0.23\nACK [4@0] {status} no\n", true],
     [Greeting::Playing, "OK MPD 0.23\nstate: play\n", false],
-    [Greeting::Picture, "HTTP/1.0 200 OK\r\n\r\n\xFF\xD8\xFF", true],
+    'a picture' => [Greeting::Picture, "HTTP/1.0 200 OK\r\n\r\n\xFF\xD8\xFF", true],
     [Greeting::Picture, 'HTTP/1.0 404 No', true],
     [Greeting::Picture, 'HTTP/1.1 301 No', true],
     [Greeting::Picture, 'HTTP/1.0 200 OK', false],
@@ -53,15 +57,19 @@ test('an answer is whole when its protocol says so', function (Greeting $greetin
     [Greeting::Line, '220', false],
 ]);
 
-test('an answer fits its service, and no other', function (Greeting $greeting, string $said, bool $fits): void {
+test('an answer fits its service, and no other', function (
+    Greeting $greeting,
+    string $said,
+    bool $fits,
+): void {
     expect($greeting->fits($said, '220 '))->toBe($fits);
 })->with([
     [Greeting::Line, '220 press', true],
     [Greeting::Line, '500 press', false],
     [Greeting::Line, '', false],
-    [Greeting::Smb, "\0\0\0\1\xFESMB", true],
-    [Greeting::Smb, "\0\0\0\1\xFFSMB", true],
-    [Greeting::Smb, "\xFESMB", false],
+    'a file service' => [Greeting::Smb, "\0\0\0\1\xFESMB", true],
+    'a file service of the first kind' => [Greeting::Smb, "\0\0\0\1\xFFSMB", true],
+    'a file service without its length' => [Greeting::Smb, "\xFESMB", false],
     [Greeting::Nfs, pack('N4', 0x80000018, 0x4B42, 1, 0), true],
     [Greeting::Nfs, pack('N4', 0x80000018, 0x4B42, 1, 1), false],
     [Greeting::Nfs, pack('N4', 0x80000018, 0x4B43, 1, 0), false],
@@ -69,9 +77,9 @@ test('an answer fits its service, and no other', function (Greeting $greeting, s
     [Greeting::Playing, "OK MPD 0.23\nstate: play\nOK\n", true],
     [Greeting::Playing, "OK MPD 0.23\nstate: stop\nOK\n", false],
     [Greeting::Playing, "ACK\nstate: play\nOK\n", false],
-    [Greeting::Picture, "HTTP/1.0 200 OK\r\n\r\n\xFF\xD8\xFF", true],
+    'a picture' => [Greeting::Picture, "HTTP/1.0 200 OK\r\n\r\n\xFF\xD8\xFF", true],
     [Greeting::Picture, "HTTP/1.0 200 OK\r\n\r\n<html>", false],
-    [Greeting::Picture, "HTTP/1.0 401 No\r\n\r\n\xFF\xD8\xFF", false],
+    'a picture that is refused' => [Greeting::Picture, "HTTP/1.0 401 No\r\n\r\n\xFF\xD8\xFF", false],
     [Greeting::Samples, 'RTL0'.str_repeat("\0", 8), true],
     [Greeting::Samples, 'RTL0'.str_repeat("\0", 7), false],
     [Greeting::Samples, 'rtl0'.str_repeat("\0", 8), false],
