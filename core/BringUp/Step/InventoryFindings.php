@@ -6,6 +6,7 @@ namespace Burrow\BringUp\Step;
 
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
+use Burrow\Text\Words;
 
 /** What speaks against an inventory, before a move and after it. */
 final class InventoryFindings
@@ -59,7 +60,7 @@ final class InventoryFindings
                         array_slice($less, 0, 8),
                     ),
                 ).
-                ($more > 0 ? " and {$more} more kinds" : '').
+                ($more > 0 ? ' and '.Words::counted($more, 'more kind') : '').
                 '.',
             'A partial backup leaves out what was not ticked; a stick or disk may not be plugged in; an integration may want its login anew.',
             'Find it, or go the way back while the old card is whole. What you do without is passed over with its reason.',

@@ -766,3 +766,22 @@ test('blocks of other kinds in wpa_supplicant.conf are passed over to their end'
         expect((new Linter())->lint($folder)->codes())->toBe((new Linter())->lint($plain)->codes());
     }
 });
+
+test('of one kind fifty findings are told, and of another kind all the same', function (
+    int $wrong,
+    int $told,
+): void {
+    $list = implode(', ', array_map(fn (int $i): string => "172.22.8.{$i}", range(1, $wrong)));
+    $codes = array_count_values(
+        (new Linter())
+            ->lint(
+                new CardFolder([
+                    'network-config' => "version: 2\nethernets:\n  eth0:\n    addresses: [{$list}]\n    unheard_of: 1\n",
+                    'ssh' => '',
+                ]),
+            )
+            ->codes(),
+    );
+    arsort($codes);
+    expect(reset($codes))->toBe($told)->and(count($codes))->toBeGreaterThan(1);
+})->with([[49, 49], [50, 50], [51, 50], [90, 50]]);

@@ -25,7 +25,9 @@ use Burrow\Quantity\Rate;
  */
 function diskList(string $system, bool $card): string
 {
-    return (string) file_get_contents(__DIR__.'/disks/'.$system.($card ? '-with' : '-without').'.txt');
+    return (string) file_get_contents(
+        __DIR__.'/disks/'.$system.($card ? '-with' : '-without').'.txt',
+    );
 }
 
 /** @return list<BlockDevice> */
@@ -47,11 +49,15 @@ test('two lists name the card, on each of the desk systems', function (string $s
         ->toBe(31914983424)
         ->and($guard->findings->blocks())
         ->toBeFalse()
-        ->and(array_filter($guard->disks, fn ($one): bool => $one->stays === null && $one->disk->name !== $name))
+        ->and(
+            array_filter($guard->disks, fn ($one): bool => $one->stays === null && $one->disk->name !== $name),
+        )
         ->toBe([]);
 })->with([['lsblk', 'sdb'], ['diskutil', 'disk4'], ['get-disk', '2']]);
 
-test('the system disk and the drive with everything on it must not be touched', function (string $system): void {
+test('the system disk and the drive with everything on it must not be touched', function (
+    string $system,
+): void {
     $why = array_map(fn ($one): string => (string) $one->stays, guard(null, disks($system))->disks);
     expect($why[0])
         ->toContain('own system runs from it')
@@ -117,14 +123,19 @@ test('in doubt no disk is named', function (?array $before, array $after, string
     ],
     'mounted where somebody works' => [
         fn () => [],
-        fn () => [new BlockDevice('sdb', Bytes::giga(32), null, 'a', 'usb', true, false, ['/home/desk/scans'], [])],
+        fn () => [
+            new BlockDevice('sdb', Bytes::giga(32), null, 'a', 'usb', true, false, ['/home/desk/scans'], []),
+        ],
         'in use at /home/desk/scans',
     ],
 ]);
 
 test('one list only is a warning, even when one disk alone can be it', function (): void {
     $guard = guard(null, disks('lsblk'));
-    expect($guard->target?->name)->toBe('sdb')->and($guard->findings->codes())->toContain('card.target_by_looks');
+    expect($guard->target?->name)
+        ->toBe('sdb')
+        ->and($guard->findings->codes())
+        ->toContain('card.target_by_looks');
 });
 
 test('a drive on an adapter is a target when it is declared', function (): void {
@@ -167,38 +178,45 @@ test('what is on the target is told before it is gone', function (): void {
         ->toContain('ext4 rootfs');
 });
 
-test('whatever the lists, a system disk and a disk that is not to be wiped are never named', function (): void {
-    mt_srand(11);
-    for ($i = 0; $i < 2000; $i++) {
-        $any = fn (int $n): BlockDevice => new BlockDevice(
-            'sd'.chr(97 + $n),
-            Bytes::giga([0, 1, 32, 64, 500, 2000][mt_rand(0, 5)]),
-            null,
-            mt_rand(0, 3) ? "S{$n}" : null,
-            ['usb', 'sata', 'nvme', 'mmc', null][mt_rand(0, 4)],
-            (bool) mt_rand(0, 1),
-            mt_rand(0, 9) === 0,
-            [[], ['/'], ['/media/x'], ['/srv']][mt_rand(0, 3)],
-            [],
-        );
-        $after = array_map($any, range(0, mt_rand(1, 5)));
-        $before = mt_rand(0, 2) ? array_values(array_filter($after, fn (): bool => (bool) mt_rand(0, 1))) : null;
-        $kept = new KnownMedium('kept', 'S1', 'kept', false, '');
-        $guard = guard($before, $after, (bool) mt_rand(0, 1), [$kept]);
-        $target = $guard->target;
-        if ($target !== null) {
-            expect(
-                $target->isSystem() ||
-                    $target->serial === 'S1' ||
-                    $target->readOnly ||
-                    $target->size->count < 2.7e9,
-            )->toBeFalse();
-            if ($before !== null) {
-                expect(array_filter($before, fn (BlockDevice $one): bool => $one->isSame($target)))->toBe([]);
+test(
+    'whatever the lists, a system disk and a disk that is not to be wiped are never named',
+    function (): void {
+        mt_srand(11);
+        for ($i = 0; $i < 2000; $i++) {
+            $any = fn (int $n): BlockDevice => new BlockDevice(
+                'sd'.chr(97 + $n),
+                Bytes::giga([0, 1, 32, 64, 500, 2000][mt_rand(0, 5)]),
+                null,
+                mt_rand(0, 3) ? "S{$n}" : null,
+                ['usb', 'sata', 'nvme', 'mmc', null][mt_rand(0, 4)],
+                (bool) mt_rand(0, 1),
+                mt_rand(0, 9) === 0,
+                [[], ['/'], ['/media/x'], ['/srv']][mt_rand(0, 3)],
+                [],
+            );
+            $after = array_map($any, range(0, mt_rand(1, 5)));
+            $before = mt_rand(0, 2)
+                ? array_values(array_filter($after, fn (): bool => (bool) mt_rand(0, 1)))
+                : null;
+            $kept = new KnownMedium('kept', 'S1', 'kept', false, '');
+            $guard = guard($before, $after, (bool) mt_rand(0, 1), [$kept]);
+            $target = $guard->target;
+            if ($target !== null) {
+                expect(
+                    $target->isSystem() ||
+                        $target->serial === 'S1' ||
+                        $target->readOnly ||
+                        $target->size->count < 2.7e9,
+                )->toBeFalse();
+                if ($before !== null) {
+                    expect(array_filter($before, fn (BlockDevice $one): bool => $one->isSame($target)))->toBe(
+                        [],
+                    );
+                }
             }
         }
-    }
-});
+    },
+);
 
 test('disks are drawn to one scale', function (): void {
     $rows = DiskBars::of(guard(null, disks('lsblk'))->disks)->rows;
@@ -279,7 +297,10 @@ test('writing takes what it usually does', function (): void {
         $card->write,
         $card->read,
     ))->time()->seconds / 60;
-    expect($minutes('server-64'))->toBeBetween(5.5, 8.0)->and($minutes('desktop-64'))->toBeBetween(11.0, 16.0);
+    expect($minutes('server-64'))
+        ->toBeBetween(5.5, 8.0)
+        ->and($minutes('desktop-64'))
+        ->toBeBetween(11.0, 16.0);
 });
 
 test('the capacity test writes and reads all of it', function (): void {
@@ -296,7 +317,9 @@ test('mutated disk lists are facts or findings, never an exception', function (s
             $text = mt_rand(0, 1)
                 ? substr_replace(
                     $text,
-                    ['<', '}', '"', '-1', '<!ENTITY a "b">', "\xff", '9999999999999999999', 'null'][mt_rand(0, 7)],
+                    ['<', '}', '"', '-1', '<!ENTITY a "b">', "\xff", '9999999999999999999', 'null'][
+                        mt_rand(0, 7)
+                    ],
                     $at,
                     mt_rand(0, 9),
                 )
@@ -308,31 +331,47 @@ test('mutated disk lists are facts or findings, never an exception', function (s
     }
 })->with(['lsblk', 'diskutil', 'get-disk']);
 
-test('a series steps over the pool, the router and what is taken, and ends with the network', function (): void {
-    $network = new LocalNetwork(
-        Prefix::parse('172.22.8.0/28'),
-        Ipv4::parse('172.22.8.1'),
-        AddressRange::between(Ipv4::parse('172.22.8.6'), Ipv4::parse('172.22.8.9')),
-        'x',
+test(
+    'a series steps over the pool, the router and what is taken, and ends with the network',
+    function (): void {
+        $network = new LocalNetwork(
+            Prefix::parse('172.22.8.0/28'),
+            Ipv4::parse('172.22.8.1'),
+            AddressRange::between(Ipv4::parse('172.22.8.6'), Ipv4::parse('172.22.8.9')),
+            'x',
+        );
+        $series = fn (int $count, string $first): Series => Series::of(
+            'bed',
+            $count,
+            Ipv4::parse($first),
+            $network,
+            ['bed-9'],
+            [Ipv4::parse('172.22.8.4')->number => 'larder'],
+        );
+        expect(
+            array_map(
+                fn (array $one): string => "{$one['name']} {$one['address']}",
+                $series(4, '172.22.8.0')->members,
+            ),
+        )
+            ->toBe(['bed-1 172.22.8.2', 'bed-2 172.22.8.3', 'bed-3 172.22.8.5', 'bed-4 172.22.8.10'])
+            ->and($series(9, '172.22.8.2')->findings->codes())
+            ->toContain('addresses.name_taken')
+            ->and($series(8, '172.22.8.2')->findings->codes())
+            ->toBe([])
+            ->and($series(8, '172.22.8.10')->findings->codes())
+            ->toBe(['card.series_too_long'])
+            ->and(fn () => $series(41, '172.22.8.2'))
+            ->toThrow(InvalidArgumentException::class);
+    },
+);
+
+test('two checksums that differ are told by their first twelve digits', function (): void {
+    $found = Checksum::compare(
+        '0123456789abcdef'.str_repeat('0', 48),
+        'fedcba9876543210'.str_repeat('1', 48),
+    )->list[0];
+    expect($found->why)->toBe(
+        'It was cut off, changed, or belongs to another version: fedcba987654… and not 0123456789ab….',
     );
-    $series = fn (int $count, string $first): Series => Series::of(
-        'bed',
-        $count,
-        Ipv4::parse($first),
-        $network,
-        ['bed-9'],
-        [Ipv4::parse('172.22.8.4')->number => 'larder'],
-    );
-    expect(
-        array_map(fn (array $one): string => "{$one['name']} {$one['address']}", $series(4, '172.22.8.0')->members),
-    )
-        ->toBe(['bed-1 172.22.8.2', 'bed-2 172.22.8.3', 'bed-3 172.22.8.5', 'bed-4 172.22.8.10'])
-        ->and($series(9, '172.22.8.2')->findings->codes())
-        ->toContain('addresses.name_taken')
-        ->and($series(8, '172.22.8.2')->findings->codes())
-        ->toBe([])
-        ->and($series(8, '172.22.8.10')->findings->codes())
-        ->toBe(['card.series_too_long'])
-        ->and(fn () => $series(41, '172.22.8.2'))
-        ->toThrow(InvalidArgumentException::class);
 });

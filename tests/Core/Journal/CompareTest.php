@@ -76,3 +76,8 @@ test('dots, means and middle halves lie in the picture', function (array $groups
     'all the same' => [['a' => [4.0], 'b' => [4.0]]],
     'below zero' => [['a' => [-4.0, -1.0], 'b' => [0.0]]],
 ]);
+
+test('where nothing that was drawn is as large, the reading itself is the one of all', function (): void {
+    $far = Permutation::of(range(1, 40), range(1001, 1040), fn (int $below): int => mt_rand(0, $below - 1));
+    expect([$far->isExact, $far->odds])->toBe([false, 1 / 20_001]);
+});

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Burrow\BringUp\Step\InventoryFindings;
 use Burrow\BringUp\Told\Inventory;
 
 // What there is before a move, read as people write it, and what of it is missing afterwards.
@@ -96,3 +97,17 @@ test('hostile texts have a budget', function (): void {
         ->and(Inventory::read(str_repeat("999999 a\n", 190))->total())
         ->toBe(1_000_000);
 });
+
+test('of what is missing eight kinds are named', function (int $missing, string $ends): void {
+    $counted = fn (int $from): array => array_map(fn (int $i): string => "2 kind {$i}", range($from, 20));
+    $less = Inventory::read(implode("\n", $counted(1)))->lessIn(
+        Inventory::read(implode("\n", $counted($missing + 1))),
+    );
+    $said = InventoryFindings::notAllThere($less, 'counted')->found;
+    expect($said)->toEndWith($ends)->toStartWith('Missing: kind 1 (0 of 2)');
+})->with([
+    [1, 'kind 1 (0 of 2).'],
+    [8, 'kind 8 (0 of 2).'],
+    [9, 'kind 8 (0 of 2) and 1 more kind.'],
+    [12, 'kind 8 (0 of 2) and 4 more kinds.'],
+]);
