@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Burrow\Intake\Intake;
 use Burrow\Intake\Keys\KeySeen;
+use Burrow\Intake\Neighbours\Neighbour;
 
 // samples/KIND/TOOL.txt is what a tool printed, TOOL.facts what stands in it: one object a line.
 
@@ -161,3 +162,11 @@ test('a long list of one kind of answer costs each line once', function (string 
     ['lookup', 'Host h%d.example not found: 3(NXDOMAIN)'],
     ['reach', 'nc: connect to 172.22.8.1 port %d (tcp) failed: Connection refused'],
 ]);
+
+test('a list in brackets is read although a prompt stands right behind it', function (string $after): void {
+    $list = '[{"dst":"172.22.8.16","dev":"eth0","lladdr":"02:4b:1e:90:00:07","state":["REACHABLE"]}]';
+    $seen = Intake::standard()
+        ->read('neighbours', $list.$after)
+        ->all(Neighbour::class);
+    expect(array_map(fn (Neighbour $one): string => (string) $one->address, $seen))->toBe(['172.22.8.16']);
+})->with(['', "\n", '$', '}', 'larder#']);
