@@ -40,8 +40,7 @@ final class LookupReader implements Reader
         return '/^; <<>> DiG |^;; ->>HEADER<<-|^\S+\.?\s+\d+\s+IN\s+(?:A|AAAA|PTR|CNAME|TXT|MX|NS|SOA|SRV)\s|'.
             '^Server:\s+\S+$|^\S+\s+(?:canonical )?name = \S+$|^\S+ has no (?:A|AAAA|PTR) record|'.
             '^\*\* server can\'t find|^\*\*\* \S+ can\'t find|has (?:IPv6 )?address [0-9a-f.:]+$|'.
-            'domain name pointer |^Host \S+ not found: \d|-- link: \S+$|resolve call failed|no servers could be reached|'.
-            '^\S+\s+(?:canonical )?name = \S+$|^\S+ has no (?:A|AAAA|PTR) record/mi';
+            'domain name pointer |^Host \S+ not found: \d|-- link: \S+$|resolve call failed|no servers could be reached/mi';
     }
 
     public function read(string $text): Reading
