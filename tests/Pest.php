@@ -12,6 +12,8 @@ use Burrow\Catalogue\Part\BoardClass;
 use Burrow\Catalogue\Part\LinkKind;
 use Burrow\Catalogue\Part\SmallParts;
 use Burrow\Catalogue\Shelf;
+use Burrow\Judgement\Findings;
+use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\PlanInput;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -27,6 +29,7 @@ require __DIR__.'/Support/playing.php';
 require __DIR__.'/Support/practice.php';
 require __DIR__.'/Support/knowledge.php';
 require __DIR__.'/Support/told.php';
+require __DIR__.'/Support/cards.php';
 require __DIR__.'/Support/corpus.php';
 
 pest()
@@ -210,6 +213,12 @@ function plan(
         $reader->case(entry('case', $case)),
         smallParts(),
     );
+}
+
+/** What is said of a plan that another part could change. */
+function ofParts(PlanInput $plan): Findings
+{
+    return Findings::of(...iterator_to_array(PlanAnswer::eachOfParts($plan), false));
 }
 
 /** The first few entries of each kind, or all of them. */

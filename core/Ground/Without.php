@@ -98,11 +98,6 @@ final readonly class Without
         );
     }
 
-    public function isQuiet(): bool
-    {
-        return $this->lose === [] && $this->house === [] && $this->ways === [];
-    }
-
     /** The whole of it in a sentence. */
     public function sentence(): string
     {

@@ -19,7 +19,8 @@ final readonly class Ipv6
      */
     public static function tryParse(string $text): ?self
     {
-        $text = preg_match('/^(fe[89ab][0-9a-f:.]*)%[\w.-]{1,32}$/Di', $text, $match) === 1 ? $match[1] : $text;
+        $text =
+            preg_match('/^(fe[89ab][0-9a-f:.]*)%[\w.-]{1,32}$/Di', $text, $match) === 1 ? $match[1] : $text;
         if (
             strlen($text) > 45 ||
             ! str_contains($text, ':') ||
@@ -41,7 +42,9 @@ final readonly class Ipv6
     /** @throws InvalidArgumentException when there are not sixteen bytes */
     public static function fromBytes(string $bytes): self
     {
-        return strlen($bytes) === 16 ? new self($bytes) : throw new InvalidArgumentException('Not sixteen bytes.');
+        return strlen($bytes) === 16
+            ? new self($bytes)
+            : throw new InvalidArgumentException('Not sixteen bytes.');
     }
 
     public function equals(Ipv4|self $other): bool
@@ -59,21 +62,6 @@ final readonly class Ipv6
     public function isUniqueLocal(): bool
     {
         return (ord($this->bytes[0]) & 0xFE) === 0xFC;
-    }
-
-    /**
-     * The hardware address that an interface identifier was made of (modified EUI-64, RFC 4291 appendix A); null when
-     * it was not.
-     */
-    public function hardwareAddress(): ?Mac
-    {
-        if (substr($this->bytes, 11, 2) !== "\xFF\xFE") {
-            return null;
-        }
-        $mac = substr($this->bytes, 8, 3).substr($this->bytes, 13, 3);
-        $mac[0] = chr(ord($mac[0]) ^ 2);
-
-        return Mac::parse(implode(':', str_split(bin2hex($mac), 2)));
     }
 
     /** The shortest standard form (RFC 5952), without the dotted form of embedded IPv4 addresses. */

@@ -52,12 +52,6 @@ final readonly class Mac
         );
     }
 
-    /** Made up by the machine itself, as phones do for each network (the local bit of IEEE 802). */
-    public function isLocal(): bool
-    {
-        return ((int) hexdec(substr($this->text, 0, 2)) & 2) !== 0;
-    }
-
     /** Stands for several machines: broadcast and multicast (the group bit of IEEE 802). */
     public function isGroup(): bool
     {
@@ -72,7 +66,8 @@ final readonly class Mac
     /** @throws InvalidArgumentException when the text is no hardware address */
     public static function parse(string $text): self
     {
-        return self::tryParse($text) ?? throw new InvalidArgumentException("Not a hardware address: {$text}.");
+        return self::tryParse($text) ??
+            throw new InvalidArgumentException("Not a hardware address: {$text}.");
     }
 
     public function __toString(): string

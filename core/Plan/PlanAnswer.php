@@ -49,14 +49,9 @@ final readonly class PlanAnswer implements JsonSerializable
         return Findings::of(...$findings);
     }
 
-    /** Those that another part could change. */
-    public static function findingsOfParts(PlanInput $plan): Findings
-    {
-        return Findings::of(...iterator_to_array(self::eachOfParts($plan), false));
-    }
-
     /**
-     * The same one by one, so that whoever only asks whether all is well can stop at the first that is not.
+     * Those that another part could change, one by one: whoever only asks whether all is well can stop at the first
+     * that is not.
      *
      * @return iterable<Finding>
      */
@@ -78,7 +73,9 @@ final readonly class PlanAnswer implements JsonSerializable
     {
         $lead = match ($this->findings->worst()) {
             Severity::Stop => 'Does not fit: '.lcfirst($this->findings->list[0]->found),
-            Severity::Warn => 'Fits with a warning, '.round($this->memory->spare() * 100).' % memory to spare',
+            Severity::Warn => 'Fits with a warning, '.
+                round($this->memory->spare() * 100).
+                ' % memory to spare',
             default => 'Fits, with '.round($this->memory->spare() * 100).' % memory to spare',
         };
 

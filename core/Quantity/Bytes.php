@@ -46,11 +46,6 @@ final readonly class Bytes
         return self::of((int) round($mebibytes * 1024 ** 2));
     }
 
-    public static function gibi(float $gibibytes): self
-    {
-        return self::of((int) round($gibibytes * 1024 ** 3));
-    }
-
     public function plus(self $other): self
     {
         return new self($this->count + $other->count);

@@ -207,17 +207,6 @@ final class DiskFindings
         );
     }
 
-    public static function tooFewDisks(string $level, int $least): Finding
-    {
-        return Finding::stop(
-            'stores.too_few_disks',
-            ucfirst($level)." wants at least {$least} disks.",
-            'With fewer there is nothing to rebuild from.',
-            'Add disks, or choose another arrangement.',
-            Place::field('disks'),
-        );
-    }
-
     public static function notDisks(string $field): Finding
     {
         return Finding::stop(

@@ -12,7 +12,8 @@ use Burrow\Net\NameAnswer;
 /** What a client's own look-up said of a name, and whether it asked the resolver that it should ask. */
 final readonly class ToldByClient
 {
-    private function __construct(public bool $held, public string $said, public bool $askedAnother)
+    /** @param  string  $said  also who answered, where it is no filter of the house */
+    private function __construct(public bool $held, public string $said)
     {
     }
 
@@ -50,7 +51,6 @@ final readonly class ToldByClient
         return new self(
             $expected->isMetBy($answer) && ! $another,
             $answer->words().($another ? ", by {$server}, which is no filter of the house" : ''),
-            $another,
         );
     }
 }

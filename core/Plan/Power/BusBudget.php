@@ -39,12 +39,6 @@ final readonly class BusBudget implements PlannerPart
         return $this->plan->hub()->current ?? $this->plan->board->usbBus()?->current;
     }
 
-    /** Current that the board itself has to pass on to its sockets. */
-    public function fromBoard(): Amps
-    {
-        return $this->plan->hub() === null ? $this->devices->together() : Amps::of(0);
-    }
-
     public function finding(): Finding
     {
         $asked = $this->devices->together();

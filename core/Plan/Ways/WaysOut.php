@@ -73,12 +73,6 @@ final readonly class WaysOut
         return $least < $now ? self::best($ways) : [];
     }
 
-    /** Nothing about its parts stops it or warns; which jobs share the box is not a matter of parts. */
-    public static function isCured(PlanInput $plan): bool
-    {
-        return self::troubles($plan, [0, 0]) === [];
-    }
-
     /**
      * What stops or warns; null as soon as that is more than may be.
      *
@@ -139,7 +133,9 @@ final readonly class WaysOut
     private static function weight(array $troubles): array
     {
         return [
-            count(array_filter($troubles, fn (Finding $finding): bool => $finding->severity === Severity::Stop)),
+            count(
+                array_filter($troubles, fn (Finding $finding): bool => $finding->severity === Severity::Stop),
+            ),
             count($troubles),
         ];
     }
@@ -223,7 +219,10 @@ final readonly class WaysOut
             $plan->addOn !== null
                 ? [$plan->addOn->gives]
                 : [...$wanted, ...$plan->supply->poeWatts === null ? [] : ['network power']];
-        $same = array_filter($this->shelf->addOns, fn (AddOn $one): bool => in_array($one->gives, $kinds, true));
+        $same = array_filter(
+            $this->shelf->addOns,
+            fn (AddOn $one): bool => in_array($one->gives, $kinds, true),
+        );
 
         return [...array_values($same), ...in_array($plan->addOn?->gives, $wanted, true) ? [] : [null]];
     }

@@ -18,6 +18,9 @@
     @if ($picture->travellers === [])
         <text class="p-say" x="150" y="92">No device has a key yet.</text>
     @endif
+    @if ($picture->moreTravellers > 0)
+        <text class="p-say" x="768" y="52" text-anchor="end">and {{ $picture->moreTravellers }} more with a key, below</text>
+    @endif
     <path class="p-stones" d="M4 {{ $picture::TURF + 10 }} H782" />
     @foreach ($picture->strata as $stratum)
         <rect class="w-{{ $stratum->id }}" x="0" y="{{ $loop->first ? $picture::TURF + 14 : $stratum->y }}" width="{{ $picture::WIDTH }}" height="{{ $stratum->height + 1 + ($loop->first ? $stratum->y - $picture::TURF - 14 : 0) }}" />

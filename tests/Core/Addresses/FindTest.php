@@ -499,3 +499,18 @@ test('of two with one name both are told, and neither weighs less', function ():
         ]),
     );
 });
+
+test(
+    'keys that are another come first, then those that nobody kept, each by box and name',
+    function (): void {
+        $seen = fn (string $host): KeySeen => new KeySeen($host, 'ssh-ed25519', 'SHA256:here');
+        $kept = fn (string $name, ?string $sha256): array => ['names' => [$name], 'sha256' => $sha256];
+        $found = KnownKeys::against(array_map($seen, ['wren', 'larder', 'sieve', 'hub']), [
+            'wren' => $kept('wren', 'SHA256:here'),
+            'larder' => $kept('larder', null),
+            'sieve' => $kept('sieve', 'SHA256:another'),
+            'hub' => $kept('hub', null),
+        ]);
+        expect(array_column($found, 'box'))->toBe(['sieve', 'hub', 'larder', 'wren']);
+    },
+);

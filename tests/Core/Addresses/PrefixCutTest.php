@@ -67,3 +67,10 @@ test('what cannot be cut is told at its field', function (
 test('a length that was typed is repeated as it is', function (string $length, string $told): void {
     expect(PrefixCut::of('172.22.8.0/24', $length, [])->findings->list[0]->found)->toContain($told);
 })->with([['33', 'into /33'], ['260', 'into /99'], [' / 99 ', 'into /99']]);
+
+test('what could not be cut was not joined either', function (): void {
+    expect(PrefixCut::of('172.22.8.0', '', [])->joins)
+        ->toBeFalse()
+        ->and(PrefixCut::of('172.22.8.0/25 172.22.8.128/25', '', [])->joins)
+        ->toBeTrue();
+});

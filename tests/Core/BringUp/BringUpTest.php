@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Burrow\BringUp\Countdown;
+use Burrow\BringUp\Playbook\StepFile;
 use Burrow\BringUp\Step\HostKeyHistory;
 use Burrow\BringUp\Step\LeaseMatch;
 use Burrow\BringUp\Step\SeenFindings;
@@ -338,3 +339,16 @@ test('a host key is judged by its history', function (): void {
         ->and(HostKeyHistory::judge($key('b'), $kept, $keptAt, null)->severity->value)
         ->toBe('stop');
 });
+
+test(
+    'what a command writes is read from it, and whether it stands at the end of a file that is there',
+    function (): void {
+        $files = StepFile::ofCommand(
+            "sudo tee /etc/a.conf >/dev/null <<'END'\none\ntwo\nEND\necho x\n".
+                "tee --append /etc/fstab <<'END'\nthree\nEND\n",
+        );
+        expect(array_map(fn (StepFile $one): array => [$one->path, $one->text, $one->appended], $files))->toBe(
+            [['/etc/a.conf', "one\ntwo\n", false], ['/etc/fstab', "three\n", true]],
+        );
+    },
+);

@@ -1113,3 +1113,9 @@ test('how warm a board is with its new case, and whether a supply holds', functi
     ],
     'nothing told' => ['supply-holds', [], [], false, '', ['bringup.supply_not_told']],
 ]);
+
+test('a page without a port is no page to ask', function (): void {
+    $look = new Details(look: new Look(port: '{{page_port}}'));
+    $facts = new RunFacts('wren', 'warden', Ipv4::parse('172.22.8.16'));
+    expect(judgedAs('ask-page', $look, facts: $facts)->findings->codes())->toBe(['bringup.value_missing']);
+});

@@ -86,3 +86,12 @@ test('what each kind of step asks the person for, with a bench and without', fun
     $asked = implode("\n", $asked)."\n";
     expect($asked)->toBe(onFile(__DIR__.'/papers/asked.txt', $asked));
 });
+
+test('words of a step that look like the end of its document do not end it', function (): void {
+    $paper = new ShellScript(onPaper('file-store'));
+    $document = new ReflectionMethod($paper, 'document');
+    $text = "first\nSTEP\nSTEPS\n; echo out \$HOME";
+    expect(run('sh -c '.escapeshellarg("cat {$document->invoke($paper, $text)}"))['out'])->toBe(
+        "{$text}\n",
+    );
+});

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Burrow\Diagnosis\Know\Check;
+use Burrow\Diagnosis\Know\Light;
 use Burrow\Text\YamlEntry;
 
 // What is known of causes and checks: its files hold together.
@@ -21,7 +22,10 @@ test('an id stands in one file only', function (string $what): void {
         preg_match_all('/^([a-z][a-z0-9-]+):$/m', (string) file_get_contents($file), $found);
         $ids = [...$ids, ...$found[1]];
     }
-    expect(count($ids))->toBeGreaterThan(50)->toBe(count(array_unique($ids)))->toBe(count(known($what)));
+    expect(count($ids))
+        ->toBeGreaterThan(50)
+        ->toBe(count(array_unique($ids)))
+        ->toBe(count(known($what)));
 })->with(['causes', 'checks']);
 
 test('causes speak of checks and answers that there are, and of no more than the whole', function (): void {
@@ -53,22 +57,25 @@ test('what a cause shows can be looked at under one of its complaints', function
     expect($never)->toBe([]);
 });
 
-test('on a box that is well each check has a share for every answer, and they are the whole', function (): void {
-    foreach (known('checks') as $id => $check) {
-        if ($id !== Check::FIRST) {
-            expect([$id, array_keys($check['usual'] ?? [])])
-                ->toEqualCanonicalizing([$id, array_keys($check['answers'])])
-                ->and(abs(array_sum($check['usual']) - 100))
-                ->toBeLessThan(1e-6, $id);
+test(
+    'on a box that is well each check has a share for every answer, and they are the whole',
+    function (): void {
+        foreach (known('checks') as $id => $check) {
+            if ($id !== Check::FIRST) {
+                expect([$id, array_keys($check['usual'] ?? [])])
+                    ->toEqualCanonicalizing([$id, array_keys($check['answers'])])
+                    ->and(abs(array_sum($check['usual']) - 100))
+                    ->toBeLessThan(1e-6, $id);
+            }
         }
-    }
-    foreach (knowledge()->shares as $check => $causes) {
-        foreach ($causes as $cause => $shares) {
-            expect(abs(array_sum($shares) - 1))->toBeLessThan(1e-9, "{$check}, {$cause}");
-            expect(min($shares))->toBeGreaterThan(0, "{$check}, {$cause}");
+        foreach (knowledge()->shares as $check => $causes) {
+            foreach ($causes as $cause => $shares) {
+                expect(abs(array_sum($shares) - 1))->toBeLessThan(1e-9, "{$check}, {$cause}");
+                expect(min($shares))->toBeGreaterThan(0, "{$check}, {$cause}");
+            }
         }
-    }
-});
+    },
+);
 
 test('a cure leads back to a step that playbooks have, or to the card', function (): void {
     $steps = ['card', 'verify'];
@@ -83,4 +90,12 @@ test('a cure leads back to a step that playbooks have, or to the card', function
         );
         expect($there)->not->toBe([], "{$id}: {$cause['back']}");
     }
+});
+
+test('a light is drawn in its row, high while it is lit', function (): void {
+    expect(Light::Off->line(2))
+        ->toStartWith('M32 58H37.7V58H43.4')
+        ->toEndWith('V58H146.0')
+        ->and(Light::Steady->line(0))
+        ->toStartWith('M32 7H37.7V7H43.4');
 });

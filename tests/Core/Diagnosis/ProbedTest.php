@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Burrow\Diagnosis\Look\Probed;
 use Burrow\Household\DoorState;
 use Burrow\Net\NameAnswer;
+use Burrow\Net\Prefix;
 
 // What probes met, as answers that the checks have.
 
@@ -96,4 +97,8 @@ test('every answer of a probe is one that its check has', function (): void {
     ) {
         expect(array_diff($answers, $checks[$probe]))->toBe([]);
     }
+});
+
+test('nothing told of the desk is no answer', function (): void {
+    expect(Probed::desk([], Prefix::parse('172.22.8.0/24')))->toBeNull();
 });

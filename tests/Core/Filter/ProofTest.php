@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 use Burrow\Filter\FilterConcern;
+use Burrow\Filter\FilterFindings;
 use Burrow\Filter\ListMemory;
+use Burrow\Filter\ListSize;
 use Burrow\Filter\LogTold;
 use Burrow\Filter\Proof\Asked;
 use Burrow\Filter\Proof\ToldByClient;
@@ -77,7 +79,10 @@ test('what a client says is believed, and whom it asked is looked at', function 
     $told = ToldByClient::of($is, Intake::standard()->read('lookup', $text)->all(Answer::class), [
         '172.22.8.10',
     ]);
-    expect([$told->held, $told->askedAnother])->toBe([$held, $another]);
+    expect([$told->held, str_contains($told->said, 'which is no filter of the house')])->toBe([
+        $held,
+        $another,
+    ]);
 })->with([
     'the filter refuses' => [
         "Server:\t\t172.22.8.10\nAddress:\t172.22.8.10#53\n\n** server can't find listed.example: NXDOMAIN\n",
@@ -328,4 +333,24 @@ test('two readings of the counter', function (array $before, array $after, strin
     'it stands' => [[100, 20], [100, 20], 'filter.counter_stands'],
     'nothing was refused since' => [[100, 20], [101, 20], 'filter.nothing_refused'],
     'it rises' => [[100, 20], [101, 21], 'filter.counter_rises'],
+]);
+
+test('of what came since a share was refused', function (): void {
+    $found = Counter::compare(new Counter('x', 'house', 100, 10), new Counter('x', 'house', 415, 103))[0];
+    expect($found->found)->toBe('315 questions since, 93 refused: 29.5 %.');
+});
+
+test('lines that are not read are counted, and the first are named', function (
+    int $invalid,
+    array $named,
+    string $found,
+    string $do,
+    ?int $line,
+): void {
+    $finding = FilterFindings::notRead(new ListSize('one.txt', 40, $invalid, 30, $named));
+    expect([$finding->found, $finding->do, $finding->place?->line])->toBe([$found, $do, $line]);
+})->with([
+    [1, [7], 'One line of one.txt names nothing that a resolver is asked.', '', 7],
+    [2, [7, 9], '2 lines of one.txt name nothing that a resolver is asked.', 'The first are 7, 9.', 7],
+    [3, [], '3 lines of one.txt name nothing that a resolver is asked.', '', null],
 ]);

@@ -98,3 +98,23 @@ test('a box that is on is not yet what it does: its own port has to have been me
         'its box is on, and what it does for you does not answer',
     ],
 ]);
+
+test('one port of a job that was met is enough, whichever was asked last', function (
+    array $met,
+    bool $on,
+): void {
+    $job = catalogue('job')['file-store'];
+    $purpose = array_values(array_filter($job->ports, fn ($one): bool => $one->port->number !== 22))[0]
+        ->purpose;
+    $ports = array_map(
+        fn (DoorState $one, int $at): Service => lookedAt(4000 + $at, $purpose, $one),
+        $met,
+        array_keys($met),
+    );
+    $plain = PlainHouse::of(household([dweller('larder', job: 'file-store')], ports: ['larder' => $ports]));
+    expect($plain->things[0]['on'])->toBe($on);
+})->with([
+    [[DoorState::Open, DoorState::Silent], true],
+    [[DoorState::Silent, DoorState::Open], true],
+    [[DoorState::Silent, DoorState::Refused], false],
+]);

@@ -15,6 +15,7 @@ use Burrow\Quantity\Bytes;
 use Burrow\Quantity\Duration;
 use Burrow\Quantity\Rate;
 use Burrow\Reach\Tunnel\TunnelDevice;
+use Burrow\Reach\Tunnel\TunnelKey;
 use Burrow\Reach\Tunnel\TunnelNet;
 use Burrow\Reach\Tunnel\TunnelProfile;
 use Burrow\Stores\FstabLine;
@@ -250,3 +251,11 @@ test('a value is taken up to its edges, and refused beyond them', function (stri
         expect([$value, is_string($said)])->toBe([$value, true]);
     }
 })->with(array_keys(edgesOfValues()));
+
+test('a key with a letter that base64 does not have is none', function (): void {
+    $odd = '!'.substr(KEY_OF_SEEDS, 1);
+    expect(TunnelKey::isOne($odd))
+        ->toBeFalse()
+        ->and(fn (): TunnelDevice => new TunnelDevice('a', $odd, '10.77.8.0/24'))
+        ->toThrow(InvalidArgumentException::class);
+});

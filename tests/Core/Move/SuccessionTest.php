@@ -108,3 +108,22 @@ test('each part is called as the shelf calls it, and one that nobody named is no
         ['part' => 'drive', 'from' => 'something of its own', 'to' => 'not known'],
     ]);
 });
+
+test('cases and coolers are called as the shelf calls them', function (): void {
+    $shelf = shelf();
+    $one = succession(
+        heir(
+            'hub',
+            '172.22.8.12',
+            parts: new BoxParts(case: 'vented', cooling: array_key_first($shelf->coolings)),
+        ),
+        heir('wren', '172.22.8.16', parts: new BoxParts(case: array_keys($shelf->cases)[1])),
+    );
+    $said = array_column($one->parts, null, 'part');
+    expect(array_column($one->parts, 'to'))
+        ->toContain($shelf->cases[array_keys($shelf->cases)[1]]->label)
+        ->and(array_column($one->parts, 'from'))
+        ->toContain($shelf->cases['vented']->label, array_values($shelf->coolings)[0]->label)
+        ->and($said)
+        ->toHaveCount(2);
+});

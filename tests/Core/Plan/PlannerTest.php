@@ -165,11 +165,13 @@ test('bits and dates decide which image starts a board', function (
 ]);
 
 test('an image whose release is no longer kept is told, and is never a way out', function (): void {
-    expect(ImageFit::of(plan('marl', image: 'server-32-old', job: 'dns-filter'))->findings()->codes())->toContain(
-        'plan.image_without_updates',
-    );
+    expect(
+        ImageFit::of(plan('marl', image: 'server-32-old', job: 'dns-filter'))->findings()->codes(),
+    )->toContain('plan.image_without_updates');
     foreach (['pebble', 'marl'] as $board) {
-        $ways = (new WaysOut(shelf()))->from(plan($board, image: 'server-64', job: 'dns-filter', drive: null));
+        $ways = (new WaysOut(shelf()))->from(
+            plan($board, image: 'server-64', job: 'dns-filter', drive: null),
+        );
         expect($ways)->not->toBe([]);
         foreach ($ways as $way) {
             expect($way->plan->image->getsUpdates)->toBeTrue();
@@ -204,7 +206,10 @@ test('a database on a card wears it out, on a drive it does not', function (): v
         // 16 GB × 300 cycles ÷ 8 ÷ (8 + 0.15) GB a day.
         ->and(CardWear::of($onCard)->years())
         ->toEqualWithDelta((16 * 300) / 8 / 8.15 / 365.25, 1e-9)
-        ->and(CardWear::of(plan(drive: null, job: 'automation-hub', card: 'card-64-endurance'))->finding()->code)
+        ->and(
+            CardWear::of(plan(drive: null, job: 'automation-hub', card: 'card-64-endurance'))->finding()
+                ->code,
+        )
         ->toBe('plan.card_lasts')
         ->and(CardWear::of(plan(job: 'tv-recorder', drive: 'ssd-500', card: 'card-16'))->finding()->code)
         ->toBe('plan.card_lasts');
@@ -249,7 +254,9 @@ test('power over the network cable keeps its budget', function (
     LinkKind $link,
     string $code,
 ): void {
-    expect(SupplyFit::of(plan($board, $supply, 'usual-1m', $drive, $link))->findings()->codes())->toContain($code);
+    expect(SupplyFit::of(plan($board, $supply, 'usual-1m', $drive, $link))->findings()->codes())->toContain(
+        $code,
+    );
 })->with([
     ['lodestone', 'poe-type-1', 'ssd-500', LinkKind::Wired, 'plan.poe_fits'],
     ['basalt', 'poe-type-1', 'spin-1t', LinkKind::Wired, 'plan.poe_too_weak'],
@@ -366,11 +373,16 @@ test('a first copy over the line, a battery, and a subscription that ends', func
             1e-9,
         )
         ->and(
-            PayBack::of(plan()->with(circumstances: new Circumstances(subscription: Money::of(0.5))))?->finding()
-                ->code,
+            PayBack::of(
+                plan()->with(circumstances: new Circumstances(subscription: Money::of(0.5))),
+            )?->finding()->code,
         )
         ->toBe('plan.never_pays')
-        ->and(PayBack::of(plan()->with(circumstances: new Circumstances(subscription: Money::of(0.5))))?->figures())
+        ->and(
+            PayBack::of(
+                plan()->with(circumstances: new Circumstances(subscription: Money::of(0.5))),
+            )?->figures(),
+        )
         ->toBe(['pay_back_months' => null])
         ->and(PayBack::of($plan)?->figures()['pay_back_months'])
         ->toEqualWithDelta(PayBack::of($plan)?->months(), 0.005)
@@ -442,7 +454,12 @@ test('a spreadsheet takes no cell for a formula', function (): void {
     $csv = PartsCsv::of(PartsList::of($plan));
     expect($csv)
         ->toContain("\"'=HYPERLINK(\"\"x\"\"),1\"")
-        ->and(array_map(fn (string $line): int => count(str_getcsv($line, escape: '')), explode("\r\n", trim($csv))))
+        ->and(
+            array_map(
+                fn (string $line): int => count(str_getcsv($line, escape: '')),
+                explode("\r\n", trim($csv)),
+            ),
+        )
         ->each->toBe(3);
 });
 
@@ -522,39 +539,46 @@ test(
     },
 );
 
-test('offers differ by more than their image, and no add-on is taken for one of another kind', function (): void {
-    mt_srand(26);
-    $pick = fn (string $kind): string => array_keys(catalogue($kind))[mt_rand(0, count(catalogue($kind)) - 1)];
-    for ($i = 0; $i < 40; $i++) {
-        $plan = plan(
-            $pick('board'),
-            $pick('supply'),
-            $pick('cable'),
-            job: $pick('job'),
-            image: $pick('image'),
-            case: $pick('case'),
-        );
-        $plan =
-            $i % 3 === 0 ? $plan->with(addOn: catalogue('addOn')[array_keys(catalogue('addOn'))[$i % 5]]) : $plan;
-        $ways = (new WaysOut(shelf()))->from($plan);
-        $others = array_map(
-            fn (WayOut $way): string => serialize(
-                array_map(
-                    fn (mixed $part): mixed => $part->id ?? null,
-                    array_diff_key($way->changes, ['image' => 1]),
+test(
+    'offers differ by more than their image, and no add-on is taken for one of another kind',
+    function (): void {
+        mt_srand(26);
+        $pick = fn (string $kind): string => array_keys(catalogue($kind))[
+            mt_rand(0, count(catalogue($kind)) - 1)
+        ];
+        for ($i = 0; $i < 40; $i++) {
+            $plan = plan(
+                $pick('board'),
+                $pick('supply'),
+                $pick('cable'),
+                job: $pick('job'),
+                image: $pick('image'),
+                case: $pick('case'),
+            );
+            $plan =
+                $i % 3 === 0
+                    ? $plan->with(addOn: catalogue('addOn')[array_keys(catalogue('addOn'))[$i % 5]])
+                    : $plan;
+            $ways = (new WaysOut(shelf()))->from($plan);
+            $others = array_map(
+                fn (WayOut $way): string => serialize(
+                    array_map(
+                        fn (mixed $part): mixed => $part->id ?? null,
+                        array_diff_key($way->changes, ['image' => 1]),
+                    ),
                 ),
-            ),
-            array_filter($ways, fn (WayOut $way): bool => isset($way->changes['image'])),
-        );
-        expect(count($others))->toBe(count(array_unique($others)));
-        foreach ($ways as $way) {
-            $becomes = $way->changes['addOn'] ?? null;
-            expect(
-                $becomes === null || $plan->addOn === null || $becomes->gives === $plan->addOn->gives,
-            )->toBeTrue();
+                array_filter($ways, fn (WayOut $way): bool => isset($way->changes['image'])),
+            );
+            expect(count($others))->toBe(count(array_unique($others)));
+            foreach ($ways as $way) {
+                $becomes = $way->changes['addOn'] ?? null;
+                expect(
+                    $becomes === null || $plan->addOn === null || $becomes->gives === $plan->addOn->gives,
+                )->toBeTrue();
+            }
         }
-    }
-});
+    },
+);
 
 test('starting from the drive moves the system, its writes and its image there', function (): void {
     $card = plan(job: 'automation-hub', card: 'card-16');
@@ -651,8 +675,12 @@ test('ways out agree with an exhaustive search', function (
             : $part->id ?? 'none');
     $trouble = function (PlanInput $plan): array {
         $list = array_filter(
-            PlanAnswer::findingsOfParts($plan)->list,
-            fn (Finding $finding): bool => in_array($finding->severity, [Severity::Stop, Severity::Warn], true),
+            ofParts($plan)->list,
+            fn (Finding $finding): bool => in_array(
+                $finding->severity,
+                [Severity::Stop, Severity::Warn],
+                true,
+            ),
         );
 
         return [
@@ -692,7 +720,10 @@ test('ways out agree with an exhaustive search', function (
         }
     }
     $least = min(array_column($tried, 0));
-    $best = array_filter($tried, fn (array $one): bool => $one[0] === $least && ! in_array($least, $one[2], true));
+    $best = array_filter(
+        $tried,
+        fn (array $one): bool => $one[0] === $least && ! in_array($least, $one[2], true),
+    );
     // What people do first: nothing given up, then the fewest minutes of hands, then the price.
     $minutes = [
         'cable' => 1,
@@ -736,7 +767,11 @@ test('ways out agree with an exhaustive search', function (
     $ways = (new WaysOut($shelf))->from($plan);
     expect(
         array_map(
-            fn (WayOut $way): array => [$way->toll->givenUp, (int) ($way->toll->hands->seconds / 60), $way->cents],
+            fn (WayOut $way): array => [
+                $way->toll->givenUp,
+                (int) ($way->toll->hands->seconds / 60),
+                $way->cents,
+            ],
             $ways,
         ),
     )
@@ -778,7 +813,10 @@ test('memory is drawn to scale, and what does not fit sticks out', function (): 
         ->and($picture->pieces[1]['width'] / $picture->pieces[2]['width'])
         ->toEqualWithDelta(160 / 180, 1e-6);
     $over = MemoryPicture::of(plan('marl', job: 'cloud-drive'));
-    expect($over->end)->toBeLessThan((float) MemoryPicture::WIDTH)->and($over->pieces[1]['over'])->toBeTrue();
+    expect($over->end)
+        ->toBeLessThan((float) MemoryPicture::WIDTH)
+        ->and($over->pieces[1]['over'])
+        ->toBeTrue();
 });
 
 test('a household is within bounds', function (): void {
@@ -804,7 +842,14 @@ test('a measured rate names its limit', function (
     ))->finding();
     expect($finding->code)->toBe($code)->and($finding->found)->toContain($limit);
 })->with([
-    'single core, nothing idle' => ['pebble', LinkKind::Wireless, 1.4, 0.0, 'plan.measured_processor', 'processor'],
+    'single core, nothing idle' => [
+        'pebble',
+        LinkKind::Wireless,
+        1.4,
+        0.0,
+        'plan.measured_processor',
+        'processor',
+    ],
     'quad core on Wi-Fi, 81 % idle' => [
         'cobble',
         LinkKind::Wireless,
@@ -813,7 +858,14 @@ test('a measured rate names its limit', function (
         'plan.measured_as_modelled',
         'Wi-Fi',
     ],
-    'six cores on gigabit' => ['granite', LinkKind::Wired, 113.0, 0.7, 'plan.measured_as_modelled', 'network'],
+    'six cores on gigabit' => [
+        'granite',
+        LinkKind::Wired,
+        113.0,
+        0.7,
+        'plan.measured_as_modelled',
+        'network',
+    ],
     'a cable that fell back' => ['flint', LinkKind::Wired, 11.2, 0.9, 'plan.measured_below', '118 MB/s'],
     'only the first seconds' => ['cobble', LinkKind::Wired, 95.0, 0.9, 'plan.measured_above', '11.8 MB/s'],
 ]);
@@ -828,7 +880,9 @@ test('what lies in the drawer is not bought again', function (): void {
 
 test('jobs that should not share a box do not hide the ways out', function (): void {
     expect(
-        (new WaysOut(shelf()))->from(plan('flint', 'supply-2a5', 'stout-05m', job: 'dns-filter container-host')),
+        (new WaysOut(shelf()))->from(
+            plan('flint', 'supply-2a5', 'stout-05m', job: 'dns-filter container-host'),
+        ),
     )->not->toBe([]);
 });
 
@@ -842,7 +896,13 @@ test('room on the card is the image, the jobs and air', function (): void {
         ->toBe('plan.card_too_small')
         ->and(
             PlanAnswer::findings(
-                plan('old-laptop', 'brick-19v', 'fixed-15m', card: 'card-16', job: 'tv-recorder automation-hub'),
+                plan(
+                    'old-laptop',
+                    'brick-19v',
+                    'fixed-15m',
+                    card: 'card-16',
+                    job: 'tv-recorder automation-hub',
+                ),
             )->codes(),
         )
         ->not->toContain('plan.card_too_small');

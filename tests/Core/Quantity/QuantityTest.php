@@ -37,7 +37,7 @@ test('amounts are written with their unit', function (Bytes $amount, string $dec
     [Bytes::of(0), '0 B', '0 B'],
     [Bytes::of(999), '999 B', '999 B'],
     [Bytes::of(1000), '1.0 kB', '1000 B'],
-    [Bytes::gibi(4), '4.3 GB', '4.0 GiB'],
+    [Bytes::mebi(4096), '4.3 GB', '4.0 GiB'],
     [Bytes::giga(32), '32.0 GB', '29.8 GiB'],
 ]);
 

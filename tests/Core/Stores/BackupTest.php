@@ -167,3 +167,32 @@ test('what the scripts said is read from a journal and from a terminal', functio
     ]);
     expect($said[0]->stamp?->getTimestamp())->toBe(strtotime('2026-11-26 02:30:01 UTC'));
 });
+
+test('a copy that was brought back half a year ago is tried well enough', function (
+    int $days,
+    array $codes,
+): void {
+    $now = new DateTimeImmutable(THREE_O_CLOCK);
+    $copy = new Copying(
+        id: 1,
+        box: 'larder',
+        name: 'larder',
+        to: 'copies.example.net',
+        elsewhere: true,
+        encrypted: true,
+        keyKept: true,
+        ran: $now->modify('-1 day'),
+        tried: $now->modify("-{$days} days"),
+        worked: true,
+    );
+    $found = array_filter(BackupConcern::of($copy, household([dweller('larder')])));
+    expect(array_values(array_map(fn ($one): string => $one->code, $found)))->toBe($codes);
+})->with([[180, []], [181, ['stores.tried_long_ago']]]);
+
+test('what a copy sent tells its rate from a gigabyte and a second on', function (
+    int $bytes,
+    int $seconds,
+    bool $tells,
+): void {
+    expect(CopyWindow::ofAll(Bytes::of(5_000_000_000), Bytes::of($bytes), $seconds) !== null)->toBe($tells);
+})->with([[1_000_000_000, 1, true], [999_999_999, 1, false], [1_000_000_000, 0, false]]);

@@ -71,3 +71,11 @@ test('the script runs on this machine under three shells, and what it prints is 
     $cores = substr_count((string) file_get_contents('/proc/stat'), "\ncpu");
     expect(substr_count($lines[0][0], ',') + 1)->toBe($cores);
 })->with(['dash', 'bash', 'busybox sh']);
+
+test('eight seconds that count are enough, and what comes after is not of the copy', function (): void {
+    $seen = Watched::of(watchedLines(array_fill(0, 11, 30))."\n".watchedLines([0, 0], '100,100'));
+    expect([$seen?->seconds, $seen?->busiest, $seen?->idle])
+        ->toBe([8, 20.0, 85.0])
+        ->and(Watched::of(watchedLines(array_fill(0, 10, 30))))
+        ->toBeNull();
+});

@@ -105,3 +105,25 @@ test('the working has the numbers that the verdict goes by', function (): void {
         ->and((new SpinDown(0, 59, 50_000, 5, 0.6))->working()->title)
         ->toBe('After 59 min');
 });
+
+test('a wait is set in steps of five seconds, then of half an hour, and never shorter', function (
+    float $wait,
+    int $setting,
+): void {
+    expect((new SpinDown(40, $wait, 50_000, 5, 0.6))->setting())->toBe($setting);
+})->with([
+    [0.01, 1],
+    [5, 60],
+    [20, 240],
+    [20.5, 241],
+    [30, 241],
+    [31, 242],
+    [60, 242],
+    [330, 251],
+    [600, 251],
+]);
+
+test('resting pays from a tenth of what turning takes', function (): void {
+    $code = fn (float $resting): string => (new SpinDown(2, 20, 50_000, 5, $resting))->verdict(1)->code;
+    expect([$code(0.6), $code(4.9)])->toBe(['stores.rest_pays', 'stores.rest_saves_nothing']);
+});

@@ -143,3 +143,18 @@ test('support that ends today has not ended', function (int $daysLeft, string $c
     );
     expect(UpkeepFindings::supportEnds($due)->code)->toBe($code);
 })->with([[-1, 'upkeep.support_ended'], [0, 'upkeep.support_ends'], [1, 'upkeep.support_ends']]);
+
+test('what is due is seen four hundred days ahead, and what is no own entry has no number', function (
+    int $days,
+    array $due,
+): void {
+    $ends = (new DateTimeImmutable(THREE_O_CLOCK))->modify("{$days} days");
+    $house = household(
+        [dweller('larder')],
+        openings: ['larder' => [new Opening('larder', 51944, 'udp', $ends)]],
+        told: ['copyings' => []],
+    );
+    expect(array_map(fn (CareDue $one): array => [$one->daysLeft, $one->id], CareCalendar::of($house)))->toBe(
+        $due,
+    );
+})->with([[400, [[400, 0]]], [401, []]]);
