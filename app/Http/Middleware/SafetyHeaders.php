@@ -31,7 +31,7 @@ final class SafetyHeaders
         // A web server refuses a head that is longer than it has room for.
         $to = (string) $response->headers->get('Location');
         if (strlen($to) > self::LONGEST_LOCATION) {
-            $response->headers->set('Location', explode('?', $to, 2)[0]);
+            $response->headers->set('Location', explode('?', $to)[0]);
         }
 
         return $response;

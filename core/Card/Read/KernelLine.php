@@ -22,7 +22,7 @@ final readonly class KernelLine
     /** The name before the first "=", or the whole parameter. */
     public static function name(string $parameter): string
     {
-        return explode('=', $parameter, 2)[0];
+        return explode('=', $parameter)[0];
     }
 
     /** @return list<string> the values of a parameter, in their order */
@@ -70,7 +70,9 @@ final readonly class KernelLine
     private function without(string $name): self
     {
         return new self(
-            array_values(array_filter($this->parameters, fn (string $one): bool => self::name($one) !== $name)),
+            array_values(
+                array_filter($this->parameters, fn (string $one): bool => self::name($one) !== $name),
+            ),
         );
     }
 }

@@ -21,8 +21,11 @@ final readonly class WpaFile
     private const MOST = 40;
 
     /** @param  list<WpaNetwork>  $networks */
-    private function __construct(public array $networks, public ?WpaField $country, public Findings $findings)
-    {
+    private function __construct(
+        public array $networks,
+        public ?WpaField $country,
+        public Findings $findings,
+    ) {
     }
 
     /** @param  list<string>  $lines */
@@ -47,7 +50,9 @@ final readonly class WpaFile
             $opens = preg_match('/^network\s*=\s*\{?$/', $line) === 1;
             if ($opens) {
                 if ($block instanceof WpaNetwork) {
-                    $findings = $findings->and([self::unread('A network block is not closed.', $block->place)]);
+                    $findings = $findings->and([
+                        self::unread('A network block is not closed.', $block->place),
+                    ]);
                     $networks[] = $block;
                 }
                 $findings =
@@ -70,7 +75,9 @@ final readonly class WpaFile
                     self::unread('A line is “name=value”, in a block and outside.', $place),
                 ]);
             } elseif (in_array($match[1], ['network', 'cred'], true)) {
-                $findings = $findings->and([self::unread("A block begins with “{$match[1]}={” alone.", $place)]);
+                $findings = $findings->and([
+                    self::unread("A block begins with “{$match[1]}={” alone.", $place),
+                ]);
             } elseif ($block instanceof WpaNetwork) {
                 $findings = $findings->and(self::field($match[1], $match[2], $match[3], $place));
                 $block = new WpaNetwork(
@@ -81,7 +88,10 @@ final readonly class WpaFile
                 $findings = $findings->and(self::global($match[1], $match[2], $match[3], $place));
                 $country =
                     $match[1] === 'country'
-                        ? new WpaField(substr($match[2], (int) strpos($match[2], '=') + 1).$match[3], $place)
+                        ? new WpaField(
+                            substr($match[2], (int) strpos($match[2], '=') + 1).$match[3],
+                            $place,
+                        )
                         : $country;
             }
         }
@@ -136,8 +146,12 @@ final readonly class WpaFile
     }
 
     /** One that is like a known field is a slip; any other may be younger than this list. */
-    private static function unknown(string $name, KnownWords $known, KnownWords $elsewhere, Place $place): Finding
-    {
+    private static function unknown(
+        string $name,
+        KnownWords $known,
+        KnownWords $elsewhere,
+        Place $place,
+    ): Finding {
         if ($elsewhere->has($name)) {
             return ReadFindings::wpaFieldMisplaced($name, $place);
         }
@@ -153,9 +167,8 @@ final readonly class WpaFile
      */
     private static function withoutComment(string $line): string
     {
-        $quote = strpos($line, '"');
-        $from = $quote === false ? 0 : (int) strrpos($line, '"');
-        $mark = strpos($line, '#', $from === $quote ? 0 : $from);
+        [$first, $last] = [strpos($line, '"'), strrpos($line, '"')];
+        $mark = strpos($line, '#', $first === $last ? 0 : (int) $last);
 
         return $mark === false ? $line : substr($line, 0, $mark);
     }

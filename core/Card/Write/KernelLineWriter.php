@@ -23,12 +23,8 @@ final class KernelLineWriter
      * @param  bool  $containers  the box runs containers
      * @param  bool  $usbNetwork  it is a network card on the computer it is plugged into
      */
-    public function write(
-        string $present,
-        FirstBoot $settings,
-        bool $containers = false,
-        bool $usbNetwork = false,
-    ): CardFile {
+    public function write(string $present, FirstBoot $settings, bool $containers, bool $usbNetwork): CardFile
+    {
         $line = KernelLine::parse($present);
         $reasons = [];
         if ($settings->static !== null) {
@@ -43,7 +39,8 @@ final class KernelLineWriter
         }
         if ($usbNetwork) {
             $line = $line->withAfter('rootwait', 'modules-load=dwc2,g_ether');
-            $reasons[] = 'modules-load, right after rootwait, makes the board a network card on the USB cable.';
+            $reasons[] =
+                'modules-load, right after rootwait, makes the board a network card on the USB cable.';
         }
 
         return new CardFile('cmdline.txt', [

@@ -596,9 +596,14 @@ test('passwords that are guessed first are refused, good ones are not', function
     string $password,
     ?string $code,
 ): void {
-    expect(LoginCheck::passwordFindings($password, 'first_password', ['warden', 'seedpress'])->codes())->toBe(
-        $code === null ? [] : [$code],
-    );
+    expect(
+        LoginCheck::passwordFindings($password, 'first_password', [
+            'warden',
+            'seedpress',
+            'ivy',
+            'ax',
+        ])->codes(),
+    )->toBe($code === null ? [] : [$code]);
 })->with([
     ['warden', 'card.password_short'],
     ['warden2026', 'card.password_like_name'],
@@ -608,6 +613,10 @@ test('passwords that are guessed first are refused, good ones are not', function
     ['qwertyuiop', 'card.password_walk'],
     ['asdfghjkl1', 'card.password_walk'],
     ['1234qwer', 'card.password_walk'],
+    ['ababbabaab', 'card.password_walk'],
+    ['acecaeeaca', null],
+    ['ivy-ivy-20', 'card.password_like_name'],
+    ['ax-ax-2026', null],
     ['0987654321', 'card.password_walk'],
     ['aaaaaaaaaa', 'card.password_walk'],
     ['abcdefgh1234', 'card.password_walk'],

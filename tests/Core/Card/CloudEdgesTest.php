@@ -74,3 +74,42 @@ test('keys that nothing reads are named one by one, up to twenty', function (
     [0, [19, 2], 21],
     [0, [19, 2, 3], 21],
 ]);
+
+test('what locks an account is what Python takes for true', function (mixed $locked, bool $is): void {
+    $accounts = CloudAccounts::of([
+        'users' => [['name' => 'warden', 'passwd' => 'x', 'lock_passwd' => $locked]],
+    ]);
+    expect(array_values($accounts)[0]->locked)->toBe($is);
+})->with([
+    [true, true],
+    [false, false],
+    [1, true],
+    [0, false],
+    [1.0, true],
+    [0.0, false],
+    ['', false],
+    ['no', true],
+    [[], false],
+    [[0], true],
+    [null, true],
+]);
+
+test('a password for an account without a name is for nobody', function (array $user): void {
+    $accounts = CloudAccounts::of([
+        'users' => [['name' => 'warden', 'lock_passwd' => false]],
+        'chpasswd' => ['users' => [$user]],
+    ]);
+    expect([array_column($accounts, 'name'), array_values($accounts)[0]->passwords])->toBe([['warden'], []]);
+})->with([
+    [['password' => 'x']],
+    [['name' => ['warden'], 'password' => 'x']],
+    [['name' => 7, 'password' => 'x']],
+]);
+
+test('a password with colons is read whole', function (): void {
+    $accounts = CloudAccounts::of([
+        'users' => [['name' => 'warden', 'lock_passwd' => false]],
+        'chpasswd' => ['list' => ['warden:a:b:c']],
+    ]);
+    expect(array_values($accounts)[0]->passwords[0]->value)->toBe('a:b:c');
+});

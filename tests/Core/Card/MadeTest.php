@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 use Burrow\Card\Write\CardOrder;
 use Burrow\Card\Write\CardSet;
+use Burrow\Card\Write\DeclarativeWriter;
 use Burrow\Card\Write\FirstBoot;
 use Burrow\Card\Write\StaticAddress;
+use Burrow\Card\Write\UserDataMerge;
 use Burrow\Card\Write\WifiNetwork;
 use Burrow\Card\Write\WifiSecurity;
 use Burrow\Catalogue\Part\CardSchool;
@@ -13,6 +15,7 @@ use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
 use Burrow\Net\SshPublicKey;
+use Symfony\Component\Yaml\Yaml;
 
 // Cards as they are made, school by school: made/SCHOOL.txt has orders, and all files, sheets and findings that come of
 // them. That the programs of a box take such files is held in tests/Outside.
@@ -107,3 +110,39 @@ test('which way is recommended for an image', function (
 ): void {
     expect(CardSet::recommended(catalogue('image')[$image], $byKey)[0])->toBe($school);
 })->with([['server-64', true, CardSchool::Declarative], ['server-32-old', false, CardSchool::BootFiles]]);
+
+test('who is there already keeps what is theirs, and others are left alone', function (): void {
+    [$ours] = (new DeclarativeWriter())->write(
+        new FirstBoot(
+            Hostname::parse('wren'),
+            'home.arpa',
+            'wren-1',
+            'warden',
+            SshPublicKey::tryParse(KEY_OF_A_CARD),
+            null,
+            'Etc/UTC',
+            'gb',
+            [],
+        ),
+    );
+    $theirs = "#cloud-config\nusers:\n  - name: desk\n    gecos: one\n  - name: warden\n    gecos: two\n";
+    $users = Yaml::parse((string) UserDataMerge::of($theirs, $ours)?->file->text())['users'];
+    expect(
+        array_map(fn (array $one): array => [$one['name'], $one['gecos'], isset($one['shell'])], $users),
+    )->toBe([['desk', 'one', false], ['warden', 'two', true]]);
+});
+
+test('the networks that a file cannot say are told at their fields', function (): void {
+    $set = orderedCard([
+        'image' => 'server-64',
+        'schools' => ['declarative'],
+        'wired' => false,
+        'country' => 'GB',
+        'wifis' => [['ssid' => 'Thistledown'], ['ssid' => 'Attic', 'security' => 'wpa3']],
+    ]);
+    $fields = array_map(
+        fn ($one): ?string => $one->place?->field,
+        array_filter($set->findings->list, fn ($one): bool => $one->code === 'card.wpa3_declarative'),
+    );
+    expect(array_values($fields))->toBe(['security_2']);
+});

@@ -375,3 +375,16 @@ test('two checksums that differ are told by their first twelve digits', function
         'It was cut off, changed, or belongs to another version: fedcba987654… and not 0123456789ab….',
     );
 });
+
+test('the commands that write a card stay as they were looked through', function (): void {
+    $now = '';
+    foreach (['lsblk' => 2, 'diskutil' => 3, 'get-disk' => 2] as $system => $at) {
+        foreach (['image.img', 'image.img.xz', 'image.zip', "it's one.img"] as $image) {
+            $now .= "=== {$system} {$image}\n";
+            foreach (WriteCommands::for(DeskSystem::from($system), disks($system)[$at], $image) as $one) {
+                $now .= "{$one->title}\n{$one->command}\n{$one->expect}\n";
+            }
+        }
+    }
+    expect($now)->toBe(onFile(__DIR__.'/said/commands.txt', $now));
+});
