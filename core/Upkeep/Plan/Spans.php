@@ -109,18 +109,6 @@ final readonly class Spans
         return null;
     }
 
-    /** The number of the stretch that a moment lies in; -1 for none. */
-    public function at(int $when): int
-    {
-        foreach ($this->spans as $number => [$from, $to]) {
-            if ($when >= $from && $when < $to) {
-                return $number;
-            }
-        }
-
-        return -1;
-    }
-
     public function longest(): int
     {
         return $this->spans === []

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Upkeep\Write;
 
 use Burrow\Judgement\Finding;
+use Burrow\Text\Words;
 
 /** What speaks against the hours of updates that install themselves, and against a text that is no log of theirs. */
 final class UnattendedFindings
@@ -13,9 +14,9 @@ final class UnattendedFindings
     {
         return Finding::warn(
             'upkeep.window_short',
-            "The shortest hours in which work may be done on {$box} are ".
-                intdiv($seconds, 60).
-                ' minutes.',
+            "The shortest hours in which work may be done on {$box} last ".
+                Words::counted(intdiv($seconds, 60), 'minute').
+                '.',
             'Fetching, installing and a restart take longer on a small board; what is begun is not broken off.',
             'Say half an hour or more, under The rhythm of the house.',
         );

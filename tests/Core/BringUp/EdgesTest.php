@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use Burrow\BringUp\Change;
 use Burrow\BringUp\Playbook\HouseWords;
+use Burrow\BringUp\Step\InventoryFindings;
+use Burrow\BringUp\Step\RunFacts;
 use Burrow\BringUp\Told\AskedKind;
 use Burrow\BringUp\Told\Inventory;
 
@@ -97,4 +99,35 @@ test('which changes move a job and which swap a part', function (): void {
         ->toBe(['move', 'from-desk'])
         ->and($named(fn (Change $one): bool => $one->swaps()))
         ->toBe(['other-board', 'other-card', 'other-disk', 'other-parts']);
+});
+
+test('of a list that is too long the beginning is counted', function (): void {
+    $read = Inventory::read("12 devices\n".str_repeat("3 lamps\n", 4000));
+    expect([$read->things['devices']['count'] ?? null, $read->tooLong])->toBe([12, true]);
+});
+
+test('lines that are not counted are named, eight of them', function (int $many, string $said): void {
+    expect(InventoryFindings::lineNotCounted(range(3, 2 + $many), 'x')->found)->toBe($said);
+})->with([
+    [1, 'Line 3 says no thing that can be counted.'],
+    [2, 'Lines 3, 4 say no thing that can be counted.'],
+    [9, 'Lines 3, 4, 5, 6, 7, 8, 9, 10 say no thing that can be counted.'],
+]);
+
+test('a value belongs to the job that learned it', function (): void {
+    $facts = new RunFacts(
+        'wren',
+        learned: ['file-store:page' => '1', 'file-store-2:page' => '2', ':page' => '3'],
+    );
+    expect([$facts->learnedFor('file-store'), $facts->learnedFor('')])->toBe([['page' => '1'], []]);
+});
+
+test('what is left of waits lies between the shortest and the longest', function (): void {
+    $steps = playbook()->list;
+    $sum = fn (string $end): float => array_sum(
+        array_map(fn ($one): float => $one->{$end}->seconds ?? 0.0, $steps),
+    );
+    expect(playbook()->waitLeft([])->seconds)
+        ->toBeGreaterThan($sum('waitFrom'))
+        ->toBeLessThan($sum('waitTo'));
 });

@@ -84,3 +84,25 @@ test('an answer fits its service, and no other', function (
     [Greeting::Samples, 'RTL0'.str_repeat("\0", 7), false],
     [Greeting::Samples, 'rtl0'.str_repeat("\0", 8), false],
 ]);
+
+// [MS-SMB2] 2.2.1.2 and 2.2.3: the header of 64 bytes, then a negotiation with two dialects.
+test('a file share is greeted in the form that its protocol has', function (): void {
+    $sent = Greeting::Smb->opening();
+    $head = unpack('Nframe/a4id/vsize/vcharge/Vstatus/vcommand/vcredits/Vflags/Vnext/Pmessage', $sent);
+    expect($head)->toBe([
+        'frame' => strlen($sent) - 4,
+        'id' => "\xFESMB",
+        'size' => 64,
+        'charge' => 0,
+        'status' => 0,
+        'command' => 0,
+        'credits' => 1,
+        'flags' => 0,
+        'next' => 0,
+        'message' => 0,
+    ]);
+    expect(unpack('vsize/vdialects/vsecurity/vreserved/Vcapabilities', $sent, 4 + 64))
+        ->toBe(['size' => 36, 'dialects' => 2, 'security' => 1, 'reserved' => 0, 'capabilities' => 0])
+        ->and(array_values(unpack('v2', $sent, 4 + 64 + 36) ?: []))
+        ->toBe([0x0202, 0x0210]);
+});

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Burrow\BringUp\Kind\Hands\Claim;
 use Burrow\BringUp\Kind\StepKinds;
 use Burrow\BringUp\Playbook\PlaybookReader;
 use Burrow\BringUp\Playbook\RunSteps;
@@ -1119,3 +1120,40 @@ test('a page without a port is no page to ask', function (): void {
     $facts = new RunFacts('wren', 'warden', Ipv4::parse('172.22.8.16'));
     expect(judgedAs('ask-page', $look, facts: $facts)->findings->codes())->toBe(['bringup.value_missing']);
 });
+
+test('only what listens on TCP is asked whether it does', function (): void {
+    $jobs = catalogue('job');
+    $udp = array_filter($jobs, fn ($job): bool => $job->servicePort()?->protocol === Protocol::Udp);
+    $none = array_filter($jobs, fn ($job): bool => $job->servicePort() === null);
+    $asked = fn (array $jobs): Outcome => judgedAs(
+        'ask-services',
+        new Details(),
+        [],
+        network(['172.22.8.16:445' => DoorState::Open]),
+        new RunFacts('wren', 'warden', Ipv4::parse('172.22.8.16'), jobs: array_values($jobs)),
+    );
+    expect($udp)
+        ->not->toBe([])
+        ->and([$asked($udp)->over, $asked($none)->over])
+        ->toBe([true, true])
+        ->and($asked([...$udp, ...$none, $jobs['file-store']])->findings->codes())
+        ->toBe($asked([$jobs['file-store']])->findings->codes());
+});
+
+test('a page can only be asked at an address and a port', function (?string $address, string $port): void {
+    $said = judgedAs(
+        'claim',
+        new Details(job: 'automation-hub'),
+        [Claim::OWNER => 'warden', Claim::SECOND => 'changed'],
+        network(),
+        new RunFacts(
+            'wren',
+            'warden',
+            $address === null ? null : Ipv4::parse($address),
+            learned: $port === '' ? [] : ['automation-hub:page_port' => $port],
+        ),
+    );
+    expect($said->learned->answers['automation-hub']['claimed by'] ?? $said->findings->codes())->toBe(
+        'your word',
+    );
+})->with([[null, '8123'], ['172.22.8.16', '']]);

@@ -44,7 +44,11 @@ function sayings(ReflectionParameter $of): array
 
     return match ($name) {
         // What is looked at at most is never one.
-        'int' => in_array($of->getName(), ['most', 'least'], true) ? [12, 13] : [2, 1, 0, 13],
+        'int' => match ($of->getName()) {
+            'most', 'least' => [12, 13],
+            'seconds' => [1200, 1, 60, 100_000],
+            default => [2, 1, 0, 13],
+        },
         'float' => [2.5, 1.0, 0.0, 48.04],
         'bool' => [false, true],
         'array' => holdsWords($of)

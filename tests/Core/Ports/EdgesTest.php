@@ -50,3 +50,11 @@ test('a port is taken up to its edges, and told beyond them', function (array $w
         'forty-one' => [['clients' => implode("\n", array_fill(0, 41, 'desk: address'))], 'clients'],
     ];
 });
+
+test('a number with a digit too many is one of those that come of it', function (): void {
+    $scheme = new PortScheme([8082 => 'larder']);
+    expect($scheme->meant('80823'))
+        ->toBe([8082, 823, 8823])
+        ->and($scheme->meant('82'))
+        ->toBe([2, 8]);
+});

@@ -115,3 +115,8 @@ test('what was typed is told at its field', function (array $with, ?string $fiel
     'a longer peer' => [['pair_peer' => str_repeat('ü', 61)], 'pair_peer'],
     'a longer folder' => [['pair_folder' => '/'.str_repeat('ü', 191)], 'pair_folder'],
 ]);
+
+test('ten thousand conflicts are counted, more are as many', function (): void {
+    $text = implode("\n", array_map(fn (int $i): string => "conflict 5 ./f{$i}", range(1, 10_001)));
+    expect(count(AlikeSaid::of($text)->conflicts))->toBe(10_000);
+});

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Burrow\Stores\Rights\Export;
 use Burrow\Stores\Write\ExportsFile;
 
 // Who an export may be for (exports(5)): anybody, an address, a network, a name; and nothing that would read otherwise.
@@ -27,3 +28,8 @@ test('a client of an export is one that exports(5) knows', function (string $cli
     'two stars' => ['**', false],
     'a dash at the end' => ['desk-', false],
 ]);
+
+test('two hundred exports are read', function (): void {
+    $text = implode("\n", array_map(fn (int $i): string => "/srv/a{$i} 172.22.8.{$i}(rw)", range(1, 201)));
+    expect(count(Export::all($text)))->toBe(200);
+});

@@ -81,3 +81,10 @@ test('the working has what comes of a day and what is held in the end', function
         ->and(Growth::recording(0, 24, 30)->daysIn(54e9))
         ->toBeNull();
 });
+
+test('only what may be changed over and over is an upper bound', function (): void {
+    expect([Growth::snapshots(2, 7)->isUpperBound, Growth::queryLog(100, 80, 7)->isUpperBound])->toBe([
+        true,
+        false,
+    ]);
+});

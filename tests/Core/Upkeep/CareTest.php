@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 use Burrow\Household\BoxReport;
 use Burrow\Household\Care;
+use Burrow\Household\Certificate;
 use Burrow\Household\Opening;
 use Burrow\Household\Reported;
+use Burrow\Household\Service;
+use Burrow\Net\Port;
+use Burrow\Net\Protocol;
 use Burrow\Upkeep\Care\CareCalendar;
 use Burrow\Upkeep\Care\CareConcern;
 use Burrow\Upkeep\Care\CareDue;
@@ -158,3 +162,23 @@ test('what is due is seen four hundred days ahead, and what is no own entry has 
         $due,
     );
 })->with([[400, [[400, 0]]], [401, []]]);
+
+test('another certificate is due two weeks before the end of the one that is shown', function (): void {
+    $now = new DateTimeImmutable(THREE_O_CLOCK);
+    $page = new Service('larder', Port::of(443), Protocol::Tcp, 'page', scheme: 'https');
+    $ends = $now->modify('+30 days');
+    $one = new Certificate(
+        $page,
+        'ab',
+        'larder',
+        'larder',
+        ['larder'],
+        $now->modify('-60 days'),
+        $ends,
+        $now,
+    );
+    $house = household([dweller('larder')], told: ['copyings' => [], 'certificates' => [$one]]);
+    expect(
+        array_map(fn (CareDue $due): array => [$due->kind, $due->daysLeft], CareCalendar::of($house)),
+    )->toBe([['certificate', 16]]);
+});

@@ -348,3 +348,9 @@ test('how old the last update is, is told with one digit', function (float $days
     $lines = (new Risk(false, false, $days))->working('larder')->lines;
     expect($lines[2]->result)->toBe($words);
 })->with([[0.04, '0 days ago'], [1.0, '1 day ago'], [12.34, '12.3 days ago']]);
+
+test('hours end with the time that is looked at', function (): void {
+    $at = fn (string $time): int => (new DateTimeImmutable("2026-11-{$time}Z"))->getTimestamp();
+    $spans = Spans::weekly([], '00:10', '00:40', $at('26 12:00'), $at('28 00:30'), new DateTimeZone('UTC'));
+    expect($spans->spans)->toBe([[$at('27 00:10'), $at('27 00:40')], [$at('28 00:10'), $at('28 00:30')]]);
+});
