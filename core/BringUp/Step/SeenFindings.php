@@ -167,11 +167,11 @@ final class SeenFindings
         );
     }
 
-    public static function severalNew(Hostname $name, int $count): Finding
+    public static function severalNew(Hostname $name, int $machines): Finding
     {
         return Finding::warn(
             'bringup.several_new',
-            "{$count} machines are new in the list, and none is called {$name}.",
+            "{$machines} machines are new in the list, and none is called {$name}.",
             'A guess would lead to the wrong one.',
             'Read the list again in a minute.',
         );

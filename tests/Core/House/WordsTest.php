@@ -2,11 +2,31 @@
 
 declare(strict_types=1);
 
+use Burrow\Catalogue\Job\Job;
+use Burrow\Catalogue\Part\BoardClass;
+use Burrow\Catalogue\Part\Drive;
+use Burrow\Catalogue\Part\ImageKind;
+use Burrow\Catalogue\Part\LinkKind;
+use Burrow\Catalogue\Part\Supply;
+use Burrow\Household\Box;
+use Burrow\Household\Service;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
+use Burrow\Net\AddressRange;
+use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
+use Burrow\Net\Port;
 use Burrow\Net\Prefix;
+use Burrow\Net\Protocol;
+use Burrow\Plan\PlanInput;
+use Burrow\Plan\Speed\CopyRate;
+use Burrow\Plan\Speed\Limit;
+use Burrow\Quantity\Amps;
 use Burrow\Quantity\Bytes;
+use Burrow\Quantity\Duration;
+use Burrow\Quantity\Money;
+use Burrow\Quantity\Rate;
+use Burrow\Quantity\Volts;
 
 // What is said of one, of two and of many: words/CLASS.txt has what findings say whose makers are given numbers, lists,
 // a yes and a no, or words that they ask about or cut; each is varied by itself.
@@ -17,8 +37,8 @@ const LONG_WORD =
     'A1B2C3D4E5F6G7H8I9JAKBLCMDNEOFPGQHRISJTKULVMWNXOYPZQ0A1B2C3D4E5F6G7H8I9J'.
     'z1y2x3w4v5u6t7s8r9qapboancmdlekfjgihhigjfkelcmbnao';
 
-/** It asks whether one of its words is there, or shows no more of it than has room. */
-function looksAtWords(ReflectionMethod $maker): bool
+/** It asks what it was given, reckons with it, or shows no more of it than has room. */
+function looksAtThem(ReflectionMethod $maker): bool
 {
     $lines = array_slice(
         file((string) $maker->getFileName()) ?: [],
@@ -26,14 +46,50 @@ function looksAtWords(ReflectionMethod $maker): bool
         $maker->getEndLine() - $maker->getStartLine() + 1,
     );
 
-    return preg_match('/typed\(|mb_strimwidth|mb_substr|[!=]== (?:\'\'|null)/', implode($lines)) === 1;
+    return preg_match(
+        '/typed\\(|mb_strimwidth|mb_substr|[!=<>]==? |\\?\\? |round\\(|number_format|count\\(/',
+        implode($lines),
+    ) === 1;
 }
 
-function holdsWords(ReflectionParameter $list): bool
+/** What a list holds. */
+function listed(ReflectionParameter $list): string
 {
     $said = (string) $list->getDeclaringFunction()->getDocComment();
+    preg_match("/@param\\s+(?:non-empty-)?list<(\\w+)>\\s+\\\${$list->getName()}\\b/", $said, $of);
 
-    return preg_match("/@param\\s+(?:non-empty-)?list<string>\\s+\\\${$list->getName()}\\b/", $said) === 1;
+    return $of[1] ?? '';
+}
+
+/** @return list<mixed> of a class of the core; none of one that is not made up here */
+function thing(string $class): array
+{
+    $plan = fn (): PlanInput => plan('flint', job: 'file-store media-library');
+
+    return match ($class) {
+        Rate::class => [Rate::megabitsPerSecond(94.5)],
+        Duration::class => [Duration::seconds(5400)],
+        Amps::class => [Amps::of(1.25)],
+        Volts::class => [Volts::of(4.63)],
+        Money::class => [Money::of(12.5)],
+        Port::class => [Port::of(8081)],
+        Hostname::class => [Hostname::parse('wren')],
+        AddressRange::class => [
+            AddressRange::between(Ipv4::parse('172.22.8.100'), Ipv4::parse('172.22.8.199')),
+        ],
+        DateTimeImmutable::class => [new DateTimeImmutable(THREE_O_CLOCK)],
+        PlanInput::class => [$plan(), plan('pebble', job: 'dns-filter', link: LinkKind::Wireless)],
+        BoardClass::class => array_values(catalogue('board')),
+        Supply::class => [$plan()->supply],
+        Drive::class => array_values(catalogue('drive')),
+        ImageKind::class => [$plan()->image],
+        Job::class => [$plan()->jobs[0]],
+        CopyRate::class => array_values(array_filter([CopyRate::of($plan())])),
+        Limit::class => array_values(array_filter([CopyRate::of($plan())?->limit()])),
+        Box::class => [dweller('larder')],
+        Service::class => [new Service('larder', Port::of(443), Protocol::Tcp, 'page', scheme: 'https')],
+        default => [],
+    };
 }
 
 /** @return list<mixed> the first is what a value is while others are varied */
@@ -43,16 +99,16 @@ function sayings(ReflectionParameter $of): array
     $name = $type instanceof ReflectionNamedType ? ltrim((string) $type, '?') : '';
 
     return match ($name) {
-        // What is looked at at most is never one.
         'int' => match ($of->getName()) {
-            'most', 'least' => [12, 13],
+            // What is looked at at most is never one, and some are spoken of only where they are several.
+            'most', 'least', 'boxes', 'machines' => [12, 13],
             'seconds' => [1200, 1, 60, 100_000],
             default => [2, 1, 0, 13],
         },
         'float' => [2.5, 1.0, 0.0, 48.04],
         'bool' => [false, true],
-        'array' => holdsWords($of)
-            ? [
+        'array' => match (listed($of)) {
+            'string' => [
                 ['larder', 'sieve'],
                 ['larder'],
                 [
@@ -60,19 +116,33 @@ function sayings(ReflectionParameter $of): array
                     'hub',
                     ...$seven,
                 ],
-            ]
-            : [],
+            ],
+            'int' => [[3, 5], [3], range(1, 15)],
+            'Service' => array_map(
+                fn (int $many): array => array_map(
+                    fn (int $at): Service => new Service(
+                        'larder',
+                        Port::of(8080 + $at),
+                        Protocol::Tcp,
+                        "page {$at}",
+                    ),
+                    range(1, $many),
+                ),
+                [2, 1, 4, 5],
+            ),
+            default => [],
+        },
         'string' => [
             'larder',
             ...$type?->allowsNull() ? [null] : [],
             '',
-            ...looksAtWords($of->getDeclaringFunction()) ? [LONG_WORD] : [],
+            ...looksAtThem($of->getDeclaringFunction()) ? [LONG_WORD] : [],
         ],
         Place::class => [Place::field('name')],
         Bytes::class => [Bytes::of(2_500_000_000), Bytes::of(1)],
         Ipv4::class => [Ipv4::parse('172.22.8.11')],
         Prefix::class => [Prefix::parse('172.22.8.0/24')],
-        default => [],
+        default => thing($name),
     };
 }
 
@@ -88,7 +158,7 @@ function variedBy(ReflectionMethod $maker): array
             true,
         ),
     );
-    if (in_array([], $values, true) || ($varies === [] && ! looksAtWords($maker))) {
+    if (in_array([], $values, true) || ($varies === [] && ! looksAtThem($maker))) {
         return [];
     }
     $usual = array_map(fn (array $some): mixed => $some[0], $values);
@@ -112,9 +182,16 @@ function wordsOf(string $class): string
             $shown = implode(
                 ', ',
                 array_map(
-                    fn (mixed $one): string => $one instanceof Stringable || $one instanceof Place
-                        ? (string) $one
-                        : (string) json_encode($one, JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
+                    fn (mixed $one): string => match (true) {
+                        $one instanceof Stringable => (string) $one,
+                        is_object($one) => $one->label ??
+                            ($one->name ?? basename(str_replace('\\', '/', $one::class))),
+                        is_array($one) && is_object($one[0] ?? null) => count($one).' of them',
+                        default => (string) json_encode(
+                            $one,
+                            JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
+                        ),
+                    },
                     array_filter(
                         $given,
                         fn (mixed $one): bool => ! $one instanceof Place && ! $one instanceof Bytes,
@@ -150,7 +227,7 @@ test('words fit one and many', function (string $class, string $file): void {
 
 test('no sentence counts one as many', function (string $file): void {
     preg_match_all(
-        '/\b1 (?!is\b|was\b|has\b|its\b|says\b|greets\b|does\b|bits\b|bytes\b)(?:[a-z]+s)\b/',
+        '/\b1 (?!is\b|was\b|has\b|its\b|says\b|greets\b|does\b|bits\b|bytes\b|times as\b)(?:[a-z]+s)\b/',
         (string) file_get_contents($file),
         $wrong,
     );
