@@ -11,22 +11,6 @@ namespace Burrow\Intake\Names;
  */
 final class ListLine
 {
-    /** Names that hosts files hold for the machine itself. */
-    private const OWN = [
-        'localhost' => 1,
-        'localhost.localdomain' => 1,
-        'local' => 1,
-        'broadcasthost' => 1,
-        'ip6-localhost' => 1,
-        'ip6-loopback' => 1,
-        'ip6-localnet' => 1,
-        'ip6-mcastprefix' => 1,
-        'ip6-allnodes' => 1,
-        'ip6-allrouters' => 1,
-        'ip6-allhosts' => 1,
-        '0.0.0.0' => 1,
-    ];
-
     private const USUAL = '/^(?:(?:0\.0\.0\.0|127\.0\.0\.1)[ \t]+)?((?=.{3,253}$)(?:[a-z0-9_](?:[a-z0-9_-]{0,61}[a-z0-9_])?\.)+[a-z](?:[a-z0-9-]{0,61}[a-z0-9])?)$/D';
 
     /** Letters of a name in lower case that need no more work. */
@@ -42,7 +26,7 @@ final class ListLine
     {
         // Most lines are one plain name, or an address and one: a single match settles them.
         if (preg_match(self::USUAL, $line, $usual) === 1) {
-            return isset(self::OWN[$usual[1]]) ? [] : [$usual[1]];
+            return self::isOwn($usual[1]) ? [] : [$usual[1]];
         }
         $line = trim($line);
         if ($line === '' || $line[0] === '#' || $line[0] === '!' || $line[0] === ';') {
@@ -60,7 +44,7 @@ final class ListLine
     /** @return ?list<string> */
     private static function one(string $said, bool $under): ?array
     {
-        if (isset(self::OWN[$said])) {
+        if (self::isOwn($said)) {
             return [];
         }
         $name = self::normal($said);
@@ -209,6 +193,26 @@ final class ListLine
         }
 
         return preg_match('/(?:^|\.)(?:-|[^.]{64}|[^.]*-(?:\.|$))/', $name) === 1 ? null : $name;
+    }
+
+    /** One that hosts files hold for the machine itself. */
+    private static function isOwn(string $name): bool
+    {
+        return match ($name) {
+            'localhost',
+            'localhost.localdomain',
+            'local',
+            'broadcasthost',
+            'ip6-localhost',
+            'ip6-loopback',
+            'ip6-localnet',
+            'ip6-mcastprefix',
+            'ip6-allnodes',
+            'ip6-allrouters',
+            'ip6-allhosts',
+            '0.0.0.0' => true,
+            default => false,
+        };
     }
 
     private function __construct()

@@ -111,3 +111,15 @@ test('a card is told on the day until which it was kept, and not once it is wipe
     'later, and wiped' => ['2026-11-20', true, 0],
     'no day' => [null, false, 0],
 ]);
+
+test('only its own backups are run once more', function (): void {
+    $box = dweller('larder', hearing: heard('2026-11-25 14:50'));
+    $steps = fn (array $copyings): array => array_column(
+        Retirement::of(household([$box], told: ['copyings' => $copyings]), $box, new Known())->steps,
+        'what',
+    );
+    expect($steps([copiedTo('hub', 'dewpoint')]))
+        ->not->toContain('Copy it once more')
+        ->and($steps([copiedTo('hub', 'dewpoint'), copiedTo('larder', 'dewpoint')]))
+        ->toContain('Copy it once more');
+});

@@ -150,7 +150,12 @@ test('ports fall into the ranges of RFC 6335', function (int $port, string $rang
 ]);
 
 test('a port with six digits is none', function (): void {
-    expect(Port::tryOf(519440))->toBeNull()->and(Port::tryOf(0))->toBeNull()->and(Port::tryOf(65536))->toBeNull();
+    expect(Port::tryOf(519440))
+        ->toBeNull()
+        ->and(Port::tryOf(0))
+        ->toBeNull()
+        ->and(Port::tryOf(65536))
+        ->toBeNull();
 });
 
 test('a key is what it says it is', function (): void {
@@ -164,3 +169,15 @@ test('a key is what it says it is', function (): void {
         ->and(SshPublicKey::tryParse("ssh-ed25519 {$blob} warden@desk")?->comment)
         ->toBe('warden@desk');
 });
+
+test('prefixes beside each other become one, those with a gap do not', function (
+    array $from,
+    array $to,
+): void {
+    expect(array_map(strval(...), Prefix::joined(array_map(Prefix::parse(...), $from))))->toBe($to);
+})->with([
+    [['172.22.8.0/32', '172.22.8.1/32'], ['172.22.8.0/31']],
+    [['172.22.8.0/32', '172.22.8.2/32'], ['172.22.8.0/32', '172.22.8.2/32']],
+    [['172.22.8.0/25', '172.22.8.128/25'], ['172.22.8.0/24']],
+    [['172.22.8.0/25', '172.22.8.129/32'], ['172.22.8.0/25', '172.22.8.129/32']],
+]);

@@ -96,3 +96,10 @@ test('Ohm\'s law and a year of watts', function (): void {
         ->and((string) Money::of(35)->plus(Money::of(10))->plus(Money::of(7.5)))
         ->toBe('52.50');
 });
+
+test('the largest unit takes what is larger still', function (): void {
+    expect([Bytes::of(PHP_INT_MAX)->decimal(), Bytes::of(PHP_INT_MAX)->binary()])->toBe([
+        '9223 PB',
+        '8192 PiB',
+    ]);
+});

@@ -169,3 +169,16 @@ test('a keeper of a name is written for names that the world could ask', functio
     ["seeds.example.net\n", false],
     ['', false],
 ]);
+
+test('a day of the calendar is what a way in is looked at again on', function (
+    string $typed,
+    bool $is,
+): void {
+    $found = TypedOpening::check(household([dweller('larder')]), [
+        'box' => 'larder',
+        'purpose' => 'x',
+        'reason' => 'x',
+        'review_on' => $typed,
+    ]);
+    expect($found->forField('review_on')->isEmpty())->toBe($is);
+})->with([['2027-02-28', true], ['2027-02-29', false], ['2027-2-28', false], ['soon', false], ['', false]]);

@@ -196,3 +196,35 @@ test('what a copy sent tells its rate from a gigabyte and a second on', function
 ): void {
     expect(CopyWindow::ofAll(Bytes::of(5_000_000_000), Bytes::of($bytes), $seconds) !== null)->toBe($tells);
 })->with([[1_000_000_000, 1, true], [999_999_999, 1, false], [1_000_000_000, 0, false]]);
+
+test('three copies at two places, one of them elsewhere, are enough', function (
+    array $to,
+    bool $enough,
+): void {
+    $copies = array_map(
+        fn (string $place): Copying => new Copying(
+            id: 1,
+            box: 'larder',
+            name: 'larder',
+            to: $place,
+            elsewhere: $place === 'copies.example.net',
+            encrypted: true,
+            keyKept: true,
+            ran: new DateTimeImmutable(THREE_O_CLOCK),
+        ),
+        $to,
+    );
+    expect(Counted::of($copies)->isEnough())->toBe($enough);
+})->with([
+    [['dewpoint', 'copies.example.net'], true],
+    [['copies.example.net'], false],
+    [['larder', 'larder'], false],
+    [['dewpoint', 'hub'], false],
+    [['copies.example.net', 'copies.example.net'], true],
+]);
+
+test('why a backup stopped is told in two hundred letters', function (): void {
+    $why = str_repeat('a1b2c', 60);
+    $all = Said::all("backup larder: STOPPED: {$why}");
+    expect($all[0]->because)->toBe(substr($why, 0, 200));
+});

@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use Burrow\Household\Fill;
 use Burrow\Stores\FillFile;
 use Burrow\Stores\FillForecast;
 use Burrow\Stores\FillSample;
+use Burrow\Stores\StoresConcern;
 
 const DISK = 500_000_000_000;
 
@@ -164,3 +166,24 @@ test('ten thousand samples cost little more than a thousand', function (): void 
     $time($many(1000));
     expect($time($many(10_000)) / $time($many(1_000)))->toBeLessThan(15);
 });
+
+test('a disk is told that will be full within sixty days, counted in whole ones', function (
+    float $perDay,
+    ?string $said,
+): void {
+    $now = new DateTimeImmutable(THREE_O_CLOCK);
+    $samples = [];
+    for ($day = 40; $day >= 0; $day--) {
+        $samples[] = [$now->getTimestamp() - $day * 86_400, (int) round(500e9 - $day * $perDay)];
+    }
+    $house = household(
+        [dweller('larder')],
+        stores: ['fills' => [new Fill('larder', '/srv', 1_000_000_000_000, $samples)]],
+    );
+    $found = (new StoresConcern())->findings($house)->list;
+    expect($found[0]->found ?? null)->toBe($said);
+})->with([
+    [350e9 / 59, '/srv on larder may be 85 % full in 59 days.'],
+    [350e9 / 61, null],
+    [350e9 / 2, '/srv on larder may be 85 % full in 2 days.'],
+]);

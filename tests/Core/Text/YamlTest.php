@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Burrow\Text\KnownWords;
 use Burrow\Text\Moment;
 use Burrow\Text\Yaml11;
 use Burrow\Text\YamlText;
@@ -102,3 +103,17 @@ test('a key twice is refused, save in JSON that is large, where the last one sta
         expect($read['one'])->toBe(2);
     }
 });
+
+test('a word is meant by another with two slips, a short one with fewer', function (
+    string $typed,
+    ?string $meant,
+): void {
+    expect(KnownWords::of('hostname ssid bssid users')->nearest($typed))->toBe($meant);
+})->with([
+    ['hostnam', 'hostname'],
+    ['hstnam', 'hostname'],
+    ['hstnm', null],
+    ['ssd', 'ssid'],
+    ['us', null],
+    ['', null],
+]);

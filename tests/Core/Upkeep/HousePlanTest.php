@@ -340,3 +340,10 @@ test('a house with what is due, as the plan is asked', function (): void {
     $asked = json_encode(HousePlan::described($house, 'lantern'), CORPUS_JSON | JSON_PRETTY_PRINT)."\n";
     expect($asked)->toBe(onFile(__DIR__.'/house-plan.json', $asked));
 });
+
+test('hours are of the kind that was said', function (string $said, string $kind): void {
+    $typed = ['hours_what' => 'quiet', 'hours_from' => '19:00', 'hours_to' => '21:00', 'hours_kind' => $said];
+    expect(TypedHours::of(household([dweller('larder')]), $typed, ['fri'], ['larder'])->hours?->kind)->toBe(
+        $kind,
+    );
+})->with([[Hours::WINDOW, Hours::WINDOW], [Hours::BUSY, Hours::BUSY], ['x', Hours::BUSY]]);

@@ -10,6 +10,7 @@ use Burrow\Upkeep\Plan\UpkeepFile;
 use Burrow\Upkeep\Round\Evidence;
 use Burrow\Upkeep\Round\Round;
 use Burrow\Upkeep\Round\Route;
+use Burrow\Upkeep\Round\Stop;
 use Burrow\Upkeep\Round\StopState;
 
 // The plan of upkeep carried out: one box at a time, and the next only when the one before works again.
@@ -245,3 +246,15 @@ test('only a report that came since tells what came of it', function (): void {
         ->and(Evidence::of($told(600, 20, [], true), $began)->findings->codes())
         ->toBe([]);
 });
+
+test('a stop that was kept damaged is none', function (mixed $kept, bool $is): void {
+    expect(Stop::from($kept) !== null)->toBe($is);
+})->with([
+    ['x', false],
+    [[], false],
+    [['box' => 'larder'], false],
+    [['planned' => 5], false],
+    [['box' => 5, 'planned' => 5], false],
+    [['box' => 'larder', 'planned' => '5'], false],
+    [['box' => 'larder', 'planned' => 5], true],
+]);

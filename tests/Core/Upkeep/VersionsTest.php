@@ -38,3 +38,7 @@ test('versions come in the order of the policy', function (): void {
         ->and(DebianVersion::tryParse('1.0-0')->compare(DebianVersion::tryParse('1.0')))
         ->toBe(0);
 });
+
+test('an epoch is a number that dpkg can hold', function (string $text, bool $is): void {
+    expect(DebianVersion::tryParse($text) !== null)->toBe($is);
+})->with([['2147483647:1', true], ['2147483648:1', false], ['a:1', false], [':1', false]]);
