@@ -17,6 +17,7 @@ final class DiskRow
         'G' => 1073741824,
         'T' => 1099511627776,
         'P' => 1125899906842624,
+        'E' => 1152921504606846976,
     ];
 
     /** @var list<string> */
@@ -92,7 +93,7 @@ final class DiskRow
     /** "29.7G" for people, "31914983424" under -b; null for what is no size. */
     public static function bytes(string $said): ?int
     {
-        if (preg_match('/^(\d{1,19}(?:[.,]\d{1,3})?)([BKMGTP]?)$/D', trim($said), $m) !== 1) {
+        if (preg_match('/^(\d{1,19}(?:[.,]\d{1,3})?)([BKMGTPE]?)$/D', trim($said), $m) !== 1) {
             return null;
         }
         $bytes = (float) str_replace(',', '.', $m[1]) * self::UNITS[$m[2]];

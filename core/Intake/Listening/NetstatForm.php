@@ -23,9 +23,15 @@ final class NetstatForm implements ListeningForm
     {
         $facts = [];
         $last = null;
-        $sockets = false;
+        $sockets = $noted = false;
         foreach (Lines::of($text) as $number => $line) {
             $words = Lines::words($line);
+            // "(Not all processes could be identified, …" goes on in the next line.
+            $goesOn = $noted;
+            $noted = str_starts_with($line, '(') && ! str_contains($line, ')');
+            if (str_starts_with($line, '(') || ($goesOn && str_contains($line, ')'))) {
+                continue;
+            }
             if (preg_match('/^\s*(?:Active |Proto\b)/i', $line) === 1) {
                 // "Active UNIX domain sockets": files, and none of our business.
                 $sockets =
@@ -47,7 +53,7 @@ final class NetstatForm implements ListeningForm
             }
             if (preg_match('/^(tcp|udp)(4|6|46)?$/Di', $words[0], $kind) !== 1) {
                 // A single word is the service inside a program; "Can not obtain ownership information" says so.
-                if (count($words) > 1 && ! str_starts_with($words[0], 'Can') && ! str_starts_with($line, '(')) {
+                if (count($words) > 1 && $words[0] !== 'Can') {
                     $unread->add($number, 'no socket stands in it');
                 }
 

@@ -130,7 +130,7 @@ final class ListLine
     /** @return ?list<string> "0.0.0.0 one two # words", "one", "*.one" */
     private static function hosts(string $line): ?array
     {
-        $words = preg_split('/\s+/', trim((string) preg_replace('/\s#.*$/', '', $line)), 40) ?: [];
+        $words = preg_split('/\s+/', trim((string) preg_replace('/\s#.*$/', '', $line))) ?: [];
         if (count($words) > 1) {
             if (@inet_pton($words[0]) === false) {
                 return null;

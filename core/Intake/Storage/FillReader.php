@@ -26,6 +26,7 @@ final class FillReader implements Reader
         'G' => 1073741824,
         'T' => 1099511627776,
         'P' => 1125899906842624,
+        'E' => 1152921504606846976,
     ];
 
     public function kind(): string
@@ -136,7 +137,7 @@ final class FillReader implements Reader
         if ($unit > 0 && $m[2] === '') {
             return is_finite($number) && $number * $unit < PHP_INT_MAX ? (int) round($number * $unit) : null;
         }
-        $bytes = $number * (self::UNITS[strtoupper($m[2])] ?? 1);
+        $bytes = $number * self::UNITS[strtoupper($m[2])];
 
         return $bytes < PHP_INT_MAX ? (int) round($bytes) : null;
     }
