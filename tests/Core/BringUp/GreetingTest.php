@@ -69,6 +69,7 @@ test('an answer fits its service, and no other', function (
     [Greeting::Line, '', false],
     'a file service' => [Greeting::Smb, "\0\0\0\1\xFESMB", true],
     'a file service of the first kind' => [Greeting::Smb, "\0\0\0\1\xFFSMB", true],
+    'a file service that says more' => [Greeting::Smb, "\0\0\0\x44\xFESMB\x40\0", true],
     'a file service without its length' => [Greeting::Smb, "\xFESMB", false],
     [Greeting::Nfs, pack('N4', 0x80000018, 0x4B42, 1, 0), true],
     [Greeting::Nfs, pack('N4', 0x80000018, 0x4B42, 1, 1), false],

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Burrow\BringUp\Kind\Hands\Claim;
+use Burrow\BringUp\Kind\Hands\ShownOnce;
 use Burrow\BringUp\Kind\StepKinds;
 use Burrow\BringUp\Playbook\PlaybookReader;
 use Burrow\BringUp\Playbook\RunSteps;
@@ -774,6 +775,7 @@ test('a handshake counts when it is fresh', function (string $age, bool $over): 
     ["  latest handshake: 21 seconds ago\n", true],
     ["  latest handshake: Now\n", true],
     ["  latest handshake: 4 minutes, 59 seconds ago\n", true],
+    ["  latest handshake: 5 minutes ago\n", true],
     ["  latest handshake: 5 minutes, 1 second ago\n", false],
     ["  latest handshake: 2 days, 1 hour ago\n", false],
     ['', false],
@@ -1157,3 +1159,12 @@ test('a page can only be asked at an address and a port', function (?string $add
         'your word',
     );
 })->with([[null, '8123'], ['172.22.8.16', '']]);
+
+test('where a secret lies is kept as it was typed, and shown as far as there is room', function (): void {
+    $where = 'manager, entry '.str_repeat('a b ', 40);
+    $kept = judgedAs('shown-once', new Details(job: 'x'), [ShownOnce::FIELD => $where]);
+    expect($kept->words)
+        ->toBe('kept: '.mb_substr($where, 0, 79).'…')
+        ->and(array_values($kept->learned->answers['x'] ?? []))
+        ->toBe([mb_substr($where, 0, 120)]);
+});

@@ -102,3 +102,24 @@ test('every answer of a probe is one that its check has', function (): void {
 test('nothing told of the desk is no answer', function (): void {
     expect(Probed::desk([], Prefix::parse('172.22.8.0/24')))->toBeNull();
 });
+
+test('what a page says of itself begins with 400 to be an error', function (
+    int $status,
+    string $answer,
+): void {
+    expect(Probed::page(DoorState::Open, $status, ''))->toBe($answer);
+})->with([
+    [399, 'answers'],
+    [400, 'error'],
+    [401, 'answers'],
+    [403, 'answers'],
+    [404, 'error'],
+    [503, 'loading'],
+]);
+
+test('what went by since the power came on, against what it takes', function (
+    float $seconds,
+    string $is,
+): void {
+    expect(Probed::sincePower($seconds, 30, 90))->toBe($is);
+})->with([[59.9, 'early'], [60, 'within'], [135, 'within'], [135.1, 'long']]);

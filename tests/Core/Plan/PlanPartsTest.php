@@ -15,6 +15,8 @@ use Burrow\Catalogue\Part\SdBus;
 use Burrow\Catalogue\Part\Usb;
 use Burrow\Catalogue\Part\Wireless;
 use Burrow\Catalogue\Shelf;
+use Burrow\Household\BoxParts;
+use Burrow\Household\HeldJob;
 use Burrow\Judgement\Severity;
 use Burrow\Plan\Circumstances;
 use Burrow\Plan\Duty;
@@ -29,6 +31,7 @@ use Burrow\Plan\Money\PartsList;
 use Burrow\Plan\PlanAnswer;
 use Burrow\Plan\PlanFile;
 use Burrow\Plan\PlanInput;
+use Burrow\Plan\PlanOfBox;
 use Burrow\Plan\Power\BusBudget;
 use Burrow\Plan\Power\Feed;
 use Burrow\Plan\Power\Heat;
@@ -47,6 +50,7 @@ use Burrow\Plan\Ways\WaysOut;
 use Burrow\Plan\Wear\DriveWear;
 use Burrow\Quantity\Amps;
 use Burrow\Quantity\Bytes;
+use Burrow\Quantity\Money;
 use Burrow\Quantity\Rate;
 
 function hub(string $id = 'hub-4'): Adapter
@@ -914,3 +918,34 @@ test('an image starts on a board that came out in its year, and on no later one'
     ['marl', 'server-32', true],
     ['marl', 'server-64', false],
 ]);
+
+test('a kit is a kit of two parts, and costs more, less or the same', function (
+    int $cents,
+    string $said,
+): void {
+    $parts = PartsList::of(plan('cobble', 'supply-2a5', 'usual-1m', null, job: 'dns-filter', case: 'closed'));
+    $starter = KitOffer::among(array_values(catalogue('kit')), $parts, [])[0];
+    $two = array_slice($starter->kit->holds, 0, 2);
+    $sum = array_sum(
+        array_map(
+            fn ($part): int => in_array($part->key, $two, true) ? $part->price->cents : 0,
+            $parts->missing([]),
+        ),
+    );
+    $kit = new Kit('two', 'Two', $two, Money::of(($sum + $cents) / 100), new Market());
+    expect(KitOffer::among([$kit], $parts, [])[0]->sentence())->toContain($said);
+})->with([[-5, 'saves 0.05'], [0, 'costs the same'], [5, 'costs 0.05 more']]);
+
+test('what goes to a drive is nothing where there is none', function (): void {
+    expect(plan('flint', drive: null)->writesToDrivePerDay()->count)->toBe(0);
+});
+
+test('a job without a school is planned without one', function (): void {
+    $held = fn (string $school): array => [new HeldJob(catalogue('job')['dns-filter'], $school)];
+    $parts = new BoxParts(board: 'flint', supply: 'supply-3a', cable: 'usual-1m');
+    $school = catalogue('job')['dns-filter']->schools[0]->id;
+    expect(PlanOfBox::of($held(''), $parts, shelf())?->schools->chosen)
+        ->toBe([])
+        ->and(PlanOfBox::of($held($school), $parts, shelf())?->schools->chosen)
+        ->toBe(['dns-filter' => $school]);
+});

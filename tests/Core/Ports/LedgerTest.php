@@ -511,3 +511,10 @@ test('no site stands where TLS is spoken already or the page is elsewhere', func
     'no page' => fn (): array => [port('larder', 445, 'file share')],
     'by UDP' => fn (): array => [port('larder', 8081, scheme: 'http', protocol: Protocol::Udp)],
 ]);
+
+test('what a client holds may have colons in it', function (): void {
+    $typed = ['port' => '445', 'purpose' => 'files', 'clients' => 'reading-desk: http://larder:8081'];
+    expect(TypedPort::of('larder', $typed, [], new PortScheme([]))->clients)->toBe([
+        ['client' => 'reading-desk', 'holds' => 'http://larder:8081'],
+    ]);
+});
