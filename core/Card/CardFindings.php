@@ -24,6 +24,18 @@ final class CardFindings
         );
     }
 
+    /** So many faults stand in a file that the rest of it was not read. */
+    public static function notAllNamed(int $most, Place $place): Finding
+    {
+        return Finding::warn(
+            'card.not_all_named',
+            "Only the first {$most} faults are named; what follows here was not read.",
+            'Most often one fault repeats, or the file is another kind of file.',
+            'Mend these, then look again.',
+            $place,
+        );
+    }
+
     /** A file of the card that is over the budget of one. */
     public static function notLookedAt(string $file, TooMuch $tooMuch): Finding
     {

@@ -23,6 +23,12 @@ use Burrow\Upkeep\Plan\UpkeepFile;
 const CORPUS_JSON =
     JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
+/** Every place of it can be told. */
+const LONG_WORD =
+    'a1b2c3d4e5f6g7h8i9jakblcmdneofpgqhrisjtkulvmwnxoypzq0a1b2c3d4e5f6g7h8i9j'.
+    'A1B2C3D4E5F6G7H8I9JAKBLCMDNEOFPGQHRISJTKULVMWNXOYPZQ0A1B2C3D4E5F6G7H8I9J'.
+    'z1y2x3w4v5u6t7s8r9qapboancmdlekfjgihhigjfkelcmbnao';
+
 /** What stands in a file of the corpus; with KEEP_CORPUS=1 it is what it ought to hold today. */
 function onFile(string $file, string $now): string
 {

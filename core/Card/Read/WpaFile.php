@@ -20,11 +20,15 @@ final readonly class WpaFile
     /** Lines that are named one by one before the rest is left. */
     private const MOST = 40;
 
-    /** @param  list<WpaNetwork>  $networks */
+    /**
+     * @param  list<WpaNetwork>  $networks
+     * @param  bool  $isWhole  it was read to its end
+     */
     private function __construct(
         public array $networks,
         public ?WpaField $country,
         public Findings $findings,
+        public bool $isWhole,
     ) {
     }
 
@@ -39,15 +43,21 @@ final readonly class WpaFile
         foreach ($lines as $index => $raw) {
             $line = trim(self::withoutComment($raw));
             $place = Place::file($name, $index + 1, 1 + strlen($raw) - strlen(ltrim($raw)));
-            if (count($findings) > self::MOST || count($networks) >= TextBudget::ITEMS) {
-                $findings = $findings->and([CardFindings::onlyFirst('networks', $place)]);
-                $block = null;
-                break;
-            }
             if ($line === '' || ltrim($raw)[0] === '#') {
                 continue;
             }
             $opens = preg_match('/^network\s*=\s*\{?$/', $line) === 1;
+            $tooMany = match (true) {
+                count($findings) >= self::MOST => CardFindings::notAllNamed(self::MOST, $place),
+                $opens && count($networks) >= TextBudget::ITEMS => CardFindings::onlyFirst(
+                    'networks',
+                    $place,
+                ),
+                default => null,
+            };
+            if ($tooMany !== null) {
+                return new self($networks, $country, $findings->and([$tooMany]), false);
+            }
             if ($opens) {
                 if ($block instanceof WpaNetwork) {
                     $findings = $findings->and([
@@ -100,7 +110,7 @@ final readonly class WpaFile
             $networks[] = $block;
         }
 
-        return new self($networks, $country, $findings);
+        return new self($networks, $country, $findings, true);
     }
 
     /** @return list<Finding> */

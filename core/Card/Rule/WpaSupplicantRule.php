@@ -28,7 +28,7 @@ final class WpaSupplicantRule implements CardRule
             return Findings::of();
         }
         $file = WpaFile::read(self::FILE, $folder->lines(self::FILE));
-        if ($file->networks === []) {
+        if ($file->networks === [] && $file->isWhole) {
             return $file->findings->and([NetworkRuleFindings::noWpaNetworks(Place::file(self::FILE, 1))]);
         }
         $findings = $file->findings;
@@ -36,9 +36,15 @@ final class WpaSupplicantRule implements CardRule
             $findings = $findings->and($this->network($network, $context));
         }
 
-        return $findings->and(
-            WifiCheck::country($file->country?->value, '', $file->country->place ?? Place::file(self::FILE, 1)),
-        );
+        return $file->country === null && ! $file->isWhole
+            ? $findings
+            : $findings->and(
+                WifiCheck::country(
+                    $file->country?->value,
+                    '',
+                    $file->country->place ?? Place::file(self::FILE, 1),
+                ),
+            );
     }
 
     private function network(WpaNetwork $network, CardContext $context): Findings

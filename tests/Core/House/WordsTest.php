@@ -31,12 +31,6 @@ use Burrow\Quantity\Volts;
 // What is said of one, of two and of many: words/CLASS.txt has what findings say whose makers are given numbers, lists,
 // a yes and a no, or words that they ask about or cut; each is varied by itself.
 
-/** Every place of it can be told. */
-const LONG_WORD =
-    'a1b2c3d4e5f6g7h8i9jakblcmdneofpgqhrisjtkulvmwnxoypzq0a1b2c3d4e5f6g7h8i9j'.
-    'A1B2C3D4E5F6G7H8I9JAKBLCMDNEOFPGQHRISJTKULVMWNXOYPZQ0A1B2C3D4E5F6G7H8I9J'.
-    'z1y2x3w4v5u6t7s8r9qapboancmdlekfjgihhigjfkelcmbnao';
-
 /** It asks what it was given, reckons with it, or shows no more of it than has room. */
 function looksAtThem(ReflectionMethod $maker): bool
 {
