@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 use Burrow\BringUp\Change;
 use Burrow\BringUp\Playbook\HouseWords;
+use Burrow\BringUp\Seen\PageSeen;
+use Burrow\BringUp\Step\HostKeyHistory;
 use Burrow\BringUp\Step\InventoryFindings;
 use Burrow\BringUp\Step\RunFacts;
 use Burrow\BringUp\Told\AskedKind;
 use Burrow\BringUp\Told\Inventory;
+use Burrow\Net\SshPublicKey;
 
 // The last that is taken of each kind of value, and the first that is not.
 
@@ -131,3 +134,31 @@ test('what is left of waits lies between the shortest and the longest', function
         ->toBeGreaterThan($sum('waitFrom'))
         ->toBeLessThan($sum('waitTo'));
 });
+
+test('a key that was kept in the moment in which the card was written is not explained by it', function (
+    string $written,
+    string $code,
+): void {
+    $key = fn (string $byte): SshPublicKey => SshPublicKey::tryOf(
+        'ssh-ed25519',
+        base64_encode(pack('N', 11).'ssh-ed25519'.pack('N', 32).str_repeat($byte, 32)),
+    ) ?? throw new LogicException();
+    $kept = new DateTimeImmutable('2026-11-25 14:00:00');
+    $found = HostKeyHistory::judge(
+        $key('a'),
+        $key('b')->fingerprint(),
+        $kept,
+        new DateTimeImmutable($written),
+    );
+    expect($found->code)->toBe($code);
+})->with([
+    ['2026-11-25 14:00:00', 'bringup.host_key_changed'],
+    ['2026-11-25 14:00:01', 'bringup.host_key_rewritten'],
+]);
+
+test('a page is ready from 200 to 399, and where it asks who is there', function (
+    int $status,
+    bool $ready,
+): void {
+    expect((new PageSeen($status))->isReady())->toBe($ready);
+})->with([[199, false], [200, true], [399, true], [400, false], [401, true], [403, false], [500, false]]);

@@ -136,6 +136,23 @@ function oddCards(): array
                 "network={\n ssid=\"a # b\n key_mgmt=NONE # \"x\" y\n}\n",
             'ssh' => '',
         ],
+        'quotes alone' => [
+            'wpa_supplicant.conf' => "country=GB\nnetwork={\n ssid=\"\n psk=\"\n}\nnetwork={\n ssid=\"\"\n psk=\"\"\n}\n",
+            'ssh' => '',
+        ],
+        'names as long as may be' => [
+            'wpa_supplicant.conf' => "country=GB\n".
+                implode(
+                    '',
+                    array_map(
+                        fn (int $letters): string => "network={\n ssid=\"".
+                            str_repeat('a', $letters).
+                            "\"\n key_mgmt=NONE\n}\n",
+                        [31, 32, 33],
+                    ),
+                ),
+            'ssh' => '',
+        ],
         'fields of the kernel' => $kernel(
             '172.22.8.20::172.22.8.1:255.255.255.0:wren:eth0:off:1.1.1.1:2.2.2.2:3.3.3.3',
         ),

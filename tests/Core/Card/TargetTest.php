@@ -388,3 +388,19 @@ test('the commands that write a card stay as they were looked through', function
     }
     expect($now)->toBe(onFile(__DIR__.'/said/commands.txt', $now));
 });
+
+test('one to forty cards are made at once', function (int $count, bool $may): void {
+    $network = Prefix::parse('172.22.8.0/24');
+    $pool = AddressRange::between(Ipv4::parse('172.22.8.100'), Ipv4::parse('172.22.8.199'));
+    $made = fn (): Series => Series::of(
+        'gauge',
+        $count,
+        Ipv4::parse('172.22.8.20'),
+        new LocalNetwork($network, $network->hosts()->first, $pool, 'thistledown.home.arpa'),
+        [],
+        [],
+    );
+    $may
+        ? expect($made()->findings->blocks())->toBeFalse()
+        : expect($made)->toThrow(InvalidArgumentException::class);
+})->with([[0, false], [1, true], [40, true], [41, false]]);

@@ -105,6 +105,10 @@ function sayings(ReflectionParameter $of): array
             'string' => [
                 ['larder', 'sieve'],
                 ['larder'],
+                ...array_map(
+                    fn (int $many): array => array_map(fn (int $at): string => "box {$at}", range(1, $many)),
+                    [3, 4, 5, 6, 8],
+                ),
                 [
                     ...($seven = ['larder', 'sieve', 'lantern', 'wren', 'press', 'chalk', 'gauge']),
                     'hub',

@@ -25,6 +25,10 @@ test('a difference is as rare as it comes by chance', function (array $a, array 
         range(9.0, 16.0),
         'in fewer than 1 of 1000: it is hardly chance',
     ],
+    // One outlier of twenty, of a hundred, of a thousand: one way of dealing is as far apart.
+    'one of twenty' => [[500.0], range(1.0, 19.0), 'in 5 of 100: it may well be chance'],
+    'one of a hundred' => [[5000.0], range(1.0, 99.0), 'in 1 of 100: it is seldom chance'],
+    'one of a thousand' => [[500_000.0], range(1.0, 999.0), 'in 1 of 1000: it is hardly chance'],
     'the same' => [[1.0, 2.0], [1.0, 2.0], 'nearly always: it may well be chance'],
 ]);
 

@@ -58,3 +58,7 @@ test('a number with a digit too many is one of those that come of it', function 
         ->and($scheme->meant('82'))
         ->toBe([2, 8]);
 });
+
+test('a page has a port that is no system\'s', function (string $typed, bool $is): void {
+    expect((new PortScheme([]))->check($typed, 'port')->isEmpty())->toBe($is);
+})->with([['1023', false], ['1024', true], ['65535', true], ['65536', false], ['x', false]]);

@@ -187,3 +187,12 @@ test('a disk is told that will be full within sixty days, counted in whole ones'
     [350e9 / 61, null],
     [350e9 / 2, '/srv on larder may be 85 % full in 2 days.'],
 ]);
+
+test('a disk is full from eighty-five percent on', function (float $share, ?string $code): void {
+    $now = (new DateTimeImmutable(THREE_O_CLOCK))->getTimestamp();
+    $used = (int) round($share * 1e12);
+    $fill = new Fill('larder', '/srv', 1_000_000_000_000, [[$now - 86_400, $used], [$now, $used]]);
+    $found = (new StoresConcern())->findings(household([dweller('larder')], stores: ['fills' => [$fill]]))
+        ->list;
+    expect($found[0]->code ?? null)->toBe($code);
+})->with([[0.8499, null], [0.85, 'stores.full'], [0.9, 'stores.full']]);

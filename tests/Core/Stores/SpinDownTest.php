@@ -127,3 +127,7 @@ test('resting pays from a tenth of what turning takes', function (): void {
     $code = fn (float $resting): string => (new SpinDown(2, 20, 50_000, 5, $resting))->verdict(1)->code;
     expect([$code(0.6), $code(4.9)])->toBe(['stores.rest_pays', 'stores.rest_saves_nothing']);
 });
+
+test('a wait is told in minutes below an hour', function (float $wait, string $words): void {
+    expect((new SpinDown(40, $wait, 50_000, 5, 0.6))->words())->toBe($words);
+})->with([[59.5, '60 min'], [60, '1 h'], [90, '1.5 h'], [9.5, '9.5 min']]);

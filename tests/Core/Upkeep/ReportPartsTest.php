@@ -45,3 +45,9 @@ test('which text is a report, and which of two', function (): void {
         ->and($read("#: made\n1795618800\nlarder\n#: end\n#: kernel\none\n")?->kernel)
         ->toBeNull();
 });
+
+test('nothing waits, by lists of the last two days', function (int $hours, ?array $pending, bool $is): void {
+    $made = (new DateTimeImmutable(THREE_O_CLOCK))->getTimestamp();
+    $report = new BoxReport(madeAt: $made, listsAt: $made - $hours * 3600, pending: $pending);
+    expect($report->isUpToDate())->toBe($is);
+})->with([[0, [], true], [71, [], true], [72, [], false], [0, ['curl'], false], [0, null, false]]);

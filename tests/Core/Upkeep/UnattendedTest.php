@@ -163,3 +163,15 @@ test('what is no such log is none, and much of it has a budget', function (): vo
     $many = str_repeat("2026-11-20 03:10:00,001 INFO Starting unattended upgrades script\r\n", 40_000);
     expect(count(UnattendedLog::read($many)))->toBe(400);
 });
+
+test('lists are fetched an hour before, on the day before only where that is before midnight', function (
+    string $from,
+    string $line,
+): void {
+    $hours = new Hours(1, Hours::WINDOW, 'x', ['sun'], $from, '05:00', []);
+    expect(UnattendedFiles::of([$hours], true)->listTimer())->toContain($line);
+})->with([
+    ['00:59', 'OnCalendar=Sat *-*-* 23:59'],
+    ['01:00', 'OnCalendar=Sun *-*-* 00:00'],
+    ['01:01', 'OnCalendar=Sun *-*-* 00:01'],
+]);
