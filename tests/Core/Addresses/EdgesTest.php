@@ -7,6 +7,8 @@ use Burrow\Addresses\Described\DescribedNetwork;
 use Burrow\Addresses\Described\HeldBy;
 use Burrow\Addresses\Described\Host;
 use Burrow\Addresses\Find\Seen;
+use Burrow\Addresses\NetworkExtras;
+use Burrow\Addresses\NetworkRules;
 use Burrow\Addresses\PoolChange;
 use Burrow\Addresses\Scheme;
 use Burrow\Addresses\Taken;
@@ -211,3 +213,29 @@ test('why an address is proposed has its lines, with the first twelve of those t
         'box1 172.22.8.10, box2 172.22.8.11, box3 172.22.8.12, box4 172.22.8.13, box5 172.22.8.14, box6 172.22.8.15, box7 172.22.8.16, box8 172.22.8.17, box9 172.22.8.18, box10 172.22.8.19, box11 172.22.8.20, box12 172.22.8.21',
     ],
 ]);
+
+test('pools that share one address overlap, those that touch do not', function (
+    string $last,
+    bool $overlap,
+): void {
+    $network = new DescribedNetwork(
+        'home',
+        Prefix::parse('172.22.8.0/24'),
+        null,
+        [poolOf('172.22.8.100', $last), poolOf('172.22.8.120', '172.22.8.140')],
+        [],
+        'thistledown.home.arpa',
+    );
+    $found = in_array('addresses.pools_overlap', NetworkRules::against([$network])->codes(), true);
+    expect($found)->toBe($overlap);
+})->with([['172.22.8.119', false], ['172.22.8.120', true]]);
+
+test('a range of one address is a range', function (): void {
+    $extras = fn (string $line) => NetworkExtras::of('', '', $line, Prefix::parse('172.22.8.0/24'));
+    expect($extras('servers 172.22.8.10 172.22.8.10')->findings->isEmpty())
+        ->toBeTrue()
+        ->and($extras('servers 172.22.8.11 172.22.8.10')->findings->isEmpty())
+        ->toBeFalse()
+        ->and($extras('servers x 172.22.8.10')->findings->list[0]->found)
+        ->toContain('x');
+});

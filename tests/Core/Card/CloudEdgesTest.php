@@ -7,6 +7,8 @@ use Burrow\Card\CardFolder;
 use Burrow\Card\Read\CloudAccounts;
 use Burrow\Card\Read\CloudValues;
 use Burrow\Card\Rule\UserDataRule;
+use Burrow\Card\WifiCheck;
+use Burrow\Judgement\Place;
 
 // What cloud-init takes an entry for, by the modules that read it.
 
@@ -113,3 +115,17 @@ test('a password with colons is read whole', function (): void {
     ]);
     expect(array_values($accounts)[0]->passwords[0]->value)->toBe('a:b:c');
 });
+
+test('a name is a slip of one on the air by how long that is', function (
+    string $typed,
+    string $known,
+    string $code,
+): void {
+    expect(WifiCheck::ssid($typed, Place::field('ssid'), [$known])->codes())->toBe([$code]);
+})->with([
+    ['abd', 'abc', 'card.ssid_unknown'],
+    ['abce', 'abcd', 'card.ssid_misspelt'],
+    ['abef', 'abcd', 'card.ssid_unknown'],
+    ['abcdefxy', 'abcdefgh', 'card.ssid_misspelt'],
+    ['abcdexyz', 'abcdefgh', 'card.ssid_unknown'],
+]);

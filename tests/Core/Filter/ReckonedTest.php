@@ -102,3 +102,25 @@ test('what was seen to hold is told when it is old', function (string $via, int 
     ['reading-desk', 24 * 91 - 1, false],
     ['reading-desk', 24 * 91, true],
 ]);
+
+test('three checks are named, of more it is said that there are more', function (
+    int $many,
+    string $named,
+): void {
+    $checks = array_map(
+        fn (int $at): NameCheck => new NameCheck(
+            $at,
+            'sieve',
+            "n{$at}.example",
+            NameExpected::Refused,
+            $at === 2 ? 'reading-desk' : '',
+            'answered',
+        ),
+        range(1, $many),
+    );
+    expect(FilterConcern::named($checks))->toBe($named);
+})->with([
+    [1, 'n1.example: answered'],
+    [3, 'n1.example: answered; n2.example asked by reading-desk: answered; n3.example: answered'],
+    [4, 'n1.example: answered; n2.example asked by reading-desk: answered; n3.example: answered; and more'],
+]);

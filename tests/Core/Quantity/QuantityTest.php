@@ -103,3 +103,21 @@ test('the largest unit takes what is larger still', function (): void {
         '8192 PiB',
     ]);
 });
+
+test('a length of time and a size are told in the unit that they have just reached', function (
+    string $said,
+    string $words,
+): void {
+    expect($said)->toBe($words);
+})->with([
+    [fn () => (string) Duration::seconds(89), '89 s'],
+    [fn () => (string) Duration::seconds(90), '2 min'],
+    [fn () => (string) Duration::minutes(119), '119 min'],
+    [fn () => (string) Duration::minutes(120), '2 h'],
+    [fn () => (string) Duration::minutes(2879), '47 h 59 min'],
+    [fn () => (string) Duration::minutes(2880), '2 days'],
+    [fn () => Bytes::of(99_940_000_000)->decimal(), '99.9 GB'],
+    [fn () => Bytes::of(100_000_000_000)->decimal(), '100 GB'],
+    [fn () => Bytes::of(999)->decimal(), '999 B'],
+    [fn () => Bytes::of(1000)->decimal(), '1.0 kB'],
+]);

@@ -79,3 +79,8 @@ test('eight seconds that count are enough, and what comes after is not of the co
         ->and(Watched::of(watchedLines(array_fill(0, 10, 30))))
         ->toBeNull();
 });
+
+test('a core is full from ninety of a hundred on', function (int $percent, bool $full): void {
+    $seen = Watched::of(watchedLines(array_fill(0, 20, 30), "{$percent},2"));
+    expect($seen?->oneCoreIsFull())->toBe($full);
+})->with([[89, false], [90, true]]);

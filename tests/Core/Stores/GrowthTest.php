@@ -88,3 +88,7 @@ test('only what may be changed over and over is an upper bound', function (): vo
         false,
     ]);
 });
+
+test('what just fits never fills the room', function (float $room, bool $fills): void {
+    expect(Growth::fullAfter([Growth::queryLog(100, 100, 10)], $room) !== null)->toBe($fills);
+})->with([[100_000, false], [99_999, true]]);

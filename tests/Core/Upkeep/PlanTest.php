@@ -354,3 +354,16 @@ test('hours end with the time that is looked at', function (): void {
     $spans = Spans::weekly([], '00:10', '00:40', $at('26 12:00'), $at('28 00:30'), new DateTimeZone('UTC'));
     expect($spans->spans)->toBe([[$at('27 00:10'), $at('27 00:40')], [$at('28 00:10'), $at('28 00:30')]]);
 });
+
+test('hours that touch are one stretch, and hours from a time to itself are a whole day', function (): void {
+    $at = fn (string $time): int => (new DateTimeImmutable("2026-11-{$time}Z"))->getTimestamp();
+    $all = Spans::weekly([], '22:00', '22:00', $at('26 12:00'), $at('28 12:00'), new DateTimeZone('UTC'));
+    expect(Spans::of([[0, 10], [10, 20], [20, 20], [30, 25]])->spans)
+        ->toBe([[0, 20]])
+        ->and($all->spans)
+        ->toBe([[$at('26 12:00'), $at('28 12:00')]])
+        ->and([Spans::of([[0, 10]])->fits(0, 10), Spans::of([[0, 10]])->fits(0, 11)])
+        ->toBe([0, null])
+        ->and(Spans::of([[0, 10]])->without(Spans::of([[10, 20]]))->spans)
+        ->toBe([[0, 10]]);
+});

@@ -258,3 +258,15 @@ test('a stop that was kept damaged is none', function (mixed $kept, bool $is): v
     [['box' => 'larder', 'planned' => '5'], false],
     [['box' => 'larder', 'planned' => 5], true],
 ]);
+
+test('a report of the moment in which a box was begun counts', function (int $after, bool $counts): void {
+    $began = (new DateTimeImmutable(THREE_O_CLOCK))->getTimestamp();
+    $told = new Reported(
+        'larder',
+        (new DateTimeImmutable(THREE_O_CLOCK))->modify("{$after} seconds"),
+        new BoxReport(uptimeSeconds: 0, pending: []),
+    );
+    expect([Evidence::of($told, $began)->words !== '', Evidence::of($told, $began)->startedAt])->toBe(
+        $counts ? [true, $began + $after] : [false, null],
+    );
+})->with([[-1, false], [0, true], [1, true]]);

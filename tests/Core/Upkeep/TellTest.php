@@ -280,3 +280,11 @@ test('what the house tells a monitor, in its text form', function (): void {
     );
     expect($text)->toBe(onFile(__DIR__.'/metrics.txt', $text));
 });
+
+test('a server of the house has a port', function (string $port, bool $is): void {
+    $network = Prefix::parse('172.22.8.0/24');
+    $pool = AddressRange::between(Ipv4::parse('172.22.8.100'), Ipv4::parse('172.22.8.199'));
+    $house = new LocalNetwork($network, $network->hosts()->first, $pool, 'thistledown.home.arpa');
+    $typed = ['mail_to' => 'warden@thistledown.home.arpa', 'mail_server' => "172.22.8.11:{$port}"];
+    expect(TypedTelling::of($typed, $house)->findings->forField('mail_server')->isEmpty())->toBe($is);
+})->with([['0', false], ['1', true], ['25', true], ['65535', true], ['65536', false], ['', false]]);
