@@ -134,6 +134,8 @@ test('a network is described field by field', function (array $typed, array $fie
     [[1 => '172.22.9.1'], ['router']],
     [[2 => 'x', 3 => 'y'], ['pool_first', 'pool_last']],
     [[2 => '172.22.8.199', 3 => '172.22.8.100'], ['pool_last']],
+    'as large as may be' => [['10.0.0.0/8', '10.0.0.1', '10.0.1.0', '10.0.1.9'], []],
+    'as small as may be' => [['172.22.8.0/30', '172.22.8.1', '172.22.8.2', '172.22.8.2'], []],
     'a pool of one' => [[2 => '172.22.8.100', 3 => '172.22.8.100'], []],
     [[4 => 'home_arpa'], ['domain']],
     [[5 => 'GMT+1'], ['time_zone']],

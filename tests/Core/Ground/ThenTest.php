@@ -33,6 +33,12 @@ test('who was in service and what reached the surface, from first to last', func
     expect([$then->boxes, array_column($then->ways, 'way'), $then->sentence()])->toBe([$boxes, $ways, $said]);
 })->with([
     ['2025-12-31', [], [], 'Nothing was in service.'],
+    'in the moment in which it began' => [
+        '2026-01-01',
+        ['kettle'],
+        [],
+        'One box was in service, and nothing reached the surface.',
+    ],
     ['2026-01-31', ['kettle'], [], 'One box was in service, and nothing reached the surface.'],
     [
         '2026-02-01',

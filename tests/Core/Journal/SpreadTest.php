@@ -33,3 +33,11 @@ test('no reading has no spread, and no size no percent', function (): void {
         Spread::percent(-1, 1),
     ])->toBe([25.0, 0.0, null, null, null]);
 });
+
+test('a share is one of a size, none of it and all of it too', function (
+    int $used,
+    int $size,
+    ?float $percent,
+): void {
+    expect(Spread::percent($used, $size))->toBe($percent);
+})->with([[0, 5, 0.0], [5, 5, 100.0], [6, 5, null], [-1, 5, null], [0, 0, null], [1, 4, 25.0]]);

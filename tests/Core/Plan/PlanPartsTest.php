@@ -35,6 +35,7 @@ use Burrow\Plan\PlanOfBox;
 use Burrow\Plan\Power\BusBudget;
 use Burrow\Plan\Power\Feed;
 use Burrow\Plan\Power\Heat;
+use Burrow\Plan\Power\MeasuredHeat;
 use Burrow\Plan\Power\SharedSupply;
 use Burrow\Plan\Power\SupplyFit;
 use Burrow\Plan\SchoolChoice;
@@ -949,3 +950,19 @@ test('a job without a school is planned without one', function (): void {
         ->and(PlanOfBox::of($held($school), $parts, shelf())?->schools->chosen)
         ->toBe(['dns-filter' => $school]);
 });
+
+test('as many devices as sockets need no hub', function (): void {
+    $plan = plan('flint', drive: 'ssd-500', job: 'file-store print-host');
+    $devices = count(Burrow\Plan\Power\UsbDevices::of($plan)->list);
+    $board = fn (int $sockets) => $plan->with(board: board('flint', ['sockets' => ['usb_count' => $sockets]]));
+    expect($devices)
+        ->toBeGreaterThan(1)
+        ->and($board($devices)->hub())
+        ->toBeNull()
+        ->and($board($devices - 1)->hub()?->sockets)
+        ->toBeGreaterThan(0);
+});
+
+test('a board that is no warmer than its room was not measured', function (float $board, string $code): void {
+    expect((new MeasuredHeat(plan(), $board, 21.0))->finding()->code)->toBe($code);
+})->with([[20.9, 'plan.heat_not_believed'], [21.0, 'plan.heat_not_believed'], [40.0, 'plan.heat_measured']]);

@@ -121,3 +121,7 @@ test('a length of time and a size are told in the unit that they have just reach
     [fn () => Bytes::of(999)->decimal(), '999 B'],
     [fn () => Bytes::of(1000)->decimal(), '1.0 kB'],
 ]);
+
+test('a rate is told with a digit below a hundred', function (float $megabytes, string $words): void {
+    expect((string) Rate::bytesPerSecond($megabytes * 1e6))->toBe($words);
+})->with([[99.9, '99.9 MB/s'], [100, '100 MB/s'], [117.6, '118 MB/s']]);

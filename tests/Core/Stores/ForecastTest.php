@@ -196,3 +196,29 @@ test('a disk is full from eighty-five percent on', function (float $share, ?stri
         ->list;
     expect($found[0]->code ?? null)->toBe($code);
 })->with([[0.8499, null], [0.85, 'stores.full'], [0.9, 'stores.full']]);
+
+test('what a file of samples tells of itself', function (int $reserved, array $used, array $codes): void {
+    $samples = implode(
+        '',
+        array_map(
+            fn (int $at, int $bytes): string => '  - {at: '.
+                (1_795_000_000 + $at * 86_400).
+                ", used_bytes: {$bytes}}\n",
+            array_keys($used),
+            $used,
+        ),
+    );
+    [, $findings] = FillFile::read(
+        "bytes: 1000\nreserved_bytes: {$reserved}\nsamples:\n{$samples}",
+        (string) file_get_contents('core/Stores/schema/fill.schema.json'),
+        'x',
+    );
+    expect($findings->codes())->toBe($codes);
+})->with([
+    'two' => [0, [100, 110], ['stores.too_few_samples']],
+    'three' => [0, [100, 110, 120], []],
+    'just not nearly full' => [0, [849, 849, 849], []],
+    'nearly full' => [0, [850, 850, 850], ['stores.nearly_full']],
+    'one byte is left' => [999, [0, 0, 0], []],
+    'nothing is left' => [1000, [0, 0, 0], ['stores.all_reserved']],
+]);

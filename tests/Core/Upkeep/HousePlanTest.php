@@ -8,6 +8,8 @@ use Burrow\Household\Hours;
 use Burrow\Household\Household;
 use Burrow\Judgement\Finding;
 use Burrow\Upkeep\Draw\WeekPicture;
+use Burrow\Upkeep\Due;
+use Burrow\Upkeep\MissedHours;
 use Burrow\Upkeep\Plan\Doing;
 use Burrow\Upkeep\Plan\HousePlan;
 use Burrow\Upkeep\Plan\UpkeepPlan;
@@ -347,3 +349,23 @@ test('hours are of the kind that was said', function (string $said, string $kind
         $kind,
     );
 })->with([[Hours::WINDOW, Hours::WINDOW], [Hours::BUSY, Hours::BUSY], ['x', Hours::BUSY]]);
+
+test('hours count as gone by from the day on which it was due, up to this moment', function (
+    string $from,
+    string $to,
+    bool $missed,
+): void {
+    $now = new DateTimeImmutable(THREE_O_CLOCK);
+    $box = dweller('larder', updated: $now->modify('-31 days'));
+    $house = household(
+        [$box],
+        told: ['hours' => [new Hours(1, Hours::WINDOW, 'x', [], $from, $to, ['larder'])]],
+    );
+    $due = Due::of('larder', $now->modify('-30 days'), ['file-store' => 30], $now);
+    expect(MissedHours::of($house, $box, $due) !== null)->toBe($missed);
+})->with([
+    'ended this minute' => ['14:00', '15:00', true],
+    'ends in a minute' => ['14:00', '15:01', false],
+    'began with the day' => ['00:00', '01:00', true],
+    'began the evening before' => ['23:00', '01:00', false],
+]);
