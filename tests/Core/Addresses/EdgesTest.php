@@ -17,6 +17,7 @@ use Burrow\Judgement\Line;
 use Burrow\Net\AddressRange;
 use Burrow\Net\Ipv4;
 use Burrow\Net\LocalNetwork;
+use Burrow\Net\Mac;
 use Burrow\Net\Prefix;
 
 // Small rules about addresses, both sides of each edge.
@@ -238,4 +239,19 @@ test('a range of one address is a range', function (): void {
         ->toBeFalse()
         ->and($extras('servers x 172.22.8.10')->findings->list[0]->found)
         ->toContain('x');
+});
+
+test('what stands twice is told some times of each kind, not without end', function (): void {
+    $hosts = array_map(
+        fn (int $at): Host => new Host("h{$at}", Ipv4::parse('172.22.8.10'), Mac::parse('02:4b:1e:90:00:01')),
+        range(1, 60),
+    );
+    $network = new DescribedNetwork(
+        'home',
+        Prefix::parse('172.22.8.0/24'),
+        pools: [poolOf('172.22.8.100', '172.22.8.199')],
+        hosts: $hosts,
+    );
+    $told = array_count_values(NetworkRules::against([$network])->codes());
+    expect([$told['addresses.address_twice'], $told['addresses.mac_twice']])->toBe([50, 50]);
 });

@@ -7,6 +7,7 @@ use Burrow\BringUp\Playbook\HouseWords;
 use Burrow\BringUp\Seen\PageSeen;
 use Burrow\BringUp\Step\HostKeyHistory;
 use Burrow\BringUp\Step\InventoryFindings;
+use Burrow\BringUp\Step\Learned;
 use Burrow\BringUp\Step\RunFacts;
 use Burrow\BringUp\Told\AskedKind;
 use Burrow\BringUp\Told\Inventory;
@@ -162,3 +163,19 @@ test('a page is ready from 200 to 399, and where it asks who is there', function
 ): void {
     expect((new PageSeen($status))->isReady())->toBe($ready);
 })->with([[199, false], [200, true], [399, true], [400, false], [401, true], [403, false], [500, false]]);
+
+test('what two looks learned is learned, the later one\'s word before the earlier one\'s', function (
+    string $what,
+): void {
+    $with = fn (bool $one, bool $other): bool => (new Learned(...[$what => $one]))->with(
+        new Learned(...[$what => $other]),
+    )->{$what};
+    expect([$with(false, false), $with(true, false), $with(false, true), $with(true, true)])
+        ->toBe([false, true, true, true])
+        ->and(
+            (new Learned('a', answers: ['x' => ['k' => '1', 'l' => '2']]))->with(
+                new Learned(answers: ['x' => ['k' => '3']]),
+            ),
+        )
+        ->toEqual(new Learned('a', answers: ['x' => ['k' => '3', 'l' => '2']]));
+})->with(['pinned', 'updated', 'cardWritten']);

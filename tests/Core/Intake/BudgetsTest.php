@@ -297,3 +297,27 @@ test('a paste is cut at its prompts', function (): void {
         ->and(Paste::of("one\ntwo")->parts())
         ->toBe([0 => "one\ntwo"]);
 });
+
+test(
+    'a blank that was lost at the edge of a window comes back, at the widths that windows have',
+    function (): void {
+        $back = [];
+        foreach (range(81, 245) as $columns) {
+            $joined = Paste::of(str_repeat('x', $columns - 1)."\nrest\nothers end early")
+                ->unwrapped()
+                ?->text();
+            str_contains((string) $joined, 'x rest') && ($back[] = $columns);
+        }
+        expect($back)->toBe([100, 120, 132, 160]);
+    },
+);
+
+test('windows have from 80 to 250 columns, and show 64 KiB', function (): void {
+    $joins = fn (int $columns, int $more = 0): bool => Paste::of(
+        str_repeat('x', $columns)."\nrest".str_repeat("\ny", $more),
+    )->unwrapped() !== null;
+    expect([$joins(78), $joins(79), $joins(80), $joins(250), $joins(251)])
+        ->toBe([false, true, true, true, false])
+        ->and([$joins(90, 65_536 - 95 >> 1), $joins(90, 1 + (65_536 - 95) >> 1)])
+        ->toBe([true, false]);
+});
