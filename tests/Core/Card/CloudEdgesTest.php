@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
+use Burrow\Card\Linter;
 use Burrow\Card\Read\CloudAccounts;
 use Burrow\Card\Read\CloudValues;
 use Burrow\Card\Rule\UserDataRule;
 use Burrow\Card\WifiCheck;
+use Burrow\Catalogue\CatalogueReader;
 use Burrow\Judgement\Place;
 
 // What cloud-init takes an entry for, by the modules that read it.
@@ -91,6 +93,7 @@ test('what locks an account is what Python takes for true', function (mixed $loc
     [0.0, false],
     ['', false],
     ['no', true],
+    ['0', true],
     [[], false],
     [[0], true],
     [null, true],
@@ -129,3 +132,10 @@ test('a name is a slip of one on the air by how long that is', function (
     ['abcdefxy', 'abcdefgh', 'card.ssid_misspelt'],
     ['abcdexyz', 'abcdefgh', 'card.ssid_unknown'],
 ]);
+
+test('images have no account of their own from 2022 on', function (int $year, string $code): void {
+    $image = (new CatalogueReader())->image(['year' => $year] + entry('image', 'server-64'));
+    expect(
+        (new Linter())->lint(new CardFolder(['ssh' => '']), new CardContext(image: $image))->codes(),
+    )->toBe([$code]);
+})->with([[2021, 'card.default_account'], [2022, 'card.nobody_can_log_in']]);
