@@ -41,6 +41,24 @@ test('the page shows each way in with who answers for it, and who has a key', fu
         ->assertSee('nc -zvw3 seeds.example.net 22');
 });
 
+test('whoever has a key and no room in the picture is counted in it', function (
+    int $more,
+    ?string $says,
+): void {
+    for ($at = 0; $at < $more; $at++) {
+        WayIn::query()->create([
+            'network_id' => Network::home()->id,
+            'device' => "tablet {$at}",
+            'kind' => 'tunnel',
+            'public_key' => base64_encode(str_repeat(chr(65 + $at), 32)),
+            'address' => '10.73.12.'.(40 + $at),
+            'given_on' => now(),
+        ]);
+    }
+    $page = $this->asKeeper()->get('/reach');
+    $says === null ? $page->assertDontSee('more with a key') : $page->assertSee($says);
+})->with([[1, null], [2, 'and 1 more with a key, below'], [5, 'and 4 more with a key, below']]);
+
 test('an opening is written down, changed and closed', function (): void {
     $this->asKeeper()->post('/reach/openings', opening())->assertRedirect('/reach');
     $opening = Opening::query()->where('outside_port', 8445)->firstOrFail();
