@@ -66,6 +66,17 @@ final class ShareFindings
         );
     }
 
+    /** @param  non-empty-list<string>  $firsts  "60 shares": what the page has room for */
+    public static function onlyFirst(array $firsts): Finding
+    {
+        return Finding::note(
+            'stores.only_first',
+            'Only the first '.implode(' and the first ', $firsts).' are worked out.',
+            'Nobody reads a table of more.',
+            'Paste the rest by itself.',
+        );
+    }
+
     public static function notAnAccount(string $typed, Place $place): Finding
     {
         return Finding::stop(

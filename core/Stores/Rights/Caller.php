@@ -7,7 +7,8 @@ namespace Burrow\Stores\Rights;
 /** Somebody on another machine, as `id` prints him there (id(1)): only the numbers travel. */
 final readonly class Caller
 {
-    private const MOST = 30;
+    /** Of one text; no household has so many. */
+    private const MOST = 200;
 
     /** @param  list<int>  $groups  his own among them */
     public function __construct(public string $name, public int $user, public array $groups)

@@ -1,11 +1,14 @@
 <x-page title="Who may do what" place="stores">
     <x-slot:say><b>{{ $shares === [] && $exports !== [] ? (count($exports) === 1 ? 'One export' : count($exports) . ' exports') . ', ' . (count($callers) === 1 ? 'one who comes.' : count($callers) . ' who come.') : ($shares === [] ? 'What somebody can do with a share is the least of three: the login, the share, the folder.' : (count($shares) === 1 ? 'One share' : count($shares) . ' shares') . ', ' . (count($people) === 1 ? 'one account' : count($people) . ' accounts') . ' and guests.') }}</b>
         Nothing that is pasted here is kept.</x-slot:say>
-    @if ($findings !== null && ! $findings->isEmpty())
+    @if (! $findings->isEmpty())
         <div class="stack said">
             @foreach (array_slice($findings->list, 0, 12) as $finding)
                 <x-finding :finding="$finding" />
             @endforeach
+            @if (count($findings) > 12)
+                <p class="soft">and {{ count($findings) - 12 }} more</p>
+            @endif
         </div>
     @endif
     @if ($shares !== [])

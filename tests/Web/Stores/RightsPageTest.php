@@ -49,6 +49,62 @@ test(
     },
 );
 
+test('what the page has no room for is said, and so is where a text was cut', function (
+    int $shares,
+    int $accounts,
+    int $letters,
+    array $says,
+    array $silent,
+): void {
+    $text = '';
+    for ($at = 1; $at <= $shares; $at++) {
+        $text .=
+            "[store{$at}]\n path = /srv/{$at}\n valid users = ".
+            implode(' ', array_map(fn (int $one): string => "u{$one}", range(1, $accounts))).
+            "\n";
+    }
+    $page = $this->asKeeper()
+        ->followingRedirects()
+        ->post('/stores/rights', ['pasted' => $text.str_repeat("# words\n", intdiv($letters, 8))]);
+    foreach ($says as $one) {
+        $page->assertSee($one);
+    }
+    foreach ($silent as $one) {
+        $page->assertDontSee($one);
+    }
+})->with([
+    'as many as there is room for' => [60, 3, 0, ['60 shares, 3 accounts'], ['Only the first']],
+    'a share more' => [61, 3, 0, ['60 shares, 3 accounts', 'Only the first 60 shares are worked out.'], []],
+    'of both too many' => [
+        61,
+        31,
+        0,
+        ['Only the first 60 shares and the first 30 accounts are worked out.'],
+        [],
+    ],
+    'accounts, as many as there is room for' => [2, 30, 0, ['2 shares, 30 accounts'], ['Only the first']],
+    'a text that is cut' => [1, 1, 41_000, ['Only the first 40,000 letters of it were read.'], []],
+]);
+
+test('who comes over the wire has room for thirty', function (int $many, bool $said): void {
+    $text =
+        "/srv/store 172.22.8.0/24(rw)\n".
+        implode(
+            '',
+            array_map(
+                fn (int $at): string => "uid=10{$at}(u{$at}) gid=10{$at}(u{$at}) groups=10{$at}(u{$at})\n",
+                range(10, 9 + $many),
+            ),
+        );
+    $page = $this->asKeeper()
+        ->followingRedirects()
+        ->post('/stores/rights', ['pasted' => $text]);
+    $page->assertSee('One export, 30 who come.');
+    $said
+        ? $page->assertSee('Only the first 30 who come are worked out.')
+        : $page->assertDontSee('Only the first');
+})->with([[30, false], [31, true]]);
+
 test('a text without a share is told to be none, and stays', function (): void {
     $this->asKeeper()
         ->followingRedirects()

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Stores;
 
 use Burrow\Intake\Intake;
 use Burrow\Intake\System\GroupFact;
+use Burrow\Judgement\Findings;
 use Burrow\Stores\Rights\Caller;
 use Burrow\Stores\Rights\Export;
 use Burrow\Stores\Rights\Folder;
@@ -13,6 +14,7 @@ use Burrow\Stores\Rights\Person;
 use Burrow\Stores\Rights\Rights;
 use Burrow\Stores\Rights\Share;
 use Burrow\Stores\Rights\SmbLook;
+use Burrow\Stores\ShareFindings;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -33,20 +35,26 @@ final class RightsController
     public function index(): View
     {
         $pasted = is_string(old('pasted')) ? old('pasted') : '';
-        $shares = array_slice(Share::all($pasted), 0, self::SHARES);
+        $beyond = [];
+        $shares = self::first(Share::all($pasted), self::SHARES, 'shares', $beyond);
         $groups = Intake::standard()->read('groups', self::groupLines($pasted))->all(GroupFact::class);
         $rights = new Rights(Rights::members($groups), Folder::all($pasted));
-        $people = $this->people($shares, $groups);
+        $people = self::first($this->people($shares, $groups), self::PEOPLE, 'accounts', $beyond);
+        $exports = self::first(Export::all($pasted), self::SHARES, 'exports', $beyond);
+        $callers = self::first(Caller::all($pasted), self::PEOPLE, 'who come', $beyond);
+        $only = $beyond === [] ? [] : [ShareFindings::onlyFirst($beyond)];
 
         return view('stores.rights', [
             'pasted' => $pasted,
             'shares' => $shares,
             'people' => $people,
             'rights' => $rights,
-            'findings' => $pasted === '' || $shares === [] ? null : SmbLook::over($pasted, $people),
+            'findings' => Findings::of(...$only)->and(
+                $shares === [] ? Findings::of() : SmbLook::over($pasted, $people),
+            ),
             'guest' => Person::guest(),
-            'exports' => array_slice(Export::all($pasted), 0, self::SHARES),
-            'callers' => Caller::all($pasted),
+            'exports' => $exports,
+            'callers' => $callers,
             'folders' => Folder::all($pasted),
             'accounts' => Caller::accounts($pasted),
         ]);
@@ -59,12 +67,13 @@ final class RightsController
             ->to(route('rights').'#matrix')
             ->withInput(['pasted' => mb_substr($pasted, 0, self::LONGEST)]);
 
-        return Share::all($pasted) === [] && Export::all($pasted) === []
-            ? $back->with(
-                'told',
-                'No share with a path stands in this text; it wants the sections of smb.conf, or lines of exports.',
-            )
-            : $back;
+        $told = match (true) {
+            Share::all($pasted) === [] && Export::all($pasted) === [] => 'No share with a path stands in this text; it wants the sections of smb.conf, or lines of exports.',
+            mb_strlen($pasted) > self::LONGEST => 'Only the first 40,000 letters of it were read.',
+            default => null,
+        };
+
+        return $told === null ? $back : $back->with('told', $told);
     }
 
     /**
@@ -97,11 +106,21 @@ final class RightsController
         $people = array_diff_key($people, array_flip(self::NOT_PEOPLE));
         ksort($people);
 
-        return array_slice(
-            array_values(array_filter($people, fn (string $one): bool => ! str_contains($one, '%'))),
-            0,
-            self::PEOPLE,
-        );
+        return array_values(array_filter($people, fn (string $one): bool => ! str_contains($one, '%')));
+    }
+
+    /**
+     * @template T
+     *
+     * @param  list<T>  $all
+     * @param  list<string>  $beyond  what the page has no room for, as "60 shares"
+     * @return list<T>
+     */
+    private static function first(array $all, int $most, string $what, array &$beyond): array
+    {
+        count($all) > $most && ($beyond[] = "{$most} {$what}");
+
+        return array_slice($all, 0, $most);
     }
 
     /** Only lines of groups, among all that was pasted. */
