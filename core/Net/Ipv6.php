@@ -19,8 +19,7 @@ final readonly class Ipv6
      */
     public static function tryParse(string $text): ?self
     {
-        $text =
-            preg_match('/^(fe[89ab][0-9a-f:.]*)%[\w.-]{1,32}$/Di', $text, $match) === 1 ? $match[1] : $text;
+        $text = preg_match('/^(fe[89ab][0-9a-f:.]*)%[\w.-]{1,32}$/Di', $text, $match) === 1 ? $match[1] : $text;
         if (
             strlen($text) > 45 ||
             ! str_contains($text, ':') ||
@@ -42,9 +41,7 @@ final readonly class Ipv6
     /** @throws InvalidArgumentException when there are not sixteen bytes */
     public static function fromBytes(string $bytes): self
     {
-        return strlen($bytes) === 16
-            ? new self($bytes)
-            : throw new InvalidArgumentException('Not sixteen bytes.');
+        return strlen($bytes) === 16 ? new self($bytes) : throw new InvalidArgumentException('Not sixteen bytes.');
     }
 
     public function equals(Ipv4|self $other): bool

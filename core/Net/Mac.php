@@ -66,8 +66,7 @@ final readonly class Mac
     /** @throws InvalidArgumentException when the text is no hardware address */
     public static function parse(string $text): self
     {
-        return self::tryParse($text) ??
-            throw new InvalidArgumentException("Not a hardware address: {$text}.");
+        return self::tryParse($text) ?? throw new InvalidArgumentException("Not a hardware address: {$text}.");
     }
 
     public function __toString(): string

@@ -73,9 +73,7 @@ final readonly class PlanAnswer implements JsonSerializable
     {
         $lead = match ($this->findings->worst()) {
             Severity::Stop => 'Does not fit: '.lcfirst($this->findings->list[0]->found),
-            Severity::Warn => 'Fits with a warning, '.
-                round($this->memory->spare() * 100).
-                ' % memory to spare',
+            Severity::Warn => 'Fits with a warning, '.round($this->memory->spare() * 100).' % memory to spare',
             default => 'Fits, with '.round($this->memory->spare() * 100).' % memory to spare',
         };
 

@@ -70,9 +70,7 @@ final readonly class KernelLine
     private function without(string $name): self
     {
         return new self(
-            array_values(
-                array_filter($this->parameters, fn (string $one): bool => self::name($one) !== $name),
-            ),
+            array_values(array_filter($this->parameters, fn (string $one): bool => self::name($one) !== $name)),
         );
     }
 }

@@ -106,11 +106,7 @@ final class NetplanForm
             $this->value($value['renderer'], NetplanShapes::LINK['renderer'], [...$path, 'renderer']);
             unset($value['renderer']);
         }
-        $this->value(
-            $value,
-            ['each' => ['map' => [...NetplanShapes::KINDS[$key], ...NetplanShapes::LINK]]],
-            $path,
-        );
+        $this->value($value, ['each' => ['map' => [...NetplanShapes::KINDS[$key], ...NetplanShapes::LINK]]], $path);
         foreach (is_array($value) ? array_slice($value, 0, TextBudget::ITEMS, true) : [] as $name => $link) {
             $this->whole($key, is_array($link) ? $link : [], [...$path, (string) $name]);
         }
@@ -223,11 +219,7 @@ final class NetplanForm
                 );
             }
         } elseif (isset($shape['list'])) {
-            if (
-                ! is_array($value) ||
-                ! array_is_list($value) ||
-                ($value === [] && $this->written($path, '{'))
-            ) {
+            if (! is_array($value) || ! array_is_list($value) || ($value === [] && $this->written($path, '{'))) {
                 $this->fault(
                     $path,
                     "“{$name}:” wants a list.",
@@ -275,10 +267,7 @@ final class NetplanForm
 
             return;
         }
-        if (
-            $kind === 'anything' ||
-            ($kind === 'text-or-list' && (! is_array($value) || array_is_list($value)))
-        ) {
+        if ($kind === 'anything' || ($kind === 'text-or-list' && (! is_array($value) || array_is_list($value)))) {
             return;
         }
         if ($kind === 'own-address') {
@@ -320,11 +309,7 @@ final class NetplanForm
             default => [true, 'text'],
         };
         if (! $fits) {
-            $this->fault(
-                $path,
-                "“{$name}” does not take ".self::shown($value).'.',
-                "It takes {$wanted}.",
-            );
+            $this->fault($path, "“{$name}” does not take ".self::shown($value).'.', "It takes {$wanted}.");
         }
     }
 
@@ -373,11 +358,7 @@ final class NetplanForm
                 (count($known) > 8 ? ' …' : '').
                 '.',
         };
-        $this->fault(
-            $path,
-            'netplan knows no “'.mb_strimwidth($key, 0, 40, '…').':” in this place.',
-            $do,
-        );
+        $this->fault($path, 'netplan knows no “'.mb_strimwidth($key, 0, 40, '…').':” in this place.', $do);
     }
 
     /** @param  list<int|string>  $path */
@@ -395,12 +376,7 @@ final class NetplanForm
     /** @param  list<int|string>  $path */
     private function name(array $path): string
     {
-        return mb_strimwidth(
-            (string) current(array_reverse(array_filter($path, is_string(...)))),
-            0,
-            40,
-            '…',
-        );
+        return mb_strimwidth((string) current(array_reverse(array_filter($path, is_string(...)))), 0, 40, '…');
     }
 
     private static function isIpv6(string $text): bool

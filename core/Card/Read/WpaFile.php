@@ -17,7 +17,7 @@ use Burrow\Text\TextBudget;
  */
 final readonly class WpaFile
 {
-    /** Lines that are named one by one before the rest is left. */
+    /** Faults that are named one by one before the rest is left. */
     private const MOST = 40;
 
     /**
@@ -49,10 +49,7 @@ final readonly class WpaFile
             $opens = preg_match('/^network\s*=\s*\{?$/', $line) === 1;
             $tooMany = match (true) {
                 count($findings) >= self::MOST => CardFindings::notAllNamed(self::MOST, $place),
-                $opens && count($networks) >= TextBudget::ITEMS => CardFindings::onlyFirst(
-                    'networks',
-                    $place,
-                ),
+                $opens && count($networks) >= TextBudget::ITEMS => CardFindings::onlyFirst('networks', $place),
                 default => null,
             };
             if ($tooMany !== null) {
@@ -60,9 +57,7 @@ final readonly class WpaFile
             }
             if ($opens) {
                 if ($block instanceof WpaNetwork) {
-                    $findings = $findings->and([
-                        self::unread('A network block is not closed.', $block->place),
-                    ]);
+                    $findings = $findings->and([self::unread('A network block is not closed.', $block->place)]);
                     $networks[] = $block;
                 }
                 $findings =
@@ -85,9 +80,7 @@ final readonly class WpaFile
                     self::unread('A line is “name=value”, in a block and outside.', $place),
                 ]);
             } elseif (in_array($match[1], ['network', 'cred'], true)) {
-                $findings = $findings->and([
-                    self::unread("A block begins with “{$match[1]}={” alone.", $place),
-                ]);
+                $findings = $findings->and([self::unread("A block begins with “{$match[1]}={” alone.", $place)]);
             } elseif ($block instanceof WpaNetwork) {
                 $findings = $findings->and(self::field($match[1], $match[2], $match[3], $place));
                 $block = new WpaNetwork(
@@ -98,10 +91,7 @@ final readonly class WpaFile
                 $findings = $findings->and(self::global($match[1], $match[2], $match[3], $place));
                 $country =
                     $match[1] === 'country'
-                        ? new WpaField(
-                            substr($match[2], (int) strpos($match[2], '=') + 1).$match[3],
-                            $place,
-                        )
+                        ? new WpaField(substr($match[2], (int) strpos($match[2], '=') + 1).$match[3], $place)
                         : $country;
             }
         }
@@ -156,12 +146,8 @@ final readonly class WpaFile
     }
 
     /** One that is like a known field is a slip; any other may be younger than this list. */
-    private static function unknown(
-        string $name,
-        KnownWords $known,
-        KnownWords $elsewhere,
-        Place $place,
-    ): Finding {
+    private static function unknown(string $name, KnownWords $known, KnownWords $elsewhere, Place $place): Finding
+    {
         if ($elsewhere->has($name)) {
             return ReadFindings::wpaFieldMisplaced($name, $place);
         }

@@ -46,9 +46,7 @@ final readonly class LoginsJudge
             foreach (array_slice($account->keys, 0, TextBudget::ITEMS) as [$key, $path]) {
                 $decodes = is_string($key) && ! LoginCheck::keyFindings($key)->blocks();
                 $byKey = $byKey || $decodes;
-                $findings = $decodes
-                    ? $findings
-                    : $findings->and([$this->badKey($this->document->place($path))]);
+                $findings = $decodes ? $findings : $findings->and([$this->badKey($this->document->place($path))]);
             }
             foreach ($account->passwords as $password) {
                 $findings = $findings->and(
@@ -63,10 +61,7 @@ final readonly class LoginsJudge
         if (count($all) > count($accounts)) {
             $findings = $findings->and([CardFindings::onlyFirst('accounts', Place::file('user-data'))]);
         }
-        $place = Place::file(
-            'user-data',
-            isset($data['users']) ? $this->document->place(['users'])->line : 1,
-        );
+        $place = Place::file('user-data', isset($data['users']) ? $this->document->place(['users'])->line : 1);
 
         return match (true) {
             $byKey || ($byPassword && ! $this->refusesPasswords($data)) => $findings,
@@ -92,9 +87,7 @@ final readonly class LoginsJudge
         return is_string($data['password'] ?? null)
             ? $findings->and(
                 $this->password(
-                    new CloudPassword($data['password'], str_starts_with($data['password'], '$'), [
-                        'password',
-                    ]),
+                    new CloudPassword($data['password'], str_starts_with($data['password'], '$'), ['password']),
                     $this->document->place(['password']),
                     true,
                 ),
@@ -119,9 +112,7 @@ final readonly class LoginsJudge
     private function password(CloudPassword $password, Place $place, bool $try): Findings
     {
         if ($password->hashed || ! is_string($password->value)) {
-            return $password->hashed
-                ? LoginCheck::hashFindings($password->value, $place, $try)
-                : Findings::of();
+            return $password->hashed ? LoginCheck::hashFindings($password->value, $place, $try) : Findings::of();
         }
 
         return Findings::of(

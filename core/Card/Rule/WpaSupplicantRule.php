@@ -39,11 +39,7 @@ final class WpaSupplicantRule implements CardRule
         return $file->country === null && ! $file->isWhole
             ? $findings
             : $findings->and(
-                WifiCheck::country(
-                    $file->country?->value,
-                    '',
-                    $file->country->place ?? Place::file(self::FILE, 1),
-                ),
+                WifiCheck::country($file->country?->value, '', $file->country->place ?? Place::file(self::FILE, 1)),
             );
     }
 

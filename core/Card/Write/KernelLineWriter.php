@@ -39,8 +39,7 @@ final class KernelLineWriter
         }
         if ($usbNetwork) {
             $line = $line->withAfter('rootwait', 'modules-load=dwc2,g_ether');
-            $reasons[] =
-                'modules-load, right after rootwait, makes the board a network card on the USB cable.';
+            $reasons[] = 'modules-load, right after rootwait, makes the board a network card on the USB cable.';
         }
 
         return new CardFile('cmdline.txt', [

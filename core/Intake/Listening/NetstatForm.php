@@ -53,7 +53,7 @@ final class NetstatForm implements ListeningForm
             }
             if (preg_match('/^(tcp|udp)(4|6|46)?$/Di', $words[0], $kind) !== 1) {
                 // A single word is the service inside a program; "Can not obtain ownership information" says so.
-                if (count($words) > 1 && $words[0] !== 'Can') {
+                if (count($words) > 1 && ! str_starts_with($words[0], 'Can')) {
                     $unread->add($number, 'no socket stands in it');
                 }
 

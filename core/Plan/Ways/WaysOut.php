@@ -133,9 +133,7 @@ final readonly class WaysOut
     private static function weight(array $troubles): array
     {
         return [
-            count(
-                array_filter($troubles, fn (Finding $finding): bool => $finding->severity === Severity::Stop),
-            ),
+            count(array_filter($troubles, fn (Finding $finding): bool => $finding->severity === Severity::Stop)),
             count($troubles),
         ];
     }
@@ -219,10 +217,7 @@ final readonly class WaysOut
             $plan->addOn !== null
                 ? [$plan->addOn->gives]
                 : [...$wanted, ...$plan->supply->poeWatts === null ? [] : ['network power']];
-        $same = array_filter(
-            $this->shelf->addOns,
-            fn (AddOn $one): bool => in_array($one->gives, $kinds, true),
-        );
+        $same = array_filter($this->shelf->addOns, fn (AddOn $one): bool => in_array($one->gives, $kinds, true));
 
         return [...array_values($same), ...in_array($plan->addOn?->gives, $wanted, true) ? [] : [null]];
     }

@@ -19,7 +19,7 @@
         <text class="p-say" x="150" y="92">No device has a key yet.</text>
     @endif
     @if ($picture->moreTravellers > 0)
-        <text class="p-say" x="768" y="52" text-anchor="end">and {{ $picture->moreTravellers }} more with a key, below</text>
+        <text class="p-say" x="768" y="52" text-anchor="end">and {{ $picture->moreTravellers }} more with a key{{ $keeps ? ', below' : '' }}</text>
     @endif
     <path class="p-stones" d="M4 {{ $picture::TURF + 10 }} H782" />
     @foreach ($picture->strata as $stratum)

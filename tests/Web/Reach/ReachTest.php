@@ -57,6 +57,8 @@ test('whoever has a key and no room in the picture is counted in it', function (
     }
     $page = $this->asKeeper()->get('/reach');
     $says === null ? $page->assertDontSee('more with a key') : $page->assertSee($says);
+    // The table that it speaks of is for keepers.
+    $this->asGuest()->get('/reach')->assertDontSee('with a key, below');
 })->with([[1, null], [2, 'and 1 more with a key, below'], [5, 'and 4 more with a key, below']]);
 
 test('an opening is written down, changed and closed', function (): void {

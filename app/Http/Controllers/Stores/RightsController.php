@@ -25,6 +25,9 @@ final class RightsController
     /** Letters that are taken back to the page. */
     private const LONGEST = 40_000;
 
+    private const NO_SHARE = 'No share with a path stands in this text; it wants the sections of smb.conf, or lines of '.
+        'exports.';
+
     private const PEOPLE = 30;
 
     private const SHARES = 60;
@@ -68,8 +71,10 @@ final class RightsController
             ->withInput(['pasted' => mb_substr($pasted, 0, self::LONGEST)]);
 
         $told = match (true) {
-            Share::all($pasted) === [] && Export::all($pasted) === [] => 'No share with a path stands in this text; it wants the sections of smb.conf, or lines of exports.',
-            mb_strlen($pasted) > self::LONGEST => 'Only the first 40,000 letters of it were read.',
+            Share::all($pasted) === [] && Export::all($pasted) === [] => self::NO_SHARE,
+            mb_strlen($pasted) > self::LONGEST => 'Only the first '.
+                number_format(self::LONGEST).
+                ' letters of it were read.',
             default => null,
         };
 
