@@ -12,6 +12,9 @@ use Burrow\Text\TooMuch;
 /** Findings about a card that several rules make. */
 final class CardFindings
 {
+    /** Codes of those that say that a part of the card was not looked at. */
+    public const UNREAD = ['card.not_all_named', 'card.not_looked_at', 'card.only_first'];
+
     /** @param  string  $what  "accounts", "links", "networks" */
     public static function onlyFirst(string $what, Place $place): Finding
     {

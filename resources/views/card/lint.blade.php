@@ -6,8 +6,10 @@
                 Looked over: nothing wrong with what is here.
             @elseif ($findings->blocks())
                 This card does not do what it should.
+            @elseif ($partly)
+                Nothing that was read stops it; a part was not read.
             @else
-                This card starts; something is to be borne in mind.
+                Nothing here stops it; something is to be borne in mind.
             @endif
         </b> The files are read and forgotten; nothing of them is kept.</x-slot:say>
     <div class="aside">

@@ -535,3 +535,22 @@ test(
             ->assertDontSee('Download all');
     },
 );
+
+test('a card that was read in part is not said to start', function (int $slips, string $says): void {
+    $file = scratch().'/wpa_supplicant.conf';
+    file_put_contents(
+        $file,
+        "country=GB\n".
+            implode('', array_map(fn (int $at): string => "slip{$at}=1\n", range(1, $slips))).
+            "network={\n ssid=\"Thistledown\"\n psk=\"seeds in bags\"\n}\n",
+    );
+    $this->asKeeper()
+        ->post('/card/lint', [
+            'card' => [new Illuminate\Http\UploadedFile($file, 'wpa_supplicant.conf', test: true)],
+        ])
+        ->assertSee($says)
+        ->assertDontSee('names no network');
+})->with([
+    [3, 'Nothing here stops it; something is to be borne in mind.'],
+    [45, 'Nothing that was read stops it; a part was not read.'],
+]);

@@ -11,6 +11,7 @@ use App\Models\Box;
 use App\Models\Network;
 use Burrow\Card\AllClear;
 use Burrow\Card\CardContext;
+use Burrow\Card\CardFindings;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Fixer;
 use Burrow\Card\Linter;
@@ -81,6 +82,7 @@ final class LintController
             $known->sixtyFour,
         );
         $fixed = $folder === null ? null : (new Fixer())->fix($folder, $known);
+        $findings = $folder === null ? null : (new Linter())->lint($folder, $known);
 
         return view('card.lint', [
             'boxes' => Box::query()
@@ -95,7 +97,8 @@ final class LintController
             'skipped' => $skipped,
             'sent' => $sent,
             'started' => $known->started,
-            'findings' => $folder === null ? null : (new Linter())->lint($folder, $known),
+            'findings' => $findings,
+            'partly' => array_intersect($findings?->codes() ?? [], CardFindings::UNREAD) !== [],
             'looked' => $folder === null ? [] : AllClear::words($folder, $known),
             'fixed' => $fixed,
             'left' => $fixed === null ? null : (new Linter())->lint($fixed->folder, $known),
