@@ -9,6 +9,9 @@ return [
     'memory_folder' => env('BURROW_MEMORY', ''),
     'bench_offset' => (int) env('BENCH_OFFSET', 20000),
 
+    // Of the account that may see nothing but the database in which a backup is read back.
+    'check_password' => (string) env('DB_CHECK_PASSWORD', ''),
+
     // How long a TCP probe waits for an answer, in seconds. On a home network anything alive answers within a tenth.
     'probe_timeout' => (float) env('PROBE_TIMEOUT', 1.5),
 

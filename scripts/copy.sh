@@ -39,6 +39,13 @@ live_copy() {
     HOSTS="$(kept hosts "${BURROW_HOSTS:-}" '')" PROXY="$(kept proxy "${BURROW_PROXY:-}" '')"
     DATABASE=burrow OFFSET="$(kept offset "${BURROW_BENCH_OFFSET:-}" 20000)" WORKERS=3 APP_ENVIRONMENT=production
     [[ "$PORT" =~ ^[0-9]{1,5}$ ]] && [ "$PORT" -ge 1 ] && [ "$PORT" -le 65535 ] || die "$PORT is no port" "A number from 1 to 65535."
+    [[ "$DEMO" =~ ^(true|false)$ ]] || die "BURROW_DEMO is neither true nor false"
+    [ -z "$PROXY" ] || php -r '
+        foreach (explode(",", $argv[1]) as $one) {
+            [$address, $length] = explode("/", trim($one), 2) + [1 => "0"];
+            $most = filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV6) ? 128 : (filter_var($address, FILTER_VALIDATE_IP) ? 32 : -1);
+            ctype_digit($length) && (int) $length <= $most || exit(1);
+        }' -- "$PROXY" || die "BURROW_PROXY holds something that is no address" "The proxy's addresses with commas between, such as 127.0.0.1."
     [[ "$HOSTS" =~ ^[A-Za-z0-9.,:\ _-]*$ ]] || die "BURROW_HOSTS holds something that is no host name" "Names with commas between, such as burrow.home.arpa."
 }
 
@@ -102,14 +109,17 @@ bring_up() {
     # Nothing that was sent stays behind after a stop.
     alive fpm || find "$VAR/tmp" "$MEM" -mindepth 1 -type f -delete 2>/dev/null
     write_settings
+    settings_changed database "$VAR/my.cnf" "$VAR/init.sql" && stop watchman worker scheduler db
     start_database
     if [ -d "$VAR/restoring" ]; then
         say "a restore was cut off; it goes on now"
         php artisan burrow:restore --resume || die "the restore that was cut off could not be finished" "What it restores from lies in $VAR/restoring."
+        # What was restored may be of an older form.
+        rm -f "$VAR/cache/stamp"
     fi
     # Long-lived programs keep the code they started with.
     refresh_caches && stop watchman scheduler worker bench
-    web_settings_changed && stop watchman nginx fpm
+    settings_changed web "$VAR/nginx.conf" "$VAR/mishaps.conf" "$VAR/fpm.conf" && stop watchman nginx fpm
     [ "$DEMO" = true ] || [ "$was_demo" != true ] || php artisan burrow:user --drop-demo
     start_web
     start_workers

@@ -77,6 +77,8 @@ CREATE DATABASE IF NOT EXISTS $DATABASE CHARACTER SET utf8mb4;
 CREATE USER IF NOT EXISTS 'burrow'@'localhost' IDENTIFIED BY '$(secret database)';
 GRANT ALL ON $DATABASE.* TO 'burrow'@'localhost';
 GRANT ALL ON \`burrow\\_%\`.* TO 'burrow'@'localhost';
+CREATE USER IF NOT EXISTS 'burrow_check'@'localhost' IDENTIFIED BY '$(secret check)';
+GRANT ALL ON \`burrow%\\_check\`.* TO 'burrow_check'@'localhost';
 SQL
     chmod 600 "$VAR/init.sql"
     local env
@@ -90,6 +92,7 @@ DB_SOCKET=$RUN/db.sock
 DB_DATABASE=$DATABASE
 DB_USERNAME=burrow
 DB_PASSWORD=$(secret database)
+DB_CHECK_PASSWORD=$(secret check)
 SESSION_DRIVER=logins
 CACHE_STORE=file
 QUEUE_CONNECTION=database
@@ -127,12 +130,13 @@ claim_port() {
     alive nginx || ! listening "$PORT" || die "port $PORT on this machine is already taken by another program" "Take another one: BURROW_PORT=$((PORT + 1)) ./burrow $COMMAND"
 }
 
-# The web server reads its settings when it starts.
-web_settings_changed() {
-    local now
-    now="$(cat "$VAR/nginx.conf" "$VAR/mishaps.conf" "$VAR/fpm.conf" | cksum)"
-    [ "$(cat "$RUN/web-settings" 2>/dev/null)" = "$now" ] && return 1
-    printf '%s' "$now" >"$RUN/web-settings"
+# settings_changed NAME FILE…: since the last time it was asked. Servers read their settings when they start.
+settings_changed() {
+    local name="$1" now
+    shift
+    now="$(cat "$@" | cksum)"
+    [ "$(cat "$RUN/$name-settings" 2>/dev/null)" = "$now" ] && return 1
+    printf '%s' "$now" >"$RUN/$name-settings"
 }
 
 start_web() {

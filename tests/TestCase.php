@@ -11,24 +11,25 @@ use RuntimeException;
 
 abstract class TestCase extends BaseTestCase
 {
-    /** Two lanes that run beside one another have a database each. */
+    /** Two lanes that run beside one another have a database each, which the application knows from its first line. */
     public function createApplication(): Application
     {
-        $app = parent::createApplication();
-        $database = getenv('TEST_DATABASE');
-        $database === false || config(['database.connections.mariadb.database' => $database]);
+        $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = self::database();
 
-        return $app;
+        return parent::createApplication();
     }
 
-    protected function setUp(): void
+    /** The database of this lane. */
+    public static function database(): string
     {
-        parent::setUp();
-        if (! str_starts_with(config()->string('database.connections.mariadb.database'), 'burrow_test')) {
+        $name = getenv('TEST_DATABASE') ?: 'burrow_test';
+        if (! str_starts_with($name, 'burrow_test')) {
             throw new RuntimeException(
                 'The tests only run on a database whose name begins with burrow_test.',
             );
         }
+
+        return $name;
     }
 
     protected function asKeeper(): static

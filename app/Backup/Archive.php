@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
+use FilesystemIterator;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
 use RuntimeException;
+use SplFileInfo;
 
 /**
  * The whole household in one file: a gzipped tar with the database as SQL, the settings of this copy, the files of its
@@ -20,8 +24,15 @@ final readonly class Archive
 
     private const FORM = 1;
 
-    /** Settings of a copy that go along, each a file of one line. */
-    private const SETTINGS = ['demo', 'hosts', 'proxy'];
+    /** Settings of a copy that go along, each a file of one line, and what such a line may be. */
+    private const SETTINGS = [
+        'demo' => '/^(?:true|false)$/D',
+        'hosts' => '/^[A-Za-z0-9.,: _-]{0,1000}$/D',
+        'proxy' => '~^[0-9A-Fa-f.:/, ]{0,200}$~D',
+    ];
+
+    /** Secrets of a copy lie here no more; a backup of before may have them, and nobody gets them back. */
+    private const NEVER = ['report-key'];
 
     public function __construct(private string $var)
     {
@@ -92,8 +103,9 @@ final readonly class Archive
                 "--file={$file}",
                 "--directory={$folder}",
                 '--no-same-owner',
-                '--no-same-permissions',
+                '--preserve-permissions',
             ]);
+            self::isPlain($folder);
             $manifest = json_decode((string) @file_get_contents("{$folder}/".self::MANIFEST), true);
             if (
                 ! is_array($manifest) ||
@@ -146,14 +158,15 @@ final readonly class Archive
         if (! is_array($manifest) || $sums !== $manifest['tables']) {
             throw new RuntimeException('What was put back is not what the backup holds.');
         }
-        foreach (self::SETTINGS as $name) {
+        foreach (array_keys(self::SETTINGS) as $name) {
             if (is_file("{$folder}/settings/{$name}")) {
                 $this->put("{$this->var}/{$name}", (string) file_get_contents("{$folder}/settings/{$name}"));
             }
         }
         if (is_dir("{$folder}/files")) {
+            array_map(fn (string $name): bool => @unlink("{$folder}/files/{$name}"), self::NEVER);
             File::cleanDirectory("{$this->var}/storage/app");
-            File::copyDirectory("{$folder}/files", "{$this->var}/storage/app");
+            $this->copy("{$folder}/files", "{$this->var}/storage/app");
         }
 
         return $sums;
@@ -171,14 +184,50 @@ final readonly class Archive
     private function collect(string $folder): void
     {
         mkdir("{$folder}/settings", 0700);
-        foreach (self::SETTINGS as $name) {
+        foreach (array_keys(self::SETTINGS) as $name) {
             if (is_file("{$this->var}/{$name}")) {
                 $this->put("{$folder}/settings/{$name}", (string) file_get_contents("{$this->var}/{$name}"));
             }
         }
         if (is_dir("{$this->var}/storage/app")) {
-            File::copyDirectory("{$this->var}/storage/app", "{$folder}/files") ?:
-            throw new RuntimeException('The own files could not be copied. Is the disk full?');
+            mkdir("{$folder}/files", 0700);
+            $this->copy("{$this->var}/storage/app", "{$folder}/files");
+            array_map(fn (string $name): bool => @unlink("{$folder}/files/{$name}"), self::NEVER);
+        }
+    }
+
+    /** What lies in one folder into another that is there, with its modes. */
+    private function copy(string $from, string $to): void
+    {
+        $this->run(['cp', '--recursive', '--preserve=mode,timestamps', '--no-dereference', "{$from}/.", $to]);
+    }
+
+    /**
+     * Files and folders with modes that harm nobody, and settings that are settings. A hand-made archive may hold
+     * links that lead elsewhere, devices, and lines that would be read as more than one.
+     *
+     * @throws RuntimeException
+     */
+    private static function isPlain(string $folder): void
+    {
+        $all = new RecursiveIteratorIterator(
+            new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS),
+            RecursiveIteratorIterator::SELF_FIRST,
+        );
+        /** @var SplFileInfo $one */
+        foreach ($all as $one) {
+            if ($one->isLink() || ! ($one->isDir() || $one->isFile())) {
+                throw new RuntimeException(
+                    'It holds something that is neither a file nor a folder, as no backup of Keen Burrow does.',
+                );
+            }
+            chmod($one->getPathname(), ($one->getPerms() & 0700) | ($one->isDir() ? 0700 : 0600));
+        }
+        foreach (self::SETTINGS as $name => $form) {
+            $file = "{$folder}/settings/{$name}";
+            if (is_file($file) && preg_match($form, (string) file_get_contents($file)) !== 1) {
+                throw new RuntimeException("Its setting “{$name}” is nothing that such a setting can be.");
+            }
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
+use Illuminate\Database\ConnectionInterface;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 use RuntimeException;
@@ -12,6 +13,8 @@ use stdClass;
 /** The database as its own tools write it out and read it back. */
 final readonly class Database
 {
+    private const SCRATCH = '_check';
+
     public function __construct(public string $name)
     {
     }
@@ -24,7 +27,7 @@ final readonly class Database
     /** Where a dump is read back to be compared, beside the one in use. */
     public function scratch(): self
     {
-        return new self($this->name.'_check');
+        return new self($this->name.self::SCRATCH);
     }
 
     public function dump(string $file): void
@@ -51,26 +54,47 @@ final readonly class Database
         }
     }
 
-    /** Empties this database and fills it from a dump. */
+    /**
+     * Empties this database and fills it from a dump. The client runs nothing but statements (its sandbox), and only
+     * those of a dump of ours; a scratch database is filled by an account that may see no other.
+     *
+     * @throws RuntimeException when the text holds anything else; nothing was run then
+     */
     public function load(string $file): void
     {
-        DB::statement("DROP DATABASE IF EXISTS `{$this->name}`");
-        DB::statement("CREATE DATABASE `{$this->name}` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci");
-        $this->tool([
-            'mariadb',
-            '--no-defaults',
-            ...$this->connection(),
-            '--default-character-set=utf8mb4',
-            "--execute=SOURCE {$file}",
-            $this->name,
-        ]);
+        DumpText::look($file);
+        $this->drop();
+        self::server()->statement(
+            "CREATE DATABASE `{$this->name}` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci",
+        );
+        $in = fopen($file, 'r') ?: throw new RuntimeException("{$file} cannot be read.");
+        $this->tool(
+            [
+                'mariadb',
+                '--no-defaults',
+                ...$this->connection(),
+                '--sandbox',
+                '--default-character-set=utf8mb4',
+                $this->name,
+            ],
+            $in,
+        );
         // The connection may have lost the database it stood in.
         DB::purge();
     }
 
     public function drop(): void
     {
-        DB::statement("DROP DATABASE IF EXISTS `{$this->name}`");
+        self::server()->statement("DROP DATABASE IF EXISTS `{$this->name}`");
+    }
+
+    /** A connection that stands in no database: the one in use may be gone, when a restore was cut off. */
+    private static function server(): ConnectionInterface
+    {
+        /** @var array<string, mixed> $settings */
+        $settings = config()->array('database.connections.mariadb');
+
+        return DB::build(['name' => 'server', 'database' => '', ...array_diff_key($settings, ['database' => 1])]);
     }
 
     /**
@@ -102,20 +126,30 @@ final readonly class Database
         return $sums;
     }
 
+    private function isScratch(): bool
+    {
+        return str_ends_with($this->name, self::SCRATCH);
+    }
+
     /** @return list<string> */
     private function connection(): array
     {
         return [
             '--socket='.config()->string('database.connections.mariadb.unix_socket'),
-            '--user='.config()->string('database.connections.mariadb.username'),
+            '--user='.config()->string('database.connections.mariadb.username').($this->isScratch() ? self::SCRATCH : ''),
         ];
     }
 
-    /** @param  list<string>  $command */
-    private function tool(array $command): void
+    /**
+     * @param  list<string>  $command
+     * @param  ?resource  $input
+     */
+    private function tool(array $command, mixed $input = null): void
     {
+        $password = $this->isScratch() ? 'burrow.check_password' : 'database.connections.mariadb.password';
         $done = Process::timeout(600)
-            ->env(['MYSQL_PWD' => config()->string('database.connections.mariadb.password')])
+            ->env(['MYSQL_PWD' => config()->string($password)])
+            ->input($input)
             ->run($command);
         if (! $done->successful()) {
             throw new RuntimeException(

@@ -38,10 +38,10 @@ final class RecordStamp
     {
     }
 
-    /** From now on every statement that writes changes the mark. */
+    /** From now on every statement that writes changes the mark. Listens only: no connection is opened for it. */
     public function watch(): void
     {
-        DB::listen(function (QueryExecuted $query): void {
+        Event::listen(function (QueryExecuted $query): void {
             if (
                 preg_match(
                     '/^\s*(?:insert|update|delete|replace|truncate)\b[^`]*`(\w+)`/i',

@@ -17,7 +17,9 @@ final class ReportKey
 {
     public static function private(): PrivateKey
     {
-        $file = storage_path('app/report-key');
+        $file = storage_path('report-key');
+        // It lay among the files that backups take along.
+        is_file($file) || @rename(storage_path('app/report-key'), $file);
         if (! is_file($file)) {
             $key = EC::createKey('Ed25519')->toString('OpenSSH');
             $part = $file.'.'.bin2hex(random_bytes(6));

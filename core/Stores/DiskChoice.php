@@ -79,6 +79,7 @@ final readonly class DiskChoice
 
         return match (true) {
             $disk->isSystem() => 'The running system lives on it.',
+            $disk->partOf() !== null => "It is part of something larger ({$disk->partOf()}).",
             $disk->mountPoints !== [] => 'It is mounted at '.implode(', ', $disk->mountPoints).'.',
             $disk->readOnly => 'It is read-only.',
             $disk->size->count === 0 => 'It is an empty reader.',

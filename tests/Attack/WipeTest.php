@@ -119,13 +119,25 @@ function wiped(string $text, array $disk, string $failing = ''): array
         'lsblk',
         "case \"\$*\" in *SERIAL*) echo '{$disk['serial']}';; *SIZE*) echo '{$disk['bytes']}';; *MOUNTPOINT*) printf '%s\\n\\n' '{$disk['mounted']}';; esac",
     );
-    $stub('diskutil', 'echo plist');
+    // A disk is away while somebody holds it in hand, and comes back under another number.
+    $stub(
+        'diskutil',
+        "case \"\$*\" in list) n=\$(cat {$folder}/listed 2>/dev/null || echo 0); echo \$((n + 1)) >{$folder}/listed; echo '/dev/disk0 (internal):'; ".
+            ($disk['back'] ?? '[ $n -eq 0 ] || echo "/dev/disk7 (external):"').
+            ' ;; *) echo plist ;; esac',
+    );
     $stub('plutil', "echo '{$disk['bytes']}'");
     foreach (['blkid', 'udevadm', 'udisksctl', 'cmp', 'openssl', 'sync'] as $harmless) {
         $stub($harmless, 'exit 0');
     }
     // Line by line, as a paste into a terminal: what is not one chain goes on after a failure.
-    run("PATH={$folder}:\$PATH bash -s", $text, $folder);
+    if (str_contains($text, '/dev/tty')) {
+        file_put_contents("{$folder}/pasted", $text);
+        // A terminal of its own, at which somebody presses Enter when asked.
+        run("PATH={$folder}:\$PATH script --quiet --return --command 'bash pasted' /dev/null", "\n\n\n", $folder);
+    } else {
+        run("PATH={$folder}:\$PATH bash -s", $text, $folder);
+    }
 
     return array_values(array_filter(explode("\n", (string) file_get_contents("{$folder}/called"))));
 }
@@ -146,6 +158,11 @@ test('nothing is wiped when the disk is another one', function (string $name): v
         'another size' => ['bytes' => '500000000001'] + THE_DISK,
         'another serial number' => $asks('SERIAL') ? ['serial' => 'OTHER'] + THE_DISK : null,
         'mounted' => $asks('MOUNTPOINT') ? ['mounted' => '/srv/store'] + THE_DISK : null,
+        // Nothing is new, or two are.
+        'it did not come back' => $asks('diskutil list') ? ['back' => 'true'] + THE_DISK : null,
+        'two came back' => $asks('diskutil list')
+            ? ['back' => '[ $n -eq 0 ] || printf "/dev/disk7 (external):\n/dev/disk8 (external):\n"'] + THE_DISK
+            : null,
         'a serial number that begins alike' => $asks('SERIAL')
             ? ['serial' => 'SEED0000070'] + THE_DISK
             : null,
@@ -194,6 +211,7 @@ test('what destroys on the third desk system is one block that looks first and s
             ->and($lines[2])
             ->toStartWith('$disk = Get-Disk -ErrorAction Stop -UniqueId ')
             ->and($lines[3])
+            ->toContain("SerialNumber.Trim() -ne '7'")
             ->toContain('throw')
             ->and(end($lines))
             ->toBe('}');

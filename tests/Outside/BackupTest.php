@@ -44,14 +44,33 @@ final class CopyHouse
         }
         $this->pid = $pid;
         $this->pid > 1 || throw new RuntimeException((string) @file_get_contents("{$f}/sshd.log"));
-        register_shutdown_function(fn () => posix_kill($this->pid, SIGTERM));
+        register_shutdown_function(function (): void {
+            posix_kill($this->pid, SIGTERM);
+            array_map(unlink(...), glob("/var/lib/backup/{$this->name()}.mounts") ?: []);
+        });
+    }
+
+    public function name(): string
+    {
+        return 'seeds-'.substr(hash('sha256', $this->folder), 0, 8);
+    }
+
+    /** Runs a script where fstab says what is given, and after something was done that nobody else sees. */
+    public function among(string $fstab, string $before, string $script): array
+    {
+        file_put_contents("{$this->folder}/fstab", $fstab);
+
+        return run(
+            'unshare --mount bash -c '.
+                escapeshellarg("mount --bind {$this->folder}/fstab /etc/fstab; {$before}; bash {$script}"),
+        );
     }
 
     /** Writes the scripts of a backup of "seeds" and gives their paths. */
     public function scripts(array $with = []): array
     {
         $values = [
-            'name' => 'seeds-'.substr(hash('sha256', $this->folder), 0, 8),
+            'name' => $this->name(),
             'box' => 'larder',
             'paths' => ["{$this->folder}/seeds"],
             'to' => [
@@ -74,7 +93,7 @@ final class CopyHouse
             expect($written->findings->codes())->toBe([]);
             $paths[] = $path = "{$this->folder}/{$kind}.sh";
             file_put_contents($path, (string) $written->text);
-            $checked = run('shellcheck '.$path);
+            $checked = run('shellcheck --exclude=SC2016 '.$path);
             expect([$checked['exit'], $checked['all']])->toBe([0, '']);
             // The host's key is known to this test alone.
             file_put_contents(
@@ -182,10 +201,136 @@ test('what would empty a good copy stops before it', function (Closure $spoil, s
         'is empty; is its disk mounted?',
     ],
     'the folder is gone' => [fn (CopyHouse $h) => run("rm -r {$h->folder}/seeds"), 'is not there'],
+    'the folder is a link to where it lies' => [
+        fn (CopyHouse $h) => run("mv {$h->folder}/seeds {$h->folder}/disk; ln -s disk {$h->folder}/seeds"),
+        '/disk by a symbolic link',
+    ],
+    'a folder above it is a link' => [
+        fn (CopyHouse $h) => run(
+            "mkdir {$h->folder}/disk; mv {$h->folder}/seeds/* {$h->folder}/disk; rm -r {$h->folder}/seeds; ln -s {$h->folder}/disk {$h->folder}/seeds",
+        ),
+        'by a symbolic link',
+    ],
+    'a link that leads nowhere' => [
+        fn (CopyHouse $h) => run("rm -r {$h->folder}/seeds; ln -s nowhere {$h->folder}/seeds"),
+        'by a symbolic link',
+    ],
     'nobody is let in' => [
         fn (CopyHouse $h) => run("echo >{$h->folder}/authorized"),
         'does not let this box in',
     ],
+]);
+
+test('a disk that belongs there and is not mounted stops it, wherever it is mounted', function (): void {
+    $house = new CopyHouse();
+    [$backup] = $house->scripts();
+    $seeds = "{$house->folder}/seeds";
+    $house->put('catalogue.txt', 'Beans, kept beside the disk.');
+    mkdir("{$seeds}/store");
+    $stopped = fn (array $said, string $where) => expect([$said['exit'], $said['out']])
+        ->toBe([1, $said['out']])
+        ->and($said['out'])
+        ->toContain("STOPPED: {$where} is not mounted")
+        ->and($house->copies())
+        ->toBe([]);
+    // Below what is copied, at it, and above it; the folder itself is never empty.
+    foreach ([$seeds.'/store', $seeds, $house->folder] as $where) {
+        $stopped($house->among("UUID=0123-4567 {$where} ext4 defaults,nofail 0 2\n", 'true', $backup), $where);
+    }
+    // What is not to be there at every start is nobody's business, and so is a disk that is not copied.
+    $fine = $house->among(
+        "UUID=0123 {$seeds}/store ext4 defaults,noauto 0 2\nUUID=4567 {$house->folder}/other ext4 defaults 0 2\nUUID=89 none swap sw 0 0\n",
+        'true',
+        $backup,
+    );
+    expect($fine['exit'])->toBe(0, $fine['all']);
+    $mounted = $house->among(
+        "tmpfs {$seeds}/store tmpfs defaults 0 0\n",
+        "mount {$seeds}/store; touch {$seeds}/store/leaf",
+        $backup,
+    );
+    expect($mounted['exit'])->toBe(0, $mounted['all']);
+});
+
+test('a disk that somebody mounts by hand is missed at the next copy', function (): void {
+    $house = new CopyHouse();
+    [$backup] = $house->scripts();
+    $house->put('catalogue.txt', 'Beans.');
+    $store = "{$house->folder}/seeds/two words";
+    mkdir($store);
+    // What findmnt says of a disk; a machine under test has none to mount.
+    file_put_contents(
+        "{$house->folder}/findmnt",
+        "#!/bin/sh\ncase $* in *--fstab*) exit 1 ;; esac\necho '/ /dev/sda2 rw'\necho '/sys sysfs rw'\n".
+            "[ -e {$house->folder}/away ] || echo '".str_replace(' ', '\\x20', $store)." /dev/sdb1 rw'\n",
+    );
+    chmod("{$house->folder}/findmnt", 0755);
+    $run = fn (): array => run("PATH={$house->folder}:\$PATH bash {$backup}");
+    expect($run()['exit'])->toBe(0);
+    touch("{$house->folder}/away");
+    $stopped = $run();
+    expect($stopped['exit'])
+        ->toBe(1)
+        ->and($stopped['out'])
+        ->toContain("STOPPED: {$store} is not mounted")
+        ->and($house->copies())
+        ->toHaveCount(1);
+});
+
+test('a database whose file is not there is no empty copy', function (): void {
+    $house = new CopyHouse();
+    $house->put('catalogue.txt', 'Beans.');
+    [$backup] = $house->scripts(['database' => 'sqlite', 'database_file' => "{$house->folder}/none.db"]);
+    $said = run("bash {$backup}");
+    expect($said['exit'])->toBe(1)->and($said['out'])->toContain('is not there or empty');
+});
+
+test('folders with names that a shell would read otherwise', function (string $shell, string $school): void {
+    $house = new CopyHouse();
+    file_put_contents("{$house->folder}/key", 'a passphrase of seven words, kept in the safe');
+    // The other machine's login shell is this one.
+    file_put_contents(
+        "{$house->folder}/authorized",
+        "command=\"exec {$shell} -c \\\"\$SSH_ORIGINAL_COMMAND\\\"\" ".file_get_contents("{$house->folder}/id.pub"),
+    );
+    mt_srand(31);
+    $odd = ['&', "'", '"', '$(id)', '`id`', '\\', ' ', '*', '?', '[a]', '~', '!', ';', '-x', '--help', '%s', '#', 'ä', '{}', '|'];
+    for ($case = 0; $case < 3; $case++) {
+        $name = fn (): string => implode('', array_map(fn () => $odd[mt_rand(0, count($odd) - 1)], range(0, 3)));
+        $from = "{$house->folder}/seeds/{$name()}";
+        $to = "{$house->folder}/copies/{$name()}";
+        is_dir($from) || mkdir($from);
+        file_put_contents("{$from}/leaf", 'Beans.');
+        [$backup, $restore] = $house->scripts([
+            'paths' => [$from],
+            'school' => $school,
+            'keep' => ['daily' => 1],
+            ...$school === 'archive' ? ['key_file' => "{$house->folder}/key"] : [],
+            'to' => [
+                'account' => (string) (posix_getpwuid(posix_geteuid())['name'] ?? 'root'),
+                'host' => '127.0.0.1',
+                'port' => $house->port,
+                'folder' => $to,
+            ],
+        ]);
+        // Two of other days go, and what is named like nothing stays.
+        $suffix = $school === 'archive' ? '.tar.gpg' : '';
+        foreach (["2026-01-01T000000Z{$suffix}", "2026-01-02T000000Z{$suffix}", 'notes'] as $old) {
+            is_dir("{$to}/{$old}") || mkdir("{$to}/{$old}", 0755, true);
+        }
+        $made = run("bash {$backup}");
+        expect($made['exit'])->toBe(0, "{$from} {$to} {$made['all']}");
+        $there = array_values(array_diff(scandir($to) ?: [], ['.', '..']));
+        expect($there)->toHaveCount(2)->and($there[1])->toBe('notes');
+        $back = "{$house->folder}/back-{$case}";
+        expect(run("bash {$restore} {$back}")['out'])
+            ->toContain('differ=0')
+            ->and(file_get_contents("{$back}{$from}/leaf"))
+            ->toBe('Beans.');
+    }
+})->with([
+    ['dash', 'folders'],
+    ['bash', 'archive'],
 ]);
 
 test(

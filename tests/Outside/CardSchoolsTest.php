@@ -463,7 +463,7 @@ test('the commands that write a card do what they say', function (): void {
     file_put_contents("{$folder}/bin/sudo", "#!/bin/sh\nexec \"\$@\"\n");
     file_put_contents("{$folder}/bin/udisksctl", "#!/bin/sh\nexit 0\n");
     // A file is no block device; what it would say of one is its size, and that nothing is mounted.
-    file_put_contents("{$folder}/bin/lsblk", "#!/bin/sh\ncase \"\$*\" in *SIZE*) stat --format=%s disk;; esac\n");
+    file_put_contents("{$folder}/bin/lsblk", "#!/bin/sh\ncase \"\$*\" in *SERIAL*) echo '  x  ';; *SIZE*) stat --format=%s disk;; esac\n");
     run("chmod +x {$folder}/bin/*");
     $image = random_bytes(3_000_000);
     file_put_contents("{$folder}/it's an image.img", $image);

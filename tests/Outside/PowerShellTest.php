@@ -3,6 +3,10 @@
 declare(strict_types=1);
 
 use Burrow\BringUp\Step\Values;
+use Burrow\Card\Target\WriteCommands;
+use Burrow\Catalogue\Part\DeskSystem;
+use Burrow\Intake\Disks\BlockDevice;
+use Burrow\Quantity\Bytes;
 use Burrow\Text\PowerWord;
 
 // What is typed into PowerShell at a desk, read by a grammar of PowerShell that another project keeps.
@@ -118,3 +122,24 @@ test(
             ->toContain(['ping', '-n', '3', 'wren.local']);
     },
 );
+
+test('commands that write a card are whole PowerShell, whatever the disk and the image are called', function (): void {
+    $commands = $ids = [];
+    foreach (['', '0x4b1e', "a'b\u{2019} c"] as $serial) {
+        foreach (['plain.img', "it's one.img.xz", "\u{2018}curly\u{2019}.img.zip"] as $image) {
+            $disk = new BlockDevice('2', Bytes::giga(32), null, $serial, 'usb', true, false, [], [], "USB\u{2019}S");
+            foreach (WriteCommands::for(DeskSystem::GetDisk, $disk, $image) as $command) {
+                $commands[] = $command->command;
+                $ids[] = "{$serial} {$image} {$command->title}";
+            }
+        }
+    }
+    foreach (powerShell($commands) as $at => $words) {
+        expect([$ids[$at], is_array($words)])->toBe([$ids[$at], true]);
+        $disks = array_values(array_filter($words, fn (array $one): bool => in_array('-UniqueId', $one, true)));
+        foreach ($disks as $one) {
+            $value = $one[array_search('-UniqueId', $one, true) + 1];
+            expect([$ids[$at], in_array($value, ["USB\u{2019}S", '$disk.UniqueId'], true)])->toBe([$ids[$at], true]);
+        }
+    }
+});

@@ -17,8 +17,8 @@ final readonly class TargetGuard
     /** No card is larger; what is, is somebody's disk. */
     private const LARGEST_CARD = 1.1e12;
 
-    /** Where desktop systems mount what was just plugged in. */
-    private const AUTO_MOUNT = '~^(?:/media/|/run/media/|/Volumes/|/mnt/)~';
+    /** Where desktop systems mount what was just plugged in: below the person's name. Elsewhere somebody did it. */
+    private const AUTO_MOUNT = '~^(?:(?:/run)?/media/[^/]+/[^/]+|/Volumes/[^/]+)$~D';
 
     private const OUTSIDE = ['usb', 'mmc', 'sd', 'secure digital', 'external'];
 
@@ -126,6 +126,17 @@ final readonly class TargetGuard
                 );
         }
 
+        $disk = $candidates[0]->disk;
+        if (! $disk->isFresh() || ! $disk->removable) {
+            return self::doubt(
+                $judged,
+                "{$disk->name} alone could be it, and ".
+                    ($disk->isFresh() ? 'it is not removable' : 'it holds '.implode(', ', $disk->fileSystems)).
+                    ': one list does not tell a card from a disk with data.',
+                'List once without it and once with it: the difference is the card.',
+            );
+        }
+
         return self::chosen(
             $judged,
             $candidates[0],
@@ -191,6 +202,7 @@ final readonly class TargetGuard
         return match (true) {
             $disk->isSystem() => 'The desk computer\'s own system runs from it.',
             $known !== null && ! $known->mayBeWiped => "The register says: {$known->purpose}, not to be wiped.",
+            $disk->partOf() !== null && $known === null => "It is part of something larger ({$disk->partOf()}), and what that holds is not seen from here.",
             $mounted !== [] => 'It is in use at '.implode(', ', $mounted).'.',
             $disk->size->count === 0 => 'It is an empty reader.',
             $disk->readOnly => 'It is read-only; a card may have a small switch at its edge.',

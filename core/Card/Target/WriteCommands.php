@@ -6,6 +6,7 @@ namespace Burrow\Card\Target;
 
 use Burrow\Catalogue\Part\DeskSystem;
 use Burrow\Intake\Disks\BlockDevice;
+use Burrow\Text\PowerWord;
 use InvalidArgumentException;
 
 /**
@@ -82,16 +83,34 @@ final class WriteCommands
     }
 
     /**
-     * Looked at in the same breath as writing: the lasting name may be that of a reader's slot, so the size is asked
-     * too,
-     * and nothing of the disk may be mounted.
+     * Looked at in the same breath as writing: the lasting name may be that of a reader's slot, so serial number and
+     * size are asked too, and nothing of the disk may be mounted. Where no serial number is to be had, the disk is
+     * taken out and put in once more: what is new then is it.
      */
     private static function sure(BlockDevice $target): string
     {
         $path = escapeshellarg($target->stable ?? '');
+        $first =
+            ($target->serial ?? '') === ''
+                ? self::outAndIn('lsblk --noheadings --nodeps --raw --output NAME').
+                    "  && test \"/dev/\$new\" = \"\$(readlink --canonicalize {$path})\" \\\n  && "
+                : "test \"\$(lsblk --noheadings --nodeps --output SERIAL {$path} | awk '{ \$1 = \$1; print }')\" = ".
+                    escapeshellarg((string) preg_replace('/\s+/', ' ', trim((string) $target->serial))).
+                    " \\\n  && ";
 
-        return "test \"\$(lsblk --noheadings --nodeps --raw --bytes --output SIZE {$path})\" = {$target->size->count} \\\n".
+        return $first.
+            "test \"\$(lsblk --noheadings --nodeps --raw --bytes --output SIZE {$path})\" = {$target->size->count} \\\n".
             "  && test -z \"\$(lsblk --noheadings --raw --output MOUNTPOINT {$path})\"";
+    }
+
+    /** A second list right before writing; what only the one with the disk has is $new, and has to be one line. */
+    private static function outAndIn(string $list): string
+    {
+        return "printf 'Take it out, wait until it is gone, and press Enter. ' && read -r _ </dev/tty \\\n".
+            "  && without=\$({$list} | sort) \\\n".
+            "  && printf 'Put it back in, wait ten seconds, and press Enter. ' && read -r _ </dev/tty \\\n".
+            "  && new=\$({$list} | sort | grep -vxF \"\$without\") \\\n".
+            "  && test \"\$(printf '%s\\n' \"\$new\" | wc -l)\" -eq 1 \\\n";
     }
 
     /** @return non-empty-list<DeskCommand> */
@@ -146,8 +165,10 @@ final class WriteCommands
     {
         $plain = self::plain($image);
         $file = escapeshellarg($plain);
-        // The number may be another after replugging; the size is asked again in the same breath.
-        $sure = "test \"\$(diskutil info -plist {$target->name} | plutil -extract TotalSize raw -)\" = {$target->size->count}";
+        // No serial number is to be had there, and the number may be another after replugging: what is new is it.
+        $size = fn (string $disk): string => "test \"\$(diskutil info -plist {$disk} | plutil -extract TotalSize raw -)\" = {$target->size->count}";
+        $sure =
+            self::outAndIn("diskutil list | grep -o '^/dev/disk[0-9]*'").'  && '.$size('"$new"');
 
         return [
             ...$plain === $image
@@ -160,19 +181,16 @@ final class WriteCommands
                     ),
                 ],
             new DeskCommand(
-                'Let go of it',
-                "diskutil unmountDisk {$target->name}",
-                '“Unmount of all volumes … was successful”.',
-            ),
-            new DeskCommand(
                 'Write',
-                "{$sure} \\\n  && sudo dd if={$file} of=/dev/r{$target->name} bs=4m || ".self::STOPPED,
-                'Nothing for minutes; Ctrl and T show how far it is.',
+                "{$sure} \\\n  && diskutil unmountDisk \"\$new\" \\\n".
+                    "  && sudo dd if={$file} of=\"/dev/r\${new#/dev/}\" bs=4m || ".
+                    self::STOPPED,
+                'It asks twice for your hands, then nothing for minutes; Ctrl and T show how far it is.',
             ),
             new DeskCommand('Flush', 'sync', 'Nothing, after a moment.'),
             new DeskCommand(
                 'Verify',
-                "{$sure} && sudo cmp -n \"\$(stat -f %z {$file})\" {$file} /dev/r{$target->name} && echo SAME",
+                $size($target->name)." && sudo cmp -n \"\$(stat -f %z {$file})\" {$file} /dev/r{$target->name} && echo SAME",
                 '“SAME”. This proves the copy, not where the image came from.',
             ),
             new DeskCommand('Eject', "diskutil eject {$target->name}", '“… ejected”; now it may be pulled.'),
@@ -183,12 +201,26 @@ final class WriteCommands
     private static function getDisk(BlockDevice $target, string $image): array
     {
         $plain = self::plain($image);
-        $quote = fn (string $text): string => "'".str_replace("'", "''", $text)."'";
+        $quote = PowerWord::quoted(...);
         $file = $quote($plain);
+        $stopped = "throw 'STOPPED: this is not the disk that was chosen'";
+        $find = '$disk = Get-Disk -ErrorAction Stop -UniqueId '.$quote((string) $target->stable);
+        $other = "\$disk.Size -ne {$target->size->count} -or \$disk.IsSystem -or \$disk.IsBoot";
+        // Without a serial number its unique id may be that of a reader: what is new after taking it out is it.
         $sure =
-            '$disk = Get-Disk -ErrorAction Stop -UniqueId '.
-            $quote((string) $target->stable).
-            "\nif (\$disk.Size -ne {$target->size->count} -or \$disk.IsSystem -or \$disk.IsBoot) { throw 'STOPPED: this is not the disk that was chosen' }";
+            ($target->serial ?? '') === ''
+                ? implode("\n", [
+                    "[void](Read-Host 'Take it out, wait until it is gone, and press Enter')",
+                    '$without = @(Get-Disk -ErrorAction Stop | Where-Object Size -gt 0 | ForEach-Object UniqueId)',
+                    "[void](Read-Host 'Put it back in, wait ten seconds, and press Enter')",
+                    '$new = @(Get-Disk -ErrorAction Stop | Where-Object { $_.Size -gt 0 -and $_.UniqueId -notin $without })',
+                    $find,
+                    "if (\$new.Count -ne 1 -or \$new[0].UniqueId -ne \$disk.UniqueId -or {$other}) { {$stopped} }",
+                ])
+                : "{$find}\nif ([string]\$disk.SerialNumber.Trim() -ne ".
+                    $quote((string) $target->serial).
+                    " -or {$other}) { {$stopped} }";
+        $size = "{$find}\nif ({$other}) { {$stopped} }";
         // Pasted lines run one by one, and a throw ends only its own; in one block it ends all of them.
         $block = fn (string $lines): string => "& {\n\$ErrorActionPreference = 'Stop'\n{$lines}\n}";
 
@@ -218,7 +250,7 @@ final class WriteCommands
             ),
             new DeskCommand(
                 'Verify',
-                "{$sure}\n\$left = (Get-Item {$file}).Length; \$part = New-Object byte[] 4MB\n\$sha = [Security.Cryptography.SHA256]::Create()\n\$from = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'Read', 'ReadWrite')\nwhile (\$left -gt 0) { \$got = \$from.Read(\$part, 0, [Math]::Min(4MB, \$left)); [void]\$sha.TransformBlock(\$part, 0, \$got, \$null, 0); \$left -= \$got }\n[void]\$sha.TransformFinalBlock(\$part, 0, 0); \$from.Close()\n((\$sha.Hash | ForEach-Object { \$_.ToString('X2') }) -join '') -eq (Get-FileHash {$file}).Hash",
+                "{$size}\n\$left = (Get-Item {$file}).Length; \$part = New-Object byte[] 4MB\n\$sha = [Security.Cryptography.SHA256]::Create()\n\$from = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'Read', 'ReadWrite')\nwhile (\$left -gt 0) { \$got = \$from.Read(\$part, 0, [Math]::Min(4MB, \$left)); [void]\$sha.TransformBlock(\$part, 0, \$got, \$null, 0); \$left -= \$got }\n[void]\$sha.TransformFinalBlock(\$part, 0, 0); \$from.Close()\n((\$sha.Hash | ForEach-Object { \$_.ToString('X2') }) -join '') -eq (Get-FileHash {$file}).Hash",
                 '“True”. This proves the copy, not where the image came from.',
             ),
             new DeskCommand(

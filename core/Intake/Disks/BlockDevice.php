@@ -10,6 +10,15 @@ use JsonSerializable;
 /** A disk as the kernel sees it, with what is on it. */
 final readonly class BlockDevice implements JsonSerializable
 {
+    /** Stands for what a list says nothing of; that is not the same as nothing. */
+    public const NOT_LISTED = 'what the list does not show';
+
+    /** Signatures of a part of something larger (blkid(8), diskutil(8)): an array, a pool, an encrypted disk. */
+    private const PART = '/^(?:\w+_member|crypto_LUKS|BitLocker|bcache|btrfs|zfs|ceph\w*|drbd|vdo|Apple_(?:CoreStorage|RAID)\w*)(?: |$)/i';
+
+    /** What a new card comes with: nothing, or one of these. */
+    private const FAT = '/^(?:v?fat(?:12|16|32)?|msdos|exfat|(?:DOS|Windows)_FAT\w*|EFI)(?: |$)/i';
+
     /**
      * @param  list<string>  $mountPoints  where it or one of its partitions is mounted
      * @param  list<string>  $fileSystems  file systems and labels found on it
@@ -37,6 +46,18 @@ final readonly class BlockDevice implements JsonSerializable
     {
         return $this->bearsSystem ||
             array_intersect($this->mountPoints, ['/', '/boot', '/boot/firmware', '[SWAP]', '/usr', '/var']) !== [];
+    }
+
+    /** The signature by which it belongs to an array, a pool or an encrypted disk; null for none that was seen. */
+    public function partOf(): ?string
+    {
+        return array_values(preg_grep(self::PART, $this->fileSystems) ?: [])[0] ?? null;
+    }
+
+    /** Nothing is on it, or only what a new card or stick comes with. */
+    public function isFresh(): bool
+    {
+        return preg_grep(self::FAT, $this->fileSystems, PREG_GREP_INVERT) === [];
     }
 
     /** The same disk in another list, whatever letter it has there. */

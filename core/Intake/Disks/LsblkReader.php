@@ -115,9 +115,9 @@ final class LsblkReader implements Reader
             fileSystems: array_values(
                 array_filter(
                     array_map(
-                        fn (array $part): string => trim(
-                            ($this->text($part, 'fstype') ?? '').' '.($this->text($part, 'label') ?? ''),
-                        ),
+                        fn (array $part): string => array_key_exists('fstype', $part)
+                            ? trim(($this->text($part, 'fstype') ?? '').' '.($this->text($part, 'label') ?? ''))
+                            : BlockDevice::NOT_LISTED,
                         $parts,
                     ),
                 ),

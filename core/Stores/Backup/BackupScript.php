@@ -30,8 +30,36 @@ final class BackupScript
         exec 9>"/run/lock/backup-\$name"
         flock --nonblock 9 || stop "another one is under way"
         began=\$(date +%s)
+        # below all|disks: the file systems at, above or below what is copied, but for the root; disks are those that
+        # somebody has to mount.
+        below() {
+            local which=\$1 mount source options one
+            shift
+            # It fails where fstab names nothing.
+            { findmnt --noheadings --raw --output TARGET,SOURCE,OPTIONS "\$@" || [ "\${1:-}" = --fstab ]; } | while read -r mount source options; do
+                case ,\$options, in *,noauto,*) continue ;; esac
+                if [ "\$which" = disks ]; then
+                    case \$source in /dev/loop*) continue ;; /dev/* | *:* | //*) ;; *) continue ;; esac
+                fi
+                mount=\$(printf '%b' "\$mount")
+                for one in "\${paths[@]}"; do
+                    case \$mount/ in // | "\$one"/*) ;; *) case \$one/ in "\$mount"/*) ;; *) continue ;; esac ;; esac
+                    [ "\$mount" = / ] || echo "\$mount"
+                done
+            done | sort -u
+        }
+        mounts=/var/lib/backup/\$name.mounts
         for one in "\${paths[@]}"; do
-            [ -e "\$one" ] || stop "\$one is not there; is its disk mounted?"
+            [ -e "\$one" ] || [ -L "\$one" ] || stop "\$one is not there; is its disk mounted?"
+            real=\$(readlink -f -- "\$one") || real=
+            [ "\$real" = "\$one" ] || stop "\$one leads to \${real:-nowhere} by a symbolic link, and nothing behind a link is copied; name the folder itself"
+        done
+        # Each disk that belongs there, by fstab or at the last copy, has to be there now.
+        { below all --fstab; cat "\$mounts" 2>/dev/null || true; } | sort -u >"\$work/expected"
+        below all >"\$work/mounted" || stop "what is mounted could not be listed; nothing was copied"
+        away=\$(comm -23 "\$work/expected" "\$work/mounted" | head -n 1)
+        [ -z "\$away" ] || stop "\$away is not mounted; nothing was copied. If no disk belongs there any more: take it out of /etc/fstab and remove \$mounts"
+        for one in "\${paths[@]}"; do
             if [ -d "\$one" ] && [ -z "\$(ls -A "\$one")" ]; then stop "\$one is empty; is its disk mounted? Nothing was copied"; fi
         done
         remote mkdir -p "\$folder" || stop "\$target does not let this box in, or cannot make \$folder"
@@ -43,6 +71,10 @@ final class BackupScript
     private static function dump(BackupPlan $plan): string
     {
         $file = ShellWord::quoted($plan->databaseFile ?? '');
+        // The program makes an empty database where there is none.
+        $there = $plan->database === 'sqlite'
+            ? "[ -s {$file} ] || stop {$file}\" is not there or empty; nothing was copied\"\n"
+            : '';
         $command = match ($plan->database) {
             'mariadb' => 'mariadb-dump --all-databases --single-transaction --routines --events >"$work/database/mariadb.sql"',
             'postgresql' => 'runuser -u postgres -- pg_dumpall >"$work/database/postgresql.sql"',
@@ -54,7 +86,7 @@ final class BackupScript
             ? ''
             : <<<SH
             mkdir "\$work/database"
-            {$command} || stop "the database could not be dumped; nothing was copied"
+            {$there}{$command} || stop "the database could not be dumped; nothing was copied"
             paths+=("\$work/./database")
 
             SH;
@@ -62,7 +94,8 @@ final class BackupScript
 
     private static function folders(BackupPlan $plan): string
     {
-        return <<<'SH'
+        return ScriptParts::rsync($plan).
+            <<<'SH'
         last=$(stamps | tail -n 1)
         link=()
         [ -z "$last" ] || link=(--link-dest="../$last")
@@ -70,7 +103,7 @@ final class BackupScript
         remote mkdir "$folder/.partial"
         status=0
         rsync --archive --hard-links --numeric-ids --protect-args --relative --delete --timeout=300 --stats "${link[@]}" \
-            --rsh="$(printf '%q ' "${ssh[@]}")" -- "${paths[@]}" "$target:$folder/.partial/" >"$work/stats" || status=$?
+            --rsh="$rsh" -- "${paths[@]}" "$at:$folder/.partial/" >"$work/stats" || status=$?
         # 24: a file went away while it was being read, as files do.
         [ "$status" -eq 0 ] || [ "$status" -eq 24 ] || stop "it broke off (rsync says $status); the copies of before are untouched"
         remote mv "$folder/.partial" "$folder/$stamp"
@@ -95,7 +128,7 @@ final class BackupScript
         for one in "\${paths[@]}"; do
             case \$one in
                 */./*) names+=(--directory="\${one%%/./*}" "\${one##*/./}") ;;
-                *) names+=(--directory=/ "\${one#/}") ;;
+                *) names+=(--directory=/ "./\${one#/}") ;;
             esac
         done
         # 1: a file changed while it was being read, as files do.
@@ -132,8 +165,11 @@ final class BackupScript
                 if (!keep) print
             }' >"\$work/gone"
         mapfile -t gone <"\$work/gone"
-        gone=("\${gone[@]/#/\$folder/}")
-        [ \${#gone[@]} -eq 0 ] || remote rm -rf "\${gone[@]/%/\$suffix}" || stop "the old copies could not be taken away"
+        old=()
+        for one in "\${gone[@]}"; do old+=("\$folder/\$one\$suffix"); done
+        [ \${#old[@]} -eq 0 ] || remote rm -rf "\${old[@]}" || stop "the old copies could not be taken away"
+        mkdir -p "\${mounts%/*}"
+        below disks >"\$mounts"
         say "OK \$stamp files=\${files:-0} sent=\${bytes:-0} total=\${total:-0} seconds=\$((\$(date +%s) - began)) kept=\$(stamps | wc -l)"
 
         SH;

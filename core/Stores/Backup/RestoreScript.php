@@ -15,7 +15,7 @@ final class RestoreScript
     public static function of(BackupPlan $plan): string
     {
         $paths = implode(' ', array_map(ShellWord::quoted(...), $plan->paths));
-        $fetch = $plan->isEncrypted() ? self::archive($plan) : self::folders();
+        $fetch = $plan->isEncrypted() ? self::archive($plan) : self::folders($plan);
 
         return ScriptParts::head($plan, 'Brings a copy back').
             <<<SH
@@ -44,9 +44,10 @@ final class RestoreScript
             SH;
     }
 
-    private static function folders(): string
+    private static function folders(BackupPlan $plan): string
     {
-        return 'rsync --archive --hard-links --numeric-ids --protect-args --rsh="$(printf \'%q \' "${ssh[@]}")" -- "$target:$folder/$want/" "$into/" || stop "it could not be fetched"';
+        return ScriptParts::rsync($plan).
+            'rsync --archive --hard-links --numeric-ids --protect-args --rsh="$rsh" -- "$at:$folder/$want/" "$into/" || stop "it could not be fetched"';
     }
 
     private static function archive(BackupPlan $plan): string

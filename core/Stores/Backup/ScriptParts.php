@@ -32,9 +32,34 @@ final class ScriptParts
         )})
         say() { echo "backup \$name: \$*"; }
         stop() { say "STOPPED: \$*"; exit 1; }
-        # Each word is quoted once more: the other machine's shell reads it again.
-        remote() { "\${ssh[@]}" "\$target" "\$(printf '%q ' "\$@")"; }
+        # quoted MARK WORD…: in single quotes, with MARK for each quote inside. Another program reads the words again.
+        quoted() {
+            local mark=\$1 rest out all=
+            shift
+            for rest; do
+                out=
+                while [[ \$rest == *\'* ]]; do out+=\${rest%%\'*}\$mark; rest=\${rest#*\'}; done
+                all+="'\$out\$rest' "
+            done
+            printf '%s' "\$all"
+        }
+        # The other machine's shell, whichever it is.
+        remote() { "\${ssh[@]}" "\$target" "\$(quoted "'\\\\''" "\$@")"; }
         stamps() { remote ls -1 "\$folder" | sed 's/\\.tar\\.gpg\$//' | grep -E '^[0-9]{4}-[0-9]{2}-[0-9]{2}T[0-9]{6}Z\$' | sort || true; }
+
+        SH;
+    }
+
+    /** What rsync is told of the other machine: it takes a command apart by itself, and knows two quotes for one. */
+    public static function rsync(BackupPlan $plan): string
+    {
+        // An address with colons stands in brackets.
+        $host = str_contains($plan->host, ':') ? "[{$plan->host}]" : $plan->host;
+        $at = ShellWord::quoted("{$plan->account}@{$host}");
+
+        return <<<SH
+        at={$at}
+        rsh=\$(quoted "''" "\${ssh[@]}")
 
         SH;
     }

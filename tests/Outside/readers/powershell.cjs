@@ -25,7 +25,7 @@ function word(node) {
             .descendantsOfType('command')
             .map((one) => [
                 one.childForFieldName('command_name').text,
-                ...one.childForFieldName('command_elements').namedChildren
+                ...(one.childForFieldName('command_elements')?.namedChildren ?? [])
                     .filter((child) => child.type !== 'command_argument_sep')
                     .map(word),
             ]);
