@@ -244,13 +244,13 @@ final class WriteCommands
             new DeskCommand(
                 'Write',
                 $block(
-                    "{$sure}\n\$from = [IO.File]::OpenRead((Resolve-Path {$file}))\n\$to = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'ReadWrite')\n\$from.CopyTo(\$to, 4MB); \$to.Flush(\$true); \$to.Close(); \$from.Close()",
+                    "{$sure}\n\$from = [IO.File]::OpenRead((Resolve-Path {$file}))\n\$to = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'ReadWrite')\n\$from.CopyTo(\$to, 4194304); \$to.Flush(\$true); \$to.Close(); \$from.Close()",
                 ),
                 'Nothing for minutes. Afterwards it may offer to format a disk: cancel.',
             ),
             new DeskCommand(
                 'Verify',
-                "{$size}\n\$left = (Get-Item {$file}).Length; \$part = New-Object byte[] 4MB\n\$sha = [Security.Cryptography.SHA256]::Create()\n\$from = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'Read', 'ReadWrite')\nwhile (\$left -gt 0) { \$got = \$from.Read(\$part, 0, [Math]::Min(4MB, \$left)); [void]\$sha.TransformBlock(\$part, 0, \$got, \$null, 0); \$left -= \$got }\n[void]\$sha.TransformFinalBlock(\$part, 0, 0); \$from.Close()\n((\$sha.Hash | ForEach-Object { \$_.ToString('X2') }) -join '') -eq (Get-FileHash {$file}).Hash",
+                "{$size}\n\$left = (Get-Item {$file}).Length; \$part = New-Object byte[] 4194304\n\$sha = [Security.Cryptography.SHA256]::Create()\n\$from = [IO.File]::Open('\\\\.\\PhysicalDrive' + \$disk.Number, 'Open', 'Read', 'ReadWrite')\nwhile (\$left -gt 0) { \$got = \$from.Read(\$part, 0, [Math]::Min(4194304, \$left)); [void]\$sha.TransformBlock(\$part, 0, \$got, \$null, 0); \$left -= \$got }\n[void]\$sha.TransformFinalBlock(\$part, 0, 0); \$from.Close()\n((\$sha.Hash | ForEach-Object { \$_.ToString('X2') }) -join '') -eq (Get-FileHash {$file}).Hash",
                 '“True”. This proves the copy, not where the image came from.',
             ),
             new DeskCommand(
