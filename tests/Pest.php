@@ -22,6 +22,7 @@ use Tests\TestCase;
 
 require __DIR__.'/Support/boxes.php';
 require __DIR__.'/Support/house.php';
+require __DIR__.'/Support/routes.php';
 require __DIR__.'/Support/household-schema.php';
 require __DIR__.'/Support/browser.php';
 require __DIR__.'/Support/userland.php';

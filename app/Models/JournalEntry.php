@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\House\ForGuests;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -11,8 +12,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 /** What happened, when and by whom. Written once, never changed. */
 class JournalEntry extends Model
 {
-    private const FOR_KEEPERS = ['report', 'telling'];
-
     public $timestamps = false;
 
     protected $guarded = [];
@@ -28,13 +27,13 @@ class JournalEntry extends Model
     }
 
     /**
-     * A guest is not shown what reports found open, and who fetches what.
+     * A guest is shown the kinds that are for guests, on pages, in files and by the find box.
      *
      * @param  Builder<$this>  $query
      */
     public function scopeShownTo(Builder $query, ?User $user): void
     {
-        $user?->isKeeper() === true || $query->whereNotIn('kind', self::FOR_KEEPERS);
+        $user?->isKeeper() === true || $query->whereIn('kind', ForGuests::JOURNAL);
     }
 
     public static function write(Network|Box $about, string $kind, string $text, ?string $by = null): self

@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Bench\BenchClient;
 use App\Catalogue\Catalogue;
 use App\Catalogue\Playbooks;
+use App\House\ForGuests;
 use App\House\Place;
 use App\Household\HouseholdLoader;
 use App\Household\RecordStamp;
@@ -25,6 +26,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Queue\Events\Looping;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Session;
@@ -90,6 +92,8 @@ class AppServiceProvider extends ServiceProvider
             ): string => "hx-post=\"<?php echo e({$to}); ?>\" hx-target=\"#main\" hx-select=\"#main\" ".
                 'hx-swap="outerHTML show:window:top" data-in-place',
         );
+        // What of a field's text the one who looks may see.
+        Blade::if('sees', fn (string $field): bool => ForGuests::see(Auth::user(), $field));
         Blade::directive('ago', fn (string $at): string => "<?php echo \\App\\View\\Plain::ago({$at}); ?>");
         // Reports that were laid down without the application are read by whoever looks for work next.
         Event::listen(Looping::class, fn () => TakeReports::ifAnyWait());

@@ -185,12 +185,14 @@
                     <dd class="mono">{{ $box->user && $box->address ? "ssh {$box->user}@{$box->address}" : '—' }}</dd>
                     <dt>by</dt>
                     <dd>{{ $box->login ?? 'not recorded' }}</dd>
-                    <dt>key</dt>
-                    <dd class="mono">{{ $box->login_fingerprint ?? 'not recorded' }}</dd>
+                    @sees('boxes.login_fingerprint')
+                        <dt>key</dt>
+                        <dd class="mono">{{ $box->login_fingerprint ?? 'not recorded' }}</dd>
+                    @endsees
                     <dt>host key</dt>
                     <dd class="mono">{{ $box->host_key ?? 'not recorded' }}</dd>
                     <dt>from outside</dt>
-                    <dd>{{ $box->openings->map(fn($o) => "{$o->outside_port} {$o->protocol}: {$o->reason}")->implode('; ') ?: 'no way in' }}</dd>
+                    <dd>{{ $box->openings->map(fn($o) => "{$o->outside_port} {$o->protocol}" . ($reasons ? ": {$o->reason}" : ''))->implode('; ') ?: 'no way in' }}</dd>
                     <dt>depends on</dt>
                     <dd>{{ $box->dependencies->map(fn($d) => "{$d->provider->name} for {$d->what}")->implode(', ') ?: 'no other box' }}</dd>
                 </dl>

@@ -8,6 +8,9 @@
         @endif
     </x-slot:say>
     <script src="/lib/qrcode.js" defer></script>
+    @if (!$keeps)
+        <p class="soft">What leads where, and who comes in by it, is for keepers.</p>
+    @else
     <div class="aside">
         <div class="picture" tabindex="0" aria-label="Picture of ways in, may be scrolled">@include('reach.picture', ['picture' => $page->picture])</div>
         <div class="stack">
@@ -20,9 +23,7 @@
             @if ($page->findings->more() > 0)
                 <p class="soft">And {{ $page->findings->more() }} more, in the tables below.</p>
             @endif
-            @if ($keeps)
-                <form method="post" action="{{ route('reach.show') }}">@csrf<button class="ghost">{{ session('show_to_others') ? 'Show everything again' : 'Mask it, to show to others' }}</button></form>
-            @endif
+            <form method="post" action="{{ route('reach.show') }}">@csrf<button class="ghost">{{ session('show_to_others') ? 'Show everything again' : 'Mask it, to show to others' }}</button></form>
         </div>
     </div>
     <div class="sheet scroll">
@@ -40,27 +41,22 @@
                         <td class="mono">{{ $opening->sources ?? 'anybody' }}</td>
                         <td class="whole">@if ($opening->review_on->isPast())@mark('warn')@endif {{ $opening->review_on->format('Y-m-d') }}</td>
                         <td>
-                            @if ($keeps)
-                                <a href="{{ route('reach', ['edit' => $opening->id]) }}#opening-form">Change</a>
-                                <form method="post" action="{{ route('reach.close', $opening) }}">@csrf<button class="link">Close</button></form>
-                            @endif
+                            <a href="{{ route('reach', ['edit' => $opening->id]) }}#opening-form">Change</a>
+                            <form method="post" action="{{ route('reach.close', $opening) }}">@csrf<button class="link">Close</button></form>
                         </td>
                     </tr>
                 @endforeach
             </x-list>
         @endif
-        @if ($keeps)
             <div class="row"><a class="ghost" href="{{ route('reach', ['add' => 1]) }}#opening-form">Write down a way in</a></div>
             @if ($count > 0)
                 <p class="soft slim-text">For the router ({{ $network->router_page['router_forwards'] ?? 'where its openings are' }}): @foreach ($openings as $opening)<span class="mono">{{ strtoupper($opening->protocol) }} {{ $opening->outside_port }} → {{ $opening->box->address }}:{{ $opening->inside_port }}</span>{{ $loop->last ? '.' : '; ' }}@endforeach
                     UDP or TCP as it stands here, never both.</p>
             @endif
-        @endif
     </div>
     @if ($edit !== null || $adds)
         @include('reach.opening')
     @endif
-    @if ($keeps)
         <div class="sheet scroll" id="who">
             <h2>Who can come in</h2>
             @if ($ways->isNotEmpty())

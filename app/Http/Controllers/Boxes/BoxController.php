@@ -9,6 +9,7 @@ use App\Boxes\BoxesPage;
 use App\BringUp\RunBook;
 use App\Catalogue\Catalogue;
 use App\Catalogue\Playbooks;
+use App\House\ForGuests;
 use App\Household\Kept;
 use App\Models\Box;
 use App\Models\BoxJob;
@@ -115,6 +116,7 @@ final class BoxController
                 )
                 ->all(),
             'labels' => array_map(fn (Job $one): string => $one->label, $this->catalogue->shelf()->jobs),
+            'reasons' => ForGuests::see($request->user(), 'openings.reason'),
             'decisions' => $box->decisions()->get(),
             'entries' => $box
                 ->journal()

@@ -84,6 +84,7 @@ final class FindController
                     ? collect()
                     : JournalEntry::query()
                         ->with('box')
+                        ->shownTo($request->user())
                         ->where('text', 'like', $like)
                         ->orderByDesc('at')
                         ->limit(self::MOST)

@@ -71,8 +71,12 @@ final class SettingsController
     }
 
     /** As it is kept, or as it was typed when that could not be kept. */
-    public function edit(Request $request, HouseNetworks $networks): View
+    public function edit(Request $request, HouseNetworks $networks): View|RedirectResponse
     {
+        // What the house is set to is for keepers; a guest has a password here.
+        if ($request->user()?->isKeeper() !== true) {
+            return redirect()->route('logins');
+        }
         $typed = array_map(fn (mixed $value): string => (string) $value, Network::home()->only(self::FIELDS));
         foreach ($request->session()->hasOldInput() ? self::FIELDS : [] as $field) {
             $typed[$field] = is_string(old($field)) ? old($field) : '';
