@@ -6,6 +6,7 @@ namespace App\BringUp;
 
 use App\Catalogue\Playbooks;
 use App\Models\Box;
+use App\Models\BoxJob;
 use App\Models\Identity;
 use App\Models\JournalEntry;
 use App\Models\Run;
@@ -223,7 +224,7 @@ final readonly class RunDesk
         }
         foreach ($learned->answers as $job => $answers) {
             $held = $box->jobs->firstWhere('job', $job);
-            $held?->update(['answers' => [...$held->answers, ...$answers]]);
+            $held?->changeInTurn(fn (BoxJob $now): array => ['answers' => [...$now->answers, ...$answers]]);
         }
         if ($learned->store !== null) {
             Store::query()->firstOrCreate(

@@ -127,20 +127,13 @@ final readonly class Rehearsing
     public function answered(Rehearsal $rehearsal, Seen $seen, Conversation $before): void
     {
         $check = $before->knowledge->checks[$seen->check];
-        $rehearsal->update([
-            'looks' => [
-                ...$rehearsal->looks ?? [],
-                [
-                    'check' => $seen->check,
-                    'answer' => $seen->answer,
-                    'minutes' => (string) $check->minutes,
-                    'bits' => (string) round(
-                        $before->odds()->doubt() - $before->saw($seen)->odds()->doubt(),
-                        2,
-                    ),
-                ],
-            ],
-        ]);
+        $look = [
+            'check' => $seen->check,
+            'answer' => $seen->answer,
+            'minutes' => (string) $check->minutes,
+            'bits' => (string) round($before->odds()->doubt() - $before->saw($seen)->odds()->doubt(), 2),
+        ];
+        $rehearsal->changeInTurn(fn (Rehearsal $now): array => ['looks' => [...$now->looks ?? [], $look]]);
     }
 
     /**
@@ -157,10 +150,12 @@ final readonly class Rehearsing
         if ($hit !== null) {
             $this->set($rehearsal->box_id, $still[0] ?? '');
         }
-        $rehearsal->update([
-            'told' => [...$rehearsal->told ?? [], ['cause' => $cause, 'fault' => (string) $hit]],
-            'ended_at' => $still === [] ? now() : null,
-        ]);
+        $rehearsal->changeInTurn(
+            fn (Rehearsal $now): array => [
+                'told' => [...$now->told ?? [], ['cause' => $cause, 'fault' => (string) $hit]],
+                'ended_at' => $still === [] ? now() : null,
+            ],
+        );
 
         return $still === [] ? null : $hit !== null;
     }

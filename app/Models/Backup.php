@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 class Backup extends Model
 {
+    use ChangedInTurn;
+
     protected $guarded = [];
 
     protected $casts = [

@@ -17,6 +17,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 class BoxJob extends Model
 {
+    use ChangedInTurn;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 class Opening extends Model
 {
+    use ChangedInTurn;
+
     protected $guarded = [];
 
     protected $casts = ['review_on' => 'date', 'since' => 'datetime'];

@@ -23,6 +23,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 class Rehearsal extends Model
 {
+    use ChangedInTurn;
+
     public $timestamps = false;
 
     protected $guarded = [];

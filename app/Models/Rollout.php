@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 class Rollout extends Model
 {
+    use ChangedInTurn;
+
     /** Moments that are kept. */
     public const COUNTS = 40;
 

@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 class Service extends Model
 {
+    use ChangedInTurn;
+
     protected $guarded = [];
 
     protected $casts = [

@@ -8,7 +8,9 @@ use Burrow\Intake\Firewall\FirewallRule;
 use Burrow\Intake\Reading;
 use Burrow\Intake\System\GroupFact;
 use Carbon\CarbonInterface;
+use Closure;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
 
 /** What a box told last of all of one kind: the rules of its packet filter, or who may command its container engine. */
 class Telling extends Model
@@ -82,6 +84,31 @@ class Telling extends Model
         }
 
         return $kept;
+    }
+
+    /**
+     * What is kept is changed from what is there, and when it was told stays as it is. Nobody else changes or takes in
+     * what this box tells meanwhile: whoever does holds its row.
+     *
+     * @param  Closure(array<mixed>): array<string, mixed>  $change
+     */
+    public static function change(Box $box, string $kind, Closure $change): void
+    {
+        DB::transaction(function () use ($box, $kind, $change): void {
+            Box::query()->lockForUpdate()->findOrFail($box->id);
+            $kept = self::kept($box, $kind);
+            if ($kept !== []) {
+                self::query()
+                    ->where('box_id', $box->id)
+                    ->where('kind', $kind)
+                    ->update([
+                        'told' => json_encode(
+                            $change($kept),
+                            JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
+                        ),
+                    ]);
+            }
+        }, 3);
     }
 
     /** @param  array<string, mixed>  $told */

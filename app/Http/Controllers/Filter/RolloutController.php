@@ -121,19 +121,21 @@ final class RolloutController
                         ->jsonSerialize(),
                 );
         }
-        $counts = array_slice(is_array($rollout->counts) ? $rollout->counts : [], 1 - Rollout::COUNTS);
-        $when = match (true) {
-            $rollout->house_at !== null => 'house',
-            $counts === [] => 'before',
-            default => 'first',
-        };
-        $counts[] = [
-            'at' => now()->toIso8601String(),
-            'when' => $when,
-            'total' => (int) $total,
-            'refused' => (int) $refused,
-        ];
-        $rollout->update(['counts' => $counts]);
+        $rollout->changeInTurn(function (Rollout $now) use ($total, $refused): array {
+            $counts = array_slice(is_array($now->counts) ? $now->counts : [], 1 - Rollout::COUNTS);
+            $counts[] = [
+                'at' => now()->toIso8601String(),
+                'when' => match (true) {
+                    $now->house_at !== null => 'house',
+                    $counts === [] => 'before',
+                    default => 'first',
+                },
+                'total' => (int) $total,
+                'refused' => (int) $refused,
+            ];
+
+            return ['counts' => $counts];
+        });
         JournalEntry::write(
             $rollout->box,
             'filter',

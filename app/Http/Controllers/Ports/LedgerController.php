@@ -59,13 +59,15 @@ final class LedgerController
     public function update(Request $request, Household $house, Service $service): RedirectResponse
     {
         $box = $service->box;
-        if ($request->integer('revision') !== (int) $service->revision) {
-            return redirect()
-                ->to(route('ports', ['box' => $box->name, 'edit' => $service->id])."#port-{$service->id}")
-                ->with(
-                    'told',
-                    'This port was changed in another window meanwhile. What stands there now is shown; nothing was written over.',
-                );
+        $changed = redirect()
+            ->to(route('ports', ['box' => $box->name, 'edit' => $service->id])."#port-{$service->id}")
+            ->with(
+                'told',
+                'This port was changed in another window meanwhile. What stands there now is shown; nothing was written over.',
+            );
+        $seen = $request->integer('revision');
+        if ($seen !== (int) $service->revision) {
+            return $changed;
         }
         $typed = $this->typed($request, $house, $box, $service);
         if ($typed->service === null) {
@@ -79,7 +81,9 @@ final class LedgerController
         if ($values['port'] !== (int) $service->port || $values['protocol'] !== $service->protocol) {
             $values += ['state' => null, 'looked_at' => null];
         }
-        $service->update($values + ['revision' => $service->revision + 1]);
+        if (! $service->changeFrom($seen, $values)) {
+            return $changed;
+        }
         JournalEntry::write(
             $box,
             'port',

@@ -25,12 +25,7 @@ final class OpeningController
     public function update(Request $request, Household $house, Opening $opening): RedirectResponse
     {
         if ($request->integer('revision') !== (int) $opening->revision) {
-            return redirect()
-                ->route('reach', ['edit' => $opening->id])
-                ->with(
-                    'told',
-                    'This opening was changed in another window meanwhile; nothing was written over.',
-                );
+            return $this->changedMeanwhile($opening);
         }
 
         return $this->save($request, $house, $opening);
@@ -48,6 +43,16 @@ final class OpeningController
         return redirect()
             ->route('reach')
             ->with('told', 'It is out of the record. Close it in the router, too, and try it from outside.');
+    }
+
+    private function changedMeanwhile(Opening $opening): RedirectResponse
+    {
+        return redirect()
+            ->route('reach', ['edit' => $opening->id])
+            ->with(
+                'told',
+                'This opening was changed in another window meanwhile; nothing was written over.',
+            );
     }
 
     private function save(Request $request, Household $house, ?Opening $opening): RedirectResponse
@@ -76,12 +81,16 @@ final class OpeningController
             'sources' => $typed['sources'] ?: null,
             'review_on' => $typed['review_on'],
         ];
+        $isSaved = true;
         try {
             $opening === null
                 ? Opening::query()->create($values + ['since' => now()])
-                : $opening->update($values + ['revision' => $opening->revision + 1]);
+                : ($isSaved = $opening->changeFrom($request->integer('revision'), $values));
         } catch (UniqueConstraintViolationException) {
             return $back->with('told', 'The router leads that port somewhere already; it has each once.');
+        }
+        if ($opening !== null && ! $isSaved) {
+            return $this->changedMeanwhile($opening);
         }
         JournalEntry::write(
             $box,

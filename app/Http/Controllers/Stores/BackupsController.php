@@ -71,12 +71,7 @@ final class BackupsController
     public function update(Request $request, Household $house, Backup $backup): RedirectResponse
     {
         if ($request->integer('revision') !== (int) $backup->revision) {
-            return redirect()
-                ->route('backups', ['edit' => $backup->id])
-                ->with(
-                    'told',
-                    'This backup was changed in another window meanwhile; nothing was written over.',
-                );
+            return $this->changedMeanwhile($backup);
         }
 
         return $this->save($request, $house, $backup);
@@ -196,6 +191,16 @@ final class BackupsController
         return true;
     }
 
+    private function changedMeanwhile(Backup $backup): RedirectResponse
+    {
+        return redirect()
+            ->route('backups', ['edit' => $backup->id])
+            ->with(
+                'told',
+                'This backup was changed in another window meanwhile; nothing was written over.',
+            );
+    }
+
     private function save(Request $request, Household $house, ?Backup $backup): RedirectResponse
     {
         $typed = BackupForm::typed($request);
@@ -226,15 +231,19 @@ final class BackupsController
             'keep_monthly' => $judged->keep->monthly,
             'keep_yearly' => $judged->keep->yearly,
         ];
+        $isSaved = true;
         try {
             $backup === null
                 ? ($backup = Backup::query()->create($values))
-                : $backup->update($values + ['revision' => $backup->revision + 1]);
+                : ($isSaved = $backup->changeFrom($request->integer('revision'), $values));
         } catch (UniqueConstraintViolationException) {
             return $back->with(
                 'told',
                 "There is a backup called {$typed['backup_name']} already; its files on the box are called after it.",
             );
+        }
+        if ($backup !== null && ! $isSaved) {
+            return $this->changedMeanwhile($backup);
         }
         JournalEntry::write(
             Box::query()->findOrFail($judged->box->id),

@@ -200,14 +200,9 @@ final class ReportController
     private function record(Box $box, Difference $one, ?string $mac): void
     {
         [$kind, $what] = [...explode(' ', $one->key, 2), ''];
-        $known = fn (string $list): array => [
-            $list => [
-                ...is_array(Telling::kept($box, Telling::REPORT)[$list] ?? null)
-                    ? Telling::kept($box, Telling::REPORT)[$list]
-                    : [],
-                $what,
-            ],
-        ];
+        $known = fn (array $kept, string $list): array => [
+            $list => [...is_array($kept[$list] ?? null) ? $kept[$list] : [], $what],
+        ] + $kept;
         match ($kind) {
             'port' => Service::query()->firstOrCreate(
                 ['box_id' => $box->id, 'port' => (int) $what, 'protocol' => substr($what, -3)],
@@ -220,9 +215,9 @@ final class ReportController
                 ->delete(),
             'board' => $mac !== null && Mac::tryParse($mac) !== null && $box->update(['mac' => $mac]),
             'release' => $this->recordAgain($box, fn (array $kept): array => ['release' => $what] + $kept),
-            'further' => $this->recordAgain($box, fn (array $kept): array => $known('further') + $kept),
-            'account' => $this->recordAgain($box, fn (array $kept): array => $known('accounts') + $kept),
-            'key' => $this->recordAgain($box, fn (array $kept): array => $known('keys') + $kept),
+            'further' => $this->recordAgain($box, fn (array $kept): array => $known($kept, 'further')),
+            'account' => $this->recordAgain($box, fn (array $kept): array => $known($kept, 'accounts')),
+            'key' => $this->recordAgain($box, fn (array $kept): array => $known($kept, 'keys')),
             default => null,
         };
         $this->recordAgain($box, fn (array $kept): array => $kept);
@@ -235,23 +230,15 @@ final class ReportController
      */
     private function recordAgain(Box $box, callable $change): void
     {
-        $kept = Telling::kept($box, Telling::REPORT);
-        if ($kept === []) {
-            return;
-        }
-        Telling::query()
-            ->where('box_id', $box->id)
-            ->where('kind', Telling::REPORT)
-            ->update([
-                'told' => json_encode(
-                    ['report' => $kept['report'] ?? []] +
-                        TakeReport::recorded(
-                            $box->refresh(),
-                            $change($kept),
-                            $box->stores()->pluck('mount_point')->all(),
-                        ),
-                    JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
+        Telling::change(
+            $box,
+            Telling::REPORT,
+            fn (array $kept): array => ['report' => $kept['report'] ?? []] +
+                TakeReport::recorded(
+                    $box->refresh(),
+                    $change($kept),
+                    $box->stores()->pluck('mount_point')->all(),
                 ),
-            ]);
+        );
     }
 }
