@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\Route;
 
 Route::get('/login', [SessionController::class, 'create'])->name('login');
 Route::post('/login', [SessionController::class, 'store']);
+Route::get('/may-send', [SessionController::class, 'maySend']);
 Route::post('/theme', ThemeController::class)->name('theme');
 
 // Looking.

@@ -77,13 +77,15 @@ one_at_a_time() {
 refresh_caches() {
     local stamp
     stamp="$(find app bench bootstrap/*.php config core routes resources database composer.json "$VAR/.env" -type f -printf '%T@ %p\n' | sort | cksum)"
-    [ "$(cat "$VAR/cache/stamp" 2>/dev/null)" = "$stamp" ] && return 1
+    # A cache that was cut off would break every page.
+    [ "$(cat "$VAR/cache/stamp" 2>/dev/null)" = "$stamp" ] && sha1sum --quiet --check "$VAR/cache/made" >/dev/null 2>&1 && return 1
     rm -rf "$VAR"/cache/*.php "$VAR"/storage/framework/cache/*.php "$VAR"/storage/framework/cache/data/*
     php artisan config:cache -q && php artisan route:cache -q && php artisan view:cache -q || die "the caches could not be made" "See $VAR/storage/logs/."
     # MariaDB cannot take back a change of its tables, so there is a copy before the first one.
     php artisan burrow:backup --before-migrating -q || die "no copy could be made before the database is changed" "Nothing was changed. See $VAR/storage/logs/."
     php artisan migrate --force -q || die "the database could not be brought up to date" "Run ./burrow up again; the steps can be repeated. A copy from before lies in $VAR/backup. See $VAR/storage/logs/."
     php artisan burrow:mishaps -q || die "the error pages could not be made" "See $VAR/storage/logs/."
+    write_whole "$VAR/cache/made" "$(sha1sum "$VAR"/cache/*.php "$VAR"/storage/framework/views/*.php)"
     write_whole "$VAR/cache/stamp" "$stamp"
 }
 

@@ -53,6 +53,27 @@ sleep 1
 (bring_up) >/dev/null && curl --silent --fail --output /dev/null "http://127.0.0.1:$PORT/login"
 tell $? "up heals what was left"
 
+say "masters killed twice within a second, and what was written down of them cut off"
+for round in 1 2; do
+    for name in nginx fpm; do kill -KILL "$(cut -d' ' -f1 "$RUN/$name.started")"; done
+    (heal_groups && start_web) >/dev/null 2>&1 &
+    sleep 0.1
+done
+wait
+for name in nginx fpm db; do cut -c1-3 "$RUN/$name.started" >"$RUN/cut" && cp "$RUN/cut" "$RUN/$name.started"; done
+(bring_up) >/dev/null && curl --silent --fail --output /dev/null "http://127.0.0.1:$PORT/login"
+tell $? "up heals what nobody wrote down"
+for name in nginx fpm db; do : >"$RUN/$name.started"; done
+stop_all >/dev/null
+! listening "$PORT" && [ -z "$(processes_of nginx)$(processes_of fpm)" ]
+tell $? "down ends what nobody wrote down"
+(bring_up) >/dev/null
+
+say "caches cut off"
+for file in "$VAR"/cache/config.php "$VAR"/cache/routes.php; do truncate --size=700 "$file"; done
+(bring_up) >/dev/null && curl --silent --fail --output /dev/null "http://127.0.0.1:$PORT/login"
+tell $? "up makes caches anew that were cut off"
+
 say "a migration cut off after its first change"
 MYSQL_PWD="$(secret database)" mariadb --no-defaults --socket="$RUN/db.sock" --user=burrow "$DATABASE" --execute="
     DELETE FROM migrations WHERE migration LIKE '%what_was_looked_at' OR migration LIKE '%cards_grow';
@@ -69,6 +90,11 @@ before="$(php artisan burrow:sums)"
 php artisan burrow:demo -q && php artisan tinker --execute="App\Models\Box::query()->delete();" >/dev/null 2>&1
 [ "$(php artisan burrow:sums)" != "$before" ] && php artisan burrow:restore "$VAR/tmp/household.tar.gz" >/dev/null && [ "$(php artisan burrow:sums)" = "$before" ]
 tell $? "a restore brings every table back as it was"
+say "a restore killed while there is no database"
+rm -rf "$VAR/restoring" && mkdir "$VAR/restoring" && tar --extract --gzip --file="$VAR/tmp/household.tar.gz" --directory="$VAR/restoring"
+MYSQL_PWD="$(secret database)" mariadb --no-defaults --socket="$RUN/db.sock" --user=burrow --execute="DROP DATABASE $DATABASE"
+(bring_up) >/dev/null && [ "$(php artisan burrow:sums)" = "$before" ] && [ ! -d "$VAR/restoring" ]
+tell $? "up goes on with it"
 head --bytes=4000 "$VAR/tmp/household.tar.gz" >"$VAR/tmp/cut.tar.gz"
 ! php artisan burrow:restore "$VAR/tmp/cut.tar.gz" >/dev/null 2>&1 && [ "$(php artisan burrow:sums)" = "$before" ]
 tell $? "a cut backup is refused, and nothing is changed"

@@ -4,9 +4,10 @@ SERVICES="db fpm nginx worker scheduler bench watchman"
 
 # alive NAME: its recorded process lives and is still the one that was started.
 alive() {
-    local pid start
-    read -r pid start 2>/dev/null <"$RUN/$1.started" || return 1
-    [ -n "$pid" ] && [ "$(started_at "$pid")" = "$start" ]
+    local pid="" start=""
+    # A line that was cut off is none.
+    read -r pid start 2>/dev/null <"$RUN/$1.started"
+    [ -n "$pid" ] && [ -n "$start" ] && [ "$(started_at "$pid")" = "$start" ]
 }
 
 # Field 22 of /proc/PID/stat: a pid used again by somebody else has another start time. One that ended and was not
@@ -36,21 +37,42 @@ wait_for() {
     done
 }
 
-# heal_groups: a master that was killed leaves children that hold its port; they are of its process group, and end here.
+# Processes of this copy's web server and of its PHP, whether or not anybody wrote them down: each has the log open.
+processes_of() {
+    local pid log="$VAR/log/nginx.err" title=nginx
+    [ "$1" = nginx ] || { log="$VAR/log/fpm.log" title=php-fpm; }
+    for pid in /proc/[0-9]*; do
+        [ "$(head --bytes=$((${#title} + 2)) "$pid/cmdline" 2>/dev/null | tr '\0' ' ')" = "$title: " ] || continue
+        [ -n "$(find "$pid/fd" -lname "$log" -print -quit 2>/dev/null)" ] && printf '%s\n' "${pid#/proc/}"
+    done
+    return 0
+}
+
+# heal_groups: a master that was killed leaves children that hold its port; whoever is of no master that is known ends
+# here. A database that nobody wrote down is written down.
 heal_groups() {
-    local name leader start pid group since
+    local name master pid parent left tries
     for name in nginx fpm; do
-        alive "$name" && continue
-        read -r leader start 2>/dev/null <"$RUN/$name.started" || continue
-        for pid in /proc/[0-9]*; do
-            pid="${pid#/proc/}"
-            read -r group since <<<"$(sed 's/^.*) //' "/proc/$pid/stat" 2>/dev/null | cut -d' ' -f3,20)"
-            # Of that group, no older than its leader, and one of these two programs.
-            if [ "$group" = "$leader" ] && [ "${since:-0}" -ge "$start" ] && tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qE '^(nginx|php-fpm): '; then
-                kill -KILL "$pid" 2>/dev/null && say "ended a left-over process of $name ($pid)"
-            fi
+        master=none left=()
+        alive "$name" && read -r master _ <"$RUN/$name.started"
+        for pid in $(processes_of "$name"); do
+            parent="$(sed 's/^.*) //' "/proc/$pid/stat" 2>/dev/null | cut -d' ' -f2)"
+            [ "$pid" = "$master" ] || [ "$parent" = "$master" ] || left+=("$pid")
         done
-        rm -f "$RUN/$name.started"
+        [ ${#left[@]} -eq 0 ] && continue
+        say "ended left-over processes of $name (${left[*]})"
+        kill -KILL "${left[@]}" 2>/dev/null
+        # Until they are gone they hold the port.
+        for tries in {1..40}; do
+            [ -z "$(for pid in "${left[@]}"; do started_at "$pid"; done)" ] && break
+            sleep 0.05
+        done
+    done
+    alive db || for pid in /proc/[0-9]*; do
+        [ "$(cat "$pid/comm" 2>/dev/null)" = mariadbd ] || continue
+        tr '\0' '\n' <"$pid/cmdline" 2>/dev/null | grep -qxF -- "--defaults-file=$VAR/my.cnf" || continue
+        pid="${pid#/proc/}"
+        printf '%s %s\n' "$pid" "$(started_at "$pid")" >"$RUN/db.started"
     done
     return 0
 }
@@ -201,7 +223,10 @@ watch_over() {
     done
 }
 
+# Not while an up or a down is under way, which sees to it all; what that left is seen to at the next round.
 raise() {
+    exec 9>"$VAR/lock"
+    flock --nonblock 9 && ! alive "$1" || return 0
     case "$1" in
         db) start_database ;;
         fpm | nginx) heal_groups && start_web ;;

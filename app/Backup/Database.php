@@ -136,7 +136,9 @@ final readonly class Database
     {
         return [
             '--socket='.config()->string('database.connections.mariadb.unix_socket'),
-            '--user='.config()->string('database.connections.mariadb.username').($this->isScratch() ? self::SCRATCH : ''),
+            '--user='.
+            config()->string('database.connections.mariadb.username').
+            ($this->isScratch() ? self::SCRATCH : ''),
         ];
     }
 

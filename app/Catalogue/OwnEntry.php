@@ -24,7 +24,7 @@ final readonly class OwnEntry
         if (! isset(Catalogue::KINDS[$kind])) {
             return self::refused("there is no kind of entry called “{$kind}”.");
         }
-        $entry = YamlEntry::read($yaml, Catalogue::schema($kind), 'entry.yaml');
+        $entry = YamlEntry::read($yaml, Catalogue::schema($kind), 'entry.yaml', lines: true);
         if ($entry->data === null) {
             return new self(null, $entry->findings);
         }

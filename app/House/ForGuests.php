@@ -12,7 +12,7 @@ use App\Models\User;
  */
 final class ForGuests
 {
-    /** Kinds of the journal that say what was done to a box, and nothing of who comes in, who asks what, or by which key. */
+    /** Kinds of the journal that say what was done to a box; nothing of who comes in, and of who asks for what. */
     public const JOURNAL = [
         'card',
         'measured',

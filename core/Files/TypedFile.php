@@ -19,7 +19,7 @@ abstract class TypedFile implements FileKind
 {
     public function write(string $values, string $schema, string $name): WrittenFile
     {
-        $entry = YamlEntry::read($values, $schema, $name, TextBudget::paste());
+        $entry = YamlEntry::read($values, $schema, $name, TextBudget::paste(), $this->holdsLines());
         if ($entry->data === null) {
             return new WrittenFile($this->kind(), null, $entry->findings);
         }
@@ -33,6 +33,12 @@ abstract class TypedFile implements FileKind
         $findings = Findings::of(...$found);
 
         return new WrittenFile($this->kind(), $findings->blocks() ? null : $text, $findings);
+    }
+
+    /** Whether the format can carry a text of several lines; where it cannot, such a value is refused. */
+    protected function holdsLines(): bool
+    {
+        return false;
     }
 
     /**

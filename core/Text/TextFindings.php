@@ -10,6 +10,18 @@ use Burrow\Judgement\Place;
 /** What is said of an entry in YAML, each with its one text; sources: docs/formulas/text.md. */
 final class TextFindings
 {
+    /** @param  list<int|string>  $path  where the value stands */
+    public static function controlInValue(array $path, Place $place): Finding
+    {
+        return Finding::stop(
+            'yaml.control_in_value',
+            implode('.', $path).' holds a line break or another control character.',
+            'In a file or a command the rest of it would be a line of its own.',
+            'Write it in one line.',
+            $place,
+        );
+    }
+
     /** @param  non-empty-list<(int|string)>  $at */
     public static function number(array $at, Place $place): Finding
     {

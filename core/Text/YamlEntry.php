@@ -20,6 +20,12 @@ final readonly class YamlEntry
     /** A thousand terabytes, in bytes. */
     private const LARGEST = 1e15;
 
+    /** Control characters, with what one reader or another takes for the end of a line. */
+    private const ENDS_A_LINE = '/[\x00-\x1f\x7f\x{80}-\x9f\x{2028}\x{2029}]/u';
+
+    /** The same, but for the ends of lines and the tabs of a text of several lines. */
+    private const CONTROL = '/[\x00-\x08\x0b-\x1f\x7f\x{80}-\x9f\x{2028}\x{2029}]/u';
+
     /** Findings about one text. */
     private const MOST = 20;
 
@@ -32,9 +38,17 @@ final readonly class YamlEntry
      * @param  string  $schema  the JSON Schema itself, as text
      * @param  string  $file  the name that findings give to the text
      * @param  ?TextBudget  $budget  how much is looked at; that of an entry where none is given
+     * @param  bool  $lines  a value may be of several lines, as in entries of the catalogue; where values go into files
+     *         and commands none may, nor hold another control character
      */
-    public static function read(string $yaml, string $schema, string $file, ?TextBudget $budget = null): self
-    {
+    public static function read(
+        string $yaml,
+        string $schema,
+        string $file,
+        ?TextBudget $budget = null,
+        bool $lines = false,
+    ): self {
+        $mayEnd = $lines;
         $yaml = (string) preg_replace('/^\xEF\xBB\xBF/', '', $yaml);
         $unreadable = self::unreadable($yaml, $file, $budget ?? TextBudget::entry());
         if ($unreadable !== null) {
@@ -69,7 +83,7 @@ final readonly class YamlEntry
             );
         }
         $lines = new YamlLines($yaml);
-        $findings = self::numbers($data, [], $lines, $file);
+        $findings = self::values($data, [], $lines, $file, $mayEnd ? self::CONTROL : self::ENDS_A_LINE);
         $findings =
             $findings === [] ? self::against($schema, $data, $lines, $file) : Findings::of(...$findings);
         if ($findings->blocks()) {
@@ -154,13 +168,22 @@ final readonly class YamlEntry
      * @param  list<int|string>  $path
      * @return list<Finding>
      */
-    private static function numbers(array $data, array $path, YamlLines $lines, string $file): array
-    {
+    private static function values(
+        array $data,
+        array $path,
+        YamlLines $lines,
+        string $file,
+        string $refused,
+    ): array {
         $findings = [];
         foreach ($data as $key => $value) {
             $at = [...$path, $key];
-            if (is_array($value)) {
-                $findings = [...$findings, ...self::numbers($value, $at, $lines, $file)];
+            if (preg_match($refused, (string) $key) === 1) {
+                $findings[] = TextFindings::controlInValue($path, Place::file($file, $lines->locate($path)));
+            } elseif (is_array($value)) {
+                $findings = [...$findings, ...self::values($value, $at, $lines, $file, $refused)];
+            } elseif (is_string($value) && preg_match($refused, $value) === 1) {
+                $findings[] = TextFindings::controlInValue($at, Place::file($file, $lines->locate($at)));
             } elseif (
                 (is_float($value) || is_int($value)) &&
                 $value != 0 &&

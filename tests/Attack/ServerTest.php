@@ -121,3 +121,45 @@ test(
         expect($answer)->toContain('do not belong together')->and($while)->toBe('')->and($onDisk())->toBe('');
     },
 );
+
+test('slow strangers hold no worker, whatever they say they will send', function (): void {
+    $host = substr(base(), 7);
+    [$name, $port] = explode(':', $host);
+    $held = [];
+    foreach (['/filter/lists', '/filter/log', '/login', '/report', '/settings'] as $path) {
+        for ($n = 0; $n < 4; $n++) {
+            $stream = stream_socket_client("tcp://{$name}:{$port}", timeout: 5);
+            fwrite(
+                $stream,
+                "POST {$path} HTTP/1.1\r\nHost: {$host}\r\nContent-Type: application/x-www-form-urlencoded\r\n".
+                    "Content-Length: 200000\r\n\r\nname=",
+            );
+            $held[] = $stream;
+        }
+    }
+    // With one worker fewer than they are, nobody else would be answered before they give up.
+    $answer = raw("GET /login HTTP/1.1\r\nHost: {$host}\r\nConnection: close\r\n\r\n");
+    expect($answer['status'])->toBe(200);
+    // Who may not send is sent to the login before any of it is there.
+    stream_set_timeout($held[0], 10);
+    expect((string) fgets($held[0]))->toContain('302');
+    array_map(fclose(...), $held);
+});
+
+test('a list that a keeper sends arrives whole', function (): void {
+    resetDemo();
+    [$client, $token] = keeperAtTheCopy();
+    $names = implode("\n", array_map(fn (int $n): string => "name{$n}.example", range(1, 200_000)));
+    $answer = $client->post('/filter/lists', [
+        'multipart' => [
+            ['name' => '_token', 'contents' => $token],
+            ['name' => 'list_name', 'contents' => 'a long one'],
+            ['name' => 'list_file', 'contents' => $names, 'filename' => 'list.txt'],
+        ],
+    ]);
+    expect($answer->getStatusCode())
+        ->toBe(200)
+        ->and(ofTheCopy("App\\Models\\FilterList::query()->where('name', 'a long one')->count()"))
+        ->toBe(1);
+    resetDemo();
+});

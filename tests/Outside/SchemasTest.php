@@ -91,7 +91,7 @@ test('on spoilt entries both readers agree', function (): void {
         }
         $spoilt = Yaml::dump($data, 8);
         $cases[] = ['schema' => schemaText($kind), 'yaml' => $spoilt];
-        $ours[] = YamlEntry::read($spoilt, schemaText($kind), 'entry.yaml')->data !== null;
+        $ours[] = YamlEntry::read($spoilt, schemaText($kind), 'entry.yaml', lines: true)->data !== null;
     }
     expect(validByPython($cases))
         ->toBe($ours)

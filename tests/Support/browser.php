@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use Facebook\WebDriver\WebDriverBy;
+use GuzzleHttp\Client;
+use GuzzleHttp\Cookie\CookieJar;
 use Tests\Browser\Chrome;
 
 // What the browser tests visit, and how it is set back to its first day.
@@ -137,4 +139,32 @@ function raw(string $request): array
     [$head, $body] = [...explode("\r\n\r\n", $answer, 2), ''];
 
     return ['status' => (int) substr($head, 9, 3), 'head' => $head, 'body' => $body];
+}
+
+/** A client that is logged in as the keeper, and the token of its forms. */
+function keeperAtTheCopy(): array
+{
+    $client = new Client([
+        'base_uri' => getenv('TEST_BASE'),
+        'cookies' => new CookieJar(),
+        'http_errors' => false,
+        'timeout' => 60,
+        'allow_redirects' => true,
+    ]);
+    $client->post('/login', [
+        'form_params' => ['name' => 'warden', 'password' => 'thistledown-demo'],
+        'headers' => ['Origin' => getenv('TEST_BASE')],
+    ]);
+    preg_match('/name="_token" value="([^"]+)"/', (string) $client->get('/boxes')->getBody(), $m);
+
+    return [$client, $m[1] ?? throw new RuntimeException('Nobody is logged in.')];
+}
+
+/** @return mixed what a line of PHP in the running copy gives */
+function ofTheCopy(string $php): mixed
+{
+    $file = scratch().'/said';
+    inCopy("file_put_contents('{$file}', json_encode({$php}));");
+
+    return json_decode((string) file_get_contents($file), true);
 }

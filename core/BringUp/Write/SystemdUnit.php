@@ -9,6 +9,8 @@ use InvalidArgumentException;
 /** Units of systemd (systemd.unit(5), systemd.service(5), systemd.timer(5)); words are quoted as the first says. */
 final readonly class SystemdUnit
 {
+    private const ACCOUNT = '/^[a-z_][a-z0-9_-]{0,31}$/D';
+
     /** @param  array<string, list<array{string, string}>>  $sections  name => key and value in their order */
     private function __construct(private array $sections)
     {
@@ -52,7 +54,7 @@ final readonly class SystemdUnit
             [
                 [$from, '~^(?:/[A-Za-z0-9._-]+)+$~D'],
                 [$folder, '~^(?:/[A-Za-z0-9._-]+)+$~D'],
-                [$account, '/^[a-z_][a-z0-9_-]{0,31}$/D'],
+                [$account, self::ACCOUNT],
                 [$host, '/^[A-Za-z0-9][A-Za-z0-9.-]{0,252}$/D'],
             ] as [$word, $pattern]
         ) {
@@ -89,7 +91,7 @@ final readonly class SystemdUnit
     public static function timer(string $what, string $when): self
     {
         return new self([
-            'Unit' => [['Description', $what]],
+            'Unit' => [['Description', self::words($what)]],
             'Timer' => [['OnCalendar', $when], ['RandomizedDelaySec', '60'], ['Persistent', 'true']],
             'Install' => [['WantedBy', 'timers.target']],
         ]);
@@ -98,14 +100,26 @@ final readonly class SystemdUnit
     /**
      * A program that runs as long as the box is on.
      *
-     * @param  non-empty-list<string>  $command
+     * @param  non-empty-list<string>  $command  the first word is the whole path of the program: a mark before it, such
+     *         as “+”, would run it with all rights whatever User= says (systemd.service(5), “Command lines”)
      * @param  list<string>  $groups
+     *
+     * @throws InvalidArgumentException for a program without its path, or an account or group that is none
      */
     public static function running(string $what, array $command, string $user, array $groups): self
     {
+        if (preg_match('~^(?:/[^/\p{C}]+)+$~Du', $command[0]) !== 1) {
+            throw new InvalidArgumentException("Not the whole path of a program: {$command[0]}.");
+        }
+        foreach ([$user, ...$groups] as $account) {
+            if (preg_match(self::ACCOUNT, $account) !== 1) {
+                throw new InvalidArgumentException("Neither an account nor a group: {$account}.");
+            }
+        }
+
         return new self([
             'Unit' => [
-                ['Description', $what],
+                ['Description', self::words($what)],
                 ['Wants', 'network-online.target'],
                 ['After', 'network-online.target'],
             ],
@@ -130,6 +144,16 @@ final readonly class SystemdUnit
         }
 
         return implode("\n\n", $texts);
+    }
+
+    /** A text as it is: a backslash at its end would take the next line along, and “%” begins a specifier. */
+    private static function words(string $text): string
+    {
+        if (preg_match('/[\p{Cc}\x{2028}\x{2029}]|\\\\$/u', $text) === 1) {
+            throw new InvalidArgumentException('A description is one line, and does not end in a backslash.');
+        }
+
+        return str_replace('%', '%%', $text);
     }
 
     /** @param  list<string>  $words */

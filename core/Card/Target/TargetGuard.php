@@ -131,7 +131,11 @@ final readonly class TargetGuard
             return self::doubt(
                 $judged,
                 "{$disk->name} alone could be it, and ".
-                    ($disk->isFresh() ? 'it is not removable' : 'it holds '.implode(', ', $disk->fileSystems)).
+                    match (true) {
+                        $disk->isFresh() => 'it is not removable',
+                        $disk->fileSystems === [] => 'the list does not show what is on it',
+                        default => 'it holds '.implode(', ', $disk->fileSystems),
+                    }.
                     ': one list does not tell a card from a disk with data.',
                 'List once without it and once with it: the difference is the card.',
             );

@@ -10,9 +10,6 @@ use JsonSerializable;
 /** A disk as the kernel sees it, with what is on it. */
 final readonly class BlockDevice implements JsonSerializable
 {
-    /** Stands for what a list says nothing of; that is not the same as nothing. */
-    public const NOT_LISTED = 'what the list does not show';
-
     /** Signatures of a part of something larger (blkid(8), diskutil(8)): an array, a pool, an encrypted disk. */
     private const PART = '/^(?:\w+_member|crypto_LUKS|BitLocker|bcache|btrfs|zfs|ceph\w*|drbd|vdo|Apple_(?:CoreStorage|RAID)\w*)(?: |$)/i';
 
@@ -25,6 +22,7 @@ final readonly class BlockDevice implements JsonSerializable
      * @param  ?string  $stable  a name that stays its own when others are plugged in: a by-id path, a unique id;
      *         null when none was seen
      * @param  bool  $bearsSystem  the list itself says that the system runs from it
+     * @param  bool  $showsContents  the list shows what is on disks; else no file system in it is not the same as none
      */
     public function __construct(
         public string $name,
@@ -38,6 +36,7 @@ final readonly class BlockDevice implements JsonSerializable
         public array $fileSystems,
         public ?string $stable = null,
         public bool $bearsSystem = false,
+        public bool $showsContents = true,
     ) {
     }
 
@@ -57,7 +56,7 @@ final readonly class BlockDevice implements JsonSerializable
     /** Nothing is on it, or only what a new card or stick comes with. */
     public function isFresh(): bool
     {
-        return preg_grep(self::FAT, $this->fileSystems, PREG_GREP_INVERT) === [];
+        return $this->showsContents && preg_grep(self::FAT, $this->fileSystems, PREG_GREP_INVERT) === [];
     }
 
     /** The same disk in another list, whatever letter it has there. */

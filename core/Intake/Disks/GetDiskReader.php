@@ -85,9 +85,10 @@ final class GetDiskReader implements Reader
             [],
             is_int($partitions) && $partitions > 0
                 ? [$partitions === 1 ? 'one partition' : "{$partitions} partitions"]
-                : ($partitions === 0 ? [] : ['partitions that the list does not count']),
+                : [],
             $this->text($entry, 'UniqueId'),
             ($entry['IsSystem'] ?? false) === true || ($entry['IsBoot'] ?? false) === true,
+            is_int($partitions),
         );
     }
 

@@ -115,9 +115,9 @@ final class LsblkReader implements Reader
             fileSystems: array_values(
                 array_filter(
                     array_map(
-                        fn (array $part): string => array_key_exists('fstype', $part)
-                            ? trim(($this->text($part, 'fstype') ?? '').' '.($this->text($part, 'label') ?? ''))
-                            : BlockDevice::NOT_LISTED,
+                        fn (array $part): string => trim(
+                            ($this->text($part, 'fstype') ?? '').' '.($this->text($part, 'label') ?? ''),
+                        ),
                         $parts,
                     ),
                 ),
@@ -125,6 +125,10 @@ final class LsblkReader implements Reader
             stable: $this->text($entry, 'id-link') !== null
                 ? '/dev/disk/by-id/'.$this->text($entry, 'id-link')
                 : $links[$name] ?? null,
+            showsContents: array_filter(
+                $parts,
+                fn (array $part): bool => ! array_key_exists('fstype', $part),
+            ) === [],
         );
     }
 

@@ -29,6 +29,12 @@ final class CalendarFile extends TypedFile
         return 'core/Upkeep/schema/calendar.schema.json';
     }
 
+    /** A line break is written as a letter of its own (RFC 5545, 3.3.11). */
+    protected function holdsLines(): bool
+    {
+        return true;
+    }
+
     protected function text(array $data, callable $at, array &$found): string
     {
         /** @var array{name: string, made?: int|string, events: list<array{id?: string, start: int|string, end: int|string, title: string, text?: string}>} $said */

@@ -13,7 +13,7 @@ const METHODS = ['GET', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS'];
 
 /** What anybody may ask without a login. */
 /** A box's report and those who fetch feeds and figures have a token of their own in place of a login. */
-const OPEN_TO_STRANGERS = ['login', 'up', 'report', 'feed/{token}.ics', 'metrics'];
+const OPEN_TO_STRANGERS = ['login', 'up', 'may-send', 'report', 'feed/{token}.ics', 'metrics'];
 
 /** @return array<string, string> a sum over every table of the database */
 function tableSums(): array

@@ -2,39 +2,9 @@
 
 declare(strict_types=1);
 
-use GuzzleHttp\Client;
-use GuzzleHttp\Cookie\CookieJar;
 use GuzzleHttp\Promise\Utils;
 
 // Several keepers at one time, at the running copy: what one says is not lost in what another one says.
-
-/** A client that is logged in as the keeper, and the token of its forms. */
-function keeperAtTheCopy(): array
-{
-    $client = new Client([
-        'base_uri' => getenv('TEST_BASE'),
-        'cookies' => new CookieJar(),
-        'http_errors' => false,
-        'timeout' => 60,
-        'allow_redirects' => true,
-    ]);
-    $client->post('/login', [
-        'form_params' => ['name' => 'warden', 'password' => 'thistledown-demo'],
-        'headers' => ['Origin' => getenv('TEST_BASE')],
-    ]);
-    preg_match('/name="_token" value="([^"]+)"/', (string) $client->get('/boxes')->getBody(), $m);
-
-    return [$client, $m[1] ?? throw new RuntimeException('Nobody is logged in.')];
-}
-
-/** @return mixed what a line of PHP in the running copy gives */
-function ofTheCopy(string $php): mixed
-{
-    $file = scratch().'/said';
-    inCopy("file_put_contents('{$file}', json_encode({$php}));");
-
-    return json_decode((string) file_get_contents($file), true);
-}
 
 test('answers that several keepers give at one time all count, and no old report comes back', function (): void {
     resetDemo();

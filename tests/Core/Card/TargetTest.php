@@ -151,7 +151,6 @@ test('one list names a removable disk that is empty or as a new card comes, and 
     [['ext4 backup'], true, false],
     [['ntfs'], true, false],
     [['2 partitions'], true, false],
-    [[BlockDevice::NOT_LISTED], true, false],
 ]);
 
 // The names are those of libblkid's superblocks and of the other two systems' own lists.

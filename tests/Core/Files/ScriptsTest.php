@@ -9,7 +9,6 @@ use Burrow\Reach\Write\NameKeeper;
 use Burrow\Stores\Alike\AlikeScript;
 use Burrow\Stores\Backup\BackupPlan;
 use Burrow\Stores\Backup\BackupUnits;
-use Burrow\Stores\Backup\RestoreScript;
 use Burrow\Stores\CopyTest\WatchScript;
 use Burrow\Upkeep\Report\ReportScript;
 use Burrow\Upkeep\Report\ReportUnits;
@@ -43,13 +42,6 @@ function handedOut(): array
         'watch.sh' => fn () => WatchScript::text(),
         'alike.sh' => fn () => AlikeScript::of("/srv/the warden's"),
         'name.sh' => fn () => NameKeeper::script('seeds.example.net'),
-        'restore-folders.sh' => fn () => RestoreScript::of($plan()),
-        'restore-database.sh' => fn () => RestoreScript::of(
-            $plan(database: 'sqlite', databaseFile: '/srv/store/seeds.db', port: 2222),
-        ),
-        'restore-archive.sh' => fn () => RestoreScript::of(
-            $plan(school: 'archive', keyFile: '/root/seeds.key', identity: '/root/.ssh/other'),
-        ),
         'backup.service' => fn () => BackupUnits::service($plan()),
         'backup.timer' => fn () => BackupUnits::timer($plan(at: '04:05')),
         'tunnel-endpoint.conf' => fn () => new TunnelEndpoint(51_944, '10.77.8.0/24').'',

@@ -13,5 +13,8 @@ test('a file is what its values say', function (string $case, string $kind): voi
 })->with(corpus('written/*/*.txt'));
 
 test('every kind of file is among them', function (): void {
-    expect(array_diff(array_keys(FileKinds::all()), array_column(corpus('written/*/*.txt'), 1)))->toBe([]);
+    // Scripts of backups are run for real, in tests/Outside/BackupTest.
+    expect(
+        array_values(array_diff(array_keys(FileKinds::all()), array_column(corpus('written/*/*.txt'), 1))),
+    )->toBe(['backup', 'backup-restore']);
 });

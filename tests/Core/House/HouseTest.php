@@ -161,7 +161,7 @@ test('every built-in entry passes its schema and carries its file\'s name', func
     foreach (array_keys(Catalogue::KINDS) as $kind) {
         expect(entryFiles($kind))->not->toBe([]);
         foreach (entryFiles($kind) as $id => $file) {
-            $entry = YamlEntry::read((string) file_get_contents($file), schemaText($kind), $file);
+            $entry = YamlEntry::read((string) file_get_contents($file), schemaText($kind), $file, lines: true);
             expect($entry->findings->codes())
                 ->toBe([])
                 ->and($entry->data['id'] ?? '')
@@ -198,6 +198,7 @@ test(
                     Yaml::dump($step, 4),
                     (string) json_encode($schema['$defs']['step']),
                     'step',
+                    lines: true,
                 );
                 expect($entry->findings->codes())->toBe([]);
             }

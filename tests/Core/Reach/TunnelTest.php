@@ -129,7 +129,7 @@ test('what speaks against a tunnel', function (array $with, array $codes): void 
         ['reach.outside_net'],
     ],
     'two of one name' => [['devices' => [['name' => 'Phone'], ['name' => 'phone']]], ['reach.name_twice']],
-    'a name over two lines' => [['devices' => [['name' => "a\n[Peer]"]]], ['reach.not_a_name']],
+    'a name over two lines' => [['devices' => [['name' => "a\n[Peer]"]]], ['yaml.control_in_value']],
     'no resolver' => [['names' => []], ['reach.no_names']],
     'a key cut short' => [
         ['devices' => [['name' => 'a', 'public_key' => substr(KEY_TWO, 1)]]],

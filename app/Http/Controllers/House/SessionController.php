@@ -74,6 +74,12 @@ final class SessionController
         return redirect($this->wayBack($request));
     }
 
+    /** The web server asks before it takes in what is large: somebody who may keep things, or nobody. */
+    public function maySend(Request $request): Response
+    {
+        return response()->noContent($request->user()?->isKeeper() === true ? 204 : 401);
+    }
+
     public function destroy(Request $request): RedirectResponse
     {
         Auth::logout();
