@@ -114,6 +114,9 @@ final readonly class Control
             case 'line':
                 $this->lab->changeLine($ask->text('kind'));
                 break;
+            case 'network':
+                $this->lab->live($ask->map('network') ?? []);
+                break;
             case 'dns':
                 $this->lab->handOut(array_values($ask->texts('servers')));
                 break;

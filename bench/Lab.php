@@ -25,10 +25,6 @@ use Throwable;
 /** The bench: boards, a router and a package index on loopback, with a clock that runs as fast as asked. */
 final class Lab
 {
-    private const POOL_FIRST = '172.22.8.100';
-
-    private const POOL_LAST = '172.22.8.199';
-
     /** @var array<string, Board> */
     private array $boards = [];
 
@@ -61,13 +57,13 @@ final class Lab
             fn (): Router => $this->router,
             $this->save(...),
         );
-        $this->router = new Router(self::POOL_FIRST, self::POOL_LAST);
         $this->line = new Line();
         $this->inside = new Inside();
+        $this->router = new Router($this->inside->poolFirst, $this->inside->poolLast);
         if (! $this->state->wakeUp($this->load(...))) {
             $this->boards = [];
             $this->wall->clear();
-            $this->router = new Router(self::POOL_FIRST, self::POOL_LAST);
+            $this->router = new Router($this->inside->poolFirst, $this->inside->poolLast);
         }
     }
 
@@ -83,7 +79,9 @@ final class Lab
          * @var array{speed?: int|float, pool?: array{string, string}, inside?: mixed, router?: array{reservations?: array<string, string>, leases?: array<string, array{address: string, name: string, expires: int}>}, boards?: list<array<string, mixed>>, line?: mixed} $state
          */
         $this->clock->setSpeed((float) ($state['speed'] ?? 20));
-        [$first, $last] = $state['pool'] ?? [self::POOL_FIRST, self::POOL_LAST];
+        $inside = $state['inside'] ?? null;
+        $this->inside = $this->wall->inside = Inside::from(is_array($inside) ? State::named($inside) : []);
+        [$first, $last] = $state['pool'] ?? [$this->inside->poolFirst, $this->inside->poolLast];
         $this->router = new Router(
             $first,
             $last,
@@ -93,8 +91,6 @@ final class Lab
         $line = $state['line'] ?? null;
         $this->line = Line::from(is_array($line) ? State::named($line) : []);
         $this->wall->names = $this->line->names();
-        $inside = $state['inside'] ?? null;
-        $this->inside = $this->wall->inside = Inside::from(is_array($inside) ? State::named($inside) : []);
         $this->boards = [];
         foreach ($state['boards'] ?? [] as $entry) {
             try {
@@ -263,13 +259,39 @@ final class Lab
     {
         return $board->machine->read(Machine::REPORT) === null
             ? null
-            : (string) new ReportText($board, $this->index);
+            : (string) new ReportText($board, $this->index, $this->inside);
     }
 
     /** What a person sees who looks at one place of a board. */
     public function look(Board $board, string $at): string
     {
-        return $board->fault?->looks($at) ?? (Well::LOOKS[$at] ?? '');
+        return strtr($board->fault?->looks($at) ?? (Well::LOOKS[$at] ?? ''), [
+            '{router}' => $this->inside->router,
+            '{desk}' => (string) long2ip((int) ip2long($this->inside->poolFirst) + 4),
+            '{bits}' => (string) $this->inside->bits,
+        ]);
+    }
+
+    /**
+     * The house is this network from now on: its router lends out addresses of it, and what it lent out or kept for
+     * somebody elsewhere is gone. A board that is on keeps the address that it has until it starts again.
+     *
+     * @param  array<string, mixed>  $network  router, first, last, bits
+     */
+    public function live(array $network): void
+    {
+        $before = $this->inside->state()['network'];
+        $this->inside->live($network);
+        if ($this->inside->state()['network'] !== $before) {
+            $state = $this->router->state();
+            $this->router = new Router(
+                $this->inside->poolFirst,
+                $this->inside->poolLast,
+                array_filter($state['reservations'], $this->inside->holds(...)),
+                array_filter($state['leases'], fn (array $one): bool => $this->inside->holds($one['address'])),
+            );
+            $this->save();
+        }
     }
 
     public function reserve(string $mac, string $address): void

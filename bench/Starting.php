@@ -99,10 +99,11 @@ final readonly class Starting
 
             return;
         }
-        $moved = $board->fault?->movesTo();
-        $moved === null || ($this->router)()->move($board->mac, $moved);
+        $router = ($this->router)();
         $board->address =
-            $moved ?? ($board->boot->address ?? ($this->router)()->ask($board->mac, $name, time()));
+            $board->fault?->isMoved() === true
+                ? $router->move($board->mac, $name, time())
+                : $board->boot->address ?? $router->ask($board->mac, $name, time());
         $board->screen[] = "{$name} {$board->address}";
         if (! $this->wall->appear($board)) {
             $board->screen[] =

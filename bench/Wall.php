@@ -67,7 +67,7 @@ final class Wall
         $this->listed = $names;
         $doors = $this->doors[self::ROUTER] ??= new Doors($this->offset);
         $since = crc32(json_encode([$names, $this->names, $this->inside->rate > 0]) ?: '');
-        $doors->show((string) $this->loopback(Inside::ROUTER), [
+        $doors->show((string) $this->loopback($this->inside->router), [
             new Door(self::PRESENCE),
             ...array_map(
                 fn (Door $door): Door => $door->since($since),
@@ -242,17 +242,14 @@ final class Wall
         return $this->doors[$board->id] ??= new Doors($this->offset);
     }
 
-    /**
-     * Where an address stands on this machine; null for IPv6, and for what would fall on the machine's own
-     * 127.0.0.0/24.
-     */
+    /** Where an address stands on this machine, beside the machine's own 127.0.0.0/24; null for IPv6. */
     private function loopback(string $address): ?string
     {
-        $place =
-            filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV4) === false
-                ? '127.0.0.1'
-                : '127.'.explode('.', $address, 2)[1];
+        if (filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV4) === false) {
+            return null;
+        }
+        [, $second, $third, $fourth] = explode('.', $address);
 
-        return str_starts_with($place, '127.0.0.') ? null : $place;
+        return "{$second}.{$third}" === '0.0' ? "127.254.0.{$fourth}" : "127.{$second}.{$third}.{$fourth}";
     }
 }

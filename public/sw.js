@@ -59,8 +59,8 @@ const paper = async (event) => {
       const all = await cache.keys();
       await Promise.all(all.slice(0, Math.max(0, all.length - MOST)).map((old) => cache.delete(old)));
     } else if (fresh.type === 'opaqueredirect') {
-      // Led elsewhere: the login is over, and so is what was kept for it.
-      await cache.delete(at);
+      // Led elsewhere: the login is over, and so is all that was kept for it.
+      await caches.delete(PAPERS);
     }
     return fresh;
   } catch {
@@ -77,6 +77,8 @@ const page = async (request) => {
   try {
     const fresh = await fetch(request);
     away = false;
+    // Who is led to the login is logged in no more, here or because it was ended elsewhere: all papers go at once.
+    if (new URL(request.url).pathname === '/login' && fresh.ok) { await caches.delete(PAPERS); }
     return fresh;
   } catch {
     away = true;

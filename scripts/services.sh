@@ -238,7 +238,7 @@ raise() {
 # Logs that have grown begin anew; the three before are kept.
 shorten_logs() {
     local log
-    for log in "$VAR"/log/*.log "$VAR"/log/*.err; do
+    for log in "$VAR"/log/*.log "$VAR"/log/*.err "$VAR"/storage/logs/*.log; do
         if [ -f "$log" ] && [ "$(stat --format=%s "$log")" -gt "${LOG_BYTES:-2000000}" ]; then
             mv -f "$log.2" "$log.3" 2>/dev/null
             mv -f "$log.1" "$log.2" 2>/dev/null

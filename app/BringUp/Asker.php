@@ -10,6 +10,7 @@ use App\Models\Box;
 use App\Probe\GreetingProbe;
 use App\Probe\HostKeyProbe;
 use App\Probe\NameProbe;
+use App\Probe\OutsideTheHouse;
 use App\Probe\PageProbe;
 use App\Probe\Target;
 use App\Probe\TcpProbe;
@@ -40,12 +41,12 @@ final readonly class Asker implements Asking
 
     public function door(Ipv4 $address, int $port): DoorState
     {
-        return $this->tcp->ask(Target::of($this->box, $address, $port));
+        return $this->tcp->ask($this->target($address, $port));
     }
 
     public function hostKey(Ipv4 $address): ?SshPublicKey
     {
-        return $this->keys->ask(Target::of($this->box, $address, 22));
+        return $this->keys->ask($this->target($address, 22));
     }
 
     public function leases(): ?string
@@ -59,21 +60,31 @@ final readonly class Asker implements Asking
 
     public function lookup(Ipv4 $resolver, string $name, Protocol $over): NameAnswer
     {
-        return $this->names->ask(Target::of($this->box, $resolver, 53), $name, $over);
+        return $this->names->ask($this->target($resolver, 53), $name, $over);
     }
 
     public function page(Ipv4 $address, int $port, string $path, bool $tls): ?PageSeen
     {
         // On loopback a port may answer in the name of a box that is not there; the door knows.
         return $this->door($address, $port) === DoorState::Open
-            ? $this->pages->ask(Target::of($this->box, $address, $port), $path, $tls)
+            ? $this->pages->ask($this->target($address, $port), $path, $tls)
             : null;
     }
 
     public function greeting(Ipv4 $address, int $port, Greeting $greeting, string $path): ?string
     {
         return $this->door($address, $port) === DoorState::Open
-            ? $this->greetings->ask(Target::of($this->box, $address, $port), $greeting, $path)
+            ? $this->greetings->ask($this->target($address, $port), $greeting, $path)
             : null;
+    }
+
+    /** @throws NotAsked for an address outside of the house: the step says so, and stays as it is */
+    private function target(Ipv4 $address, int $port): Target
+    {
+        try {
+            return Target::of($this->box, $address, $port);
+        } catch (OutsideTheHouse $outside) {
+            throw new NotAsked(BringUpFindings::outsideTheHouse($outside->address));
+        }
     }
 }

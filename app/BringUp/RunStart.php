@@ -103,11 +103,14 @@ final readonly class RunStart
     public function alter(Box $box, Change $change, string $to): Run
     {
         return DB::transaction(function () use ($box, $change, $to): Run {
+            // One at a time in the whole house: of two who want the same, the second one is told.
+            Network::query()->orderBy('id')->lockForUpdate()->first();
             $existing = $this->underWay($box);
             if ($existing !== null) {
                 return $existing;
             }
             $kind = $change === Change::Address ? 'address' : 'name';
+            $this->refuseIfPromised($box, $kind, $to);
             JournalEntry::write($box, 'run', "{$box->called()} is to get another {$kind}: {$to}.");
 
             return $this->layOut(
@@ -126,6 +129,26 @@ final readonly class RunStart
                 ]),
             );
         });
+    }
+
+    /**
+     * Another box has it, or is about to get it by a run that is not over.
+     *
+     * @throws StepTold
+     */
+    private function refuseIfPromised(Box $box, string $kind, string $to): void
+    {
+        $holder =
+            Box::query()->here()->whereKeyNot($box->id)->where($kind, $to)->first() ??
+            Run::query()
+                ->with('box')
+                ->whereNull('finished_at')
+                ->where('box_id', '!=', $box->id)
+                ->where("learned->new_{$kind}", $to)
+                ->first()?->box;
+        if ($holder !== null) {
+            throw new StepTold("{$holder->called()} has {$to}, or is about to get it. Nothing was changed.");
+        }
     }
 
     /** The boxes that need this one, as words. */

@@ -180,7 +180,7 @@ final class Catalogue
                 ['kind' => $kind, 'slug' => $entry->id()],
                 ['yaml' => $yaml],
             );
-            $this->entries = $this->shelf = null;
+            $this->forget();
         }
 
         return $entry;
@@ -224,9 +224,15 @@ final class Catalogue
             return EntryFindings::entryInUse($kind, $id, $users);
         }
         CatalogueEntry::query()->where('kind', $kind)->where('slug', $id)->delete();
-        $this->entries = $this->shelf = null;
+        $this->forget();
 
         return null;
+    }
+
+    private function forget(): void
+    {
+        $this->entries = $this->shelf = null;
+        $this->single = [];
     }
 
     /** @return array<string, array<string, mixed>> by id */

@@ -9,6 +9,7 @@ use App\Models\Network;
 use App\Models\User;
 use Burrow\Card\LoginCheck;
 use Burrow\Judgement\Findings;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Who may log in: made, given another role or password, taken away. There is always a keeper. */
@@ -29,6 +30,25 @@ final class Logins
         $user->forceFill(['remember_token' => Str::random(60)])->save();
 
         return $user;
+    }
+
+    /**
+     * Takes a login away, unless nobody could change anything any more: of two keepers who remove each other at one
+     * time, the second one is told.
+     *
+     * @return bool whether it is gone
+     */
+    public function remove(User $user): bool
+    {
+        return DB::transaction(function () use ($user): bool {
+            $keepers = User::query()->where('role', 'keeper')->lockForUpdate()->pluck('id');
+            if ($keepers->all() === [$user->id]) {
+                return false;
+            }
+            User::query()->whereKey($user->id)->delete();
+
+            return true;
+        });
     }
 
     public function isLastKeeper(User $user): bool

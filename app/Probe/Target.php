@@ -8,7 +8,6 @@ use App\Models\Box;
 use App\Models\Network;
 use Burrow\Net\Ipv4;
 use Burrow\Net\Prefix;
-use InvalidArgumentException;
 
 /**
  * Where a question goes out to. Only addresses of the box's own network are ever asked; a box on the bench is
@@ -28,21 +27,18 @@ final readonly class Target
     {
     }
 
-    /** @throws InvalidArgumentException when the network in the database does not cover the address */
+    /** @throws OutsideTheHouse when the network in the database does not cover the address */
     public static function of(Box $box, Ipv4 $address, int $port): self
     {
-        if (Prefix::tryParse($box->network->prefix)?->contains($address) !== true || ! $address->isPrivate()) {
-            throw new InvalidArgumentException(
-                "{$address} is not in the household's network; nothing else is ever asked.",
-            );
+        // The bench's stand-ins are on this machine, and ask nobody.
+        if (
+            ! $box->on_bench &&
+            (Prefix::tryParse($box->network->prefix)?->contains($address) !== true || ! $address->isPrivate())
+        ) {
+            throw new OutsideTheHouse($address);
         }
 
         $offset = config()->integer('burrow.bench_offset');
-        if ($box->on_bench && str_starts_with((string) $address->onLoopback(), '127.0.0.')) {
-            throw new InvalidArgumentException(
-                "The bench has no place for {$address}: it would fall on this machine's own addresses.",
-            );
-        }
 
         return $box->on_bench
             ? new self((string) $address->onLoopback(), $port + $offset, self::ECHO + $offset)
@@ -54,7 +50,7 @@ final readonly class Target
      *
      * @param  bool  $onBench  at its stand-in on loopback
      *
-     * @throws InvalidArgumentException when the network in the database does not cover the address
+     * @throws OutsideTheHouse when the network in the database does not cover the address
      */
     public static function in(Network $network, Ipv4 $address, int $port, bool $onBench): self
     {

@@ -37,8 +37,9 @@ class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(Catalogue::class);
-        $this->app->singleton(Playbooks::class);
+        // Made anew for each request and each task of the worker, which lives for an hour: entries may have changed.
+        $this->app->scoped(Catalogue::class);
+        $this->app->scoped(Playbooks::class);
         $this->app->bind(
             Household::class,
             fn (): Household => $this->app->make(HouseholdLoader::class)->load(),

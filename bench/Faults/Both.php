@@ -59,9 +59,9 @@ final class Both extends Fault
         return $this->first->getsAddress() && $this->then->getsAddress();
     }
 
-    public function movesTo(): ?string
+    public function isMoved(): bool
     {
-        return $this->first->movesTo() ?? $this->then->movesTo();
+        return $this->first->isMoved() || $this->then->isMoved();
     }
 
     public function slowness(): float
@@ -121,7 +121,7 @@ final class Both extends Fault
             ! $fault->starts() => 0,
             ! $fault->findsSystem() => 1,
             ! $fault->hasCable(), ! $fault->getsAddress() => 2,
-            $fault->isHidden(), $fault->movesTo() !== null => 3,
+            $fault->isHidden(), $fault->isMoved() => 3,
             ! $fault->opens(22) => 4,
             default => 5,
         };

@@ -52,10 +52,10 @@ abstract class Fault
         return true;
     }
 
-    /** Another address than it had; null: the one it had. */
-    public function movesTo(): ?string
+    /** It gets another address than the one it had. */
+    public function isMoved(): bool
     {
-        return null;
+        return false;
     }
 
     /** How many times longer everything takes. */

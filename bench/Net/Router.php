@@ -39,11 +39,21 @@ final class Router
         return $address;
     }
 
-    /** The board's lease is another one now, whatever was reserved. */
-    public function move(string $mac, string $address): void
+    /** The board's lease is another one now, whatever was reserved: the last of the pool that nobody has. */
+    public function move(string $mac, string $name, int $now): string
     {
-        $this->leases[$mac]['address'] = $address;
-        $this->leases[$mac] += ['name' => '', 'expires' => time() + self::LEASE_SECONDS];
+        $held = [...array_column($this->leases, 'address'), ...array_values($this->reservations)];
+        $number = (int) ip2long($this->poolLast);
+        while (in_array(long2ip($number), $held, true) && $number > (int) ip2long($this->poolFirst)) {
+            $number--;
+        }
+        $this->leases[$mac] = [
+            'address' => (string) long2ip($number),
+            'name' => $name,
+            'expires' => $now + self::LEASE_SECONDS,
+        ];
+
+        return $this->leases[$mac]['address'];
     }
 
     /** The lease of a board that never came is not renewed and runs out. */

@@ -8,13 +8,17 @@ use Bench\Board\Board;
 use Bench\Board\Disk;
 use Bench\Board\Machine;
 use Bench\Net\Door;
+use Bench\Net\Inside;
 use Bench\Net\PackageIndex;
 
 /** What the report's script prints on a board of the bench, in the form of the programs that it asks. */
 final readonly class ReportText
 {
-    public function __construct(private Board $board, private PackageIndex $index)
-    {
+    public function __construct(
+        private Board $board,
+        private PackageIndex $index,
+        private Inside $inside,
+    ) {
     }
 
     public function __toString(): string
@@ -53,7 +57,7 @@ final readonly class ReportText
             'failed' => '#asked',
             'addresses' => "2: eth0: <BROADCAST,MULTICAST,UP,LOWER_UP> mtu 1500 qdisc mq state UP group default qlen 1000\n".
                 "    link/ether {$board->mac} brd ff:ff:ff:ff:ff:ff\n".
-                "    inet {$board->address}/24 brd 172.22.8.255 scope global dynamic eth0",
+                "    inet {$board->address}/{$this->inside->bits} brd {$this->inside->broadcast()} scope global dynamic eth0",
             'accounts' => "root\n{$board->account()}",
             'keys' => $this->keys()."\n#asked",
             'end' => '',

@@ -55,10 +55,15 @@ final readonly class Ipv4
         return self::fromNumber($this->number + $by);
     }
 
-    /** The same last 24 bits in 127.0.0.0/8: where the bench stands in for this address. */
+    /**
+     * Where the bench stands in for this address: the same last 24 bits in 127.0.0.0/8, but for those that would be the
+     * machine's own 127.0.0.0/24, which are in 127.254.0.0/24.
+     */
     public function onLoopback(): self
     {
-        return new self((127 << 24) | ($this->number & 0xFFFFFF));
+        $last = $this->number & 0xFFFFFF;
+
+        return new self((127 << 24) | ($last < 256 ? $last | 0xFE0000 : $last));
     }
 
     /** 169.254.0.0/16: no lease came, and the machine took one for itself (RFC 3927). */

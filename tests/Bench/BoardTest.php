@@ -304,7 +304,18 @@ test('a card that the bench has no place for leaves its board dark and the other
     $this->bench->stop();
     $this->bench->start();
     expect($this->bench->ask(['do' => 'status'])['boards'])->toHaveCount(1);
-})->with(['fd00:16::5/64', 'fe80::1/10', '10.0.0.1/24', '172.0.0.53/24']);
+})->with(['fd00:16::5/64', 'fe80::1/10']);
+
+test('addresses that would fall on this machine\'s own stand beside them', function (string $address): void {
+    $this->bench->boot([
+        'meta-data' => "instance-id: a\n",
+        'user-data' => "#cloud-config\nhostname: wren\nssh_pwauth: true\n",
+        'network-config' => "version: 2\nethernets:\n  eth0:\n    addresses: ['{$address}/24']\n",
+    ]);
+    $at = (string) Burrow\Net\Ipv4::parse($address)->onLoopback();
+    $this->bench->until(fn (): bool => $this->bench->isOpen($at, 7));
+    expect($at)->toStartWith('127.254.0.');
+})->with(['10.0.0.9', '172.0.0.53']);
 
 test('a state that cannot be read is set aside, and the bench begins', function (string $state): void {
     $this->bench->boot(['user-data' => '']);

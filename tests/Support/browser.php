@@ -142,7 +142,7 @@ function raw(string $request): array
 }
 
 /** A client that is logged in as the keeper, and the token of its forms. */
-function keeperAtTheCopy(): array
+function keeperAtTheCopy(string $name = 'warden'): array
 {
     $client = new Client([
         'base_uri' => getenv('TEST_BASE'),
@@ -152,7 +152,7 @@ function keeperAtTheCopy(): array
         'allow_redirects' => true,
     ]);
     $client->post('/login', [
-        'form_params' => ['name' => 'warden', 'password' => 'thistledown-demo'],
+        'form_params' => ['name' => $name, 'password' => 'thistledown-demo'],
         'headers' => ['Origin' => getenv('TEST_BASE')],
     ]);
     preg_match('/name="_token" value="([^"]+)"/', (string) $client->get('/boxes')->getBody(), $m);

@@ -123,6 +123,7 @@ return [
         'in the list at another address' => 'other-address',
     ],
     'desk-address' => [
+        '{desk}, prefix {bits}' => 'same',
         '172.22.8.104, prefix 24' => 'same',
     ],
     'guest' => [
@@ -138,7 +139,9 @@ return [
         'two hardware addresses take turns' => 'two',
     ],
     'dhcp' => [
+        'offers come from {router} only' => 'one',
         'offers come from 172.22.8.1 only' => 'one',
+        'offers from {router} and 10.0.0.138' => 'two',
         'offers from 172.22.8.1 and 10.0.0.138' => 'two',
     ],
     'try-wifi' => [

@@ -16,6 +16,9 @@ final class BackupCommand extends Command
 {
     private const NIGHTLY = 'nightly-';
 
+    /** Copies of one kind that are kept from before a change. */
+    private const BEFORE = 10;
+
     private const A_DAY = 23 * 3600;
 
     protected $signature = 'burrow:backup {file? : where to} {--nightly : into var/backup, once a day} {--before-migrating : into var/backup, when the database is about to be changed}';
@@ -95,6 +98,12 @@ final class BackupCommand extends Command
 
     private function thin(string $folder): void
     {
+        // Copies from before something was changed: the last ones of each kind.
+        foreach (['before-import', 'before-restore', 'before-migrating'] as $kind) {
+            $files = glob("{$folder}/{$kind}-*.tar.gz") ?: [];
+            sort($files);
+            array_map(unlink(...), array_slice($files, 0, -self::BEFORE));
+        }
         $copies = [];
         foreach (glob("{$folder}/".self::NIGHTLY.'*.tar.gz') ?: [] as $file) {
             $made = DateTimeImmutable::createFromFormat(

@@ -53,7 +53,16 @@ final class UserCommand extends Command
         $password = is_string($typed) ? $typed : '';
         $findings = Logins::judge($name, $password);
         if ($findings->blocks()) {
-            return $this->tell($findings);
+            foreach ($findings as $finding) {
+                $this->error(trim("{$finding->found} {$finding->do}"));
+            }
+
+            return 1;
+        }
+        if ($this->secret('The same once more') !== $typed) {
+            $this->error('The two are not the same. Nothing was changed.');
+
+            return 1;
         }
         $logins->keep($name, $password, $role);
         $this->describeNetwork();
@@ -93,14 +102,13 @@ final class UserCommand extends Command
 
             return 2;
         }
-        if ($logins->isLastKeeper($user)) {
+        if (! $logins->remove($user)) {
             $this->error(
                 "{$name} is the last keeper; nobody could change anything any more. Make another keeper first.",
             );
 
             return 1;
         }
-        $user->delete();
         $this->line("{$name} can no longer log in, and is logged out everywhere.");
 
         return 0;

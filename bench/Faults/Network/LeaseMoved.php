@@ -19,9 +19,9 @@ final class LeaseMoved extends Fault
         return 'the router gave it another address';
     }
 
-    public function movesTo(): string
+    public function isMoved(): bool
     {
-        return '172.22.8.177';
+        return true;
     }
 
     protected function traces(): array

@@ -26,7 +26,7 @@ final class SecondDhcp extends NoAddress
             'login-says' => 'Connection timed out',
             'complaint' => 'it answered before and is silent now',
             'router-list' => 'not in the list',
-            'dhcp' => 'offers from 172.22.8.1 and 10.0.0.138',
+            'dhcp' => 'offers from {router} and 10.0.0.138',
             'screen' => '10.0.0.21/24',
             'changed' => 'a new access point',
         ];

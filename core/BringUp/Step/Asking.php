@@ -12,7 +12,10 @@ use Burrow\Net\NameAnswer;
 use Burrow\Net\Protocol;
 use Burrow\Net\SshPublicKey;
 
-/** The network, as the checks of a run ask it. */
+/**
+ * The network, as the checks of a run ask it. Each question ends in NotAsked where the address is outside of the house:
+ * it was not asked then, and nothing is said of it.
+ */
 interface Asking
 {
     public function door(Ipv4 $address, int $port): DoorState;

@@ -8,6 +8,7 @@ use Burrow\BringUp\Told\AskedValue;
 use Burrow\BringUp\Told\KnownError;
 use Burrow\Judgement\Finding;
 use Burrow\Judgement\Place;
+use Burrow\Net\Ipv4;
 use Burrow\Text\Words;
 
 /** Every judgement of this stage, each with its one text; docs/formulas/bringup.md lists them with their sources. */
@@ -20,6 +21,16 @@ final class BringUpFindings
             $because,
             'The bench is a program of its own.',
             'Start it: ./burrow up.',
+        );
+    }
+
+    public static function outsideTheHouse(Ipv4 $address): Finding
+    {
+        return Finding::stop(
+            'bringup.outside_the_house',
+            "{$address} is outside of the house's network, and was not asked.",
+            'Nothing but the addresses of the networks in Settings is ever asked.',
+            'Correct the address, or the network in Settings.',
         );
     }
 

@@ -1,1 +1,1 @@
-<x-mishap title="Something broke here">It was written to the log in var/storage/logs. What was kept before is still kept; go back and try once more.</x-mishap>
+<x-mishap title="Something broke here">{{ disk_free_space(storage_path()) < 10_000_000 ? 'The disk of this machine is full: make room on it, since nothing can be kept or logged until then.' : 'The log in var/storage/logs may say more.' }} What was kept before is still kept; go back and try once more.</x-mishap>

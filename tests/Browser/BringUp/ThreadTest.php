@@ -216,6 +216,48 @@ test('a job is played from its plan to its acceptance', function (
     ],
 ]);
 
+test('an empty house of another prefix, described and then played to service', function (
+    string $prefix,
+    string $router,
+    string $first,
+    string $last,
+): void {
+    resetDemo();
+    inCopy(
+        'foreach ([App\Models\Run::class, App\Models\Box::class, App\Models\Network::class] as $model) { $model::query()->delete(); }'.
+            'app(App\Bench\BenchClient::class)->ask(["do" => "load", "state" => ["speed" => 20]]);',
+    );
+    // The first login of a copy of one's own brings its network along.
+    run(outside('php artisan burrow:user desk --guest'), "thistle down feather\nthistle down feather\n");
+    $chrome = (new Chrome(base()))->login()->go('/settings');
+    $values = ['prefix' => $prefix, 'router' => $router, 'pool_first' => $first, 'pool_last' => $last];
+    foreach ($values as $field => $value) {
+        $chrome->find("#{$field}")->clear()->sendKeys($value);
+    }
+    $chrome->find('#domain')->clear()->sendKeys('home.arpa');
+    $chrome->click("form[action$='/settings'] [data-done], form[action$='/settings'] button.act");
+    $chrome->until(fn (): bool => str_contains($chrome->text(), 'Kept.'));
+    [$press, $fill, $pick] = byMouse($chrome);
+    planned($chrome, 'job=file-store&board=flint', $press, $fill);
+    $met = play($chrome, $press, $fill, $pick);
+    $box = ofTheCopy("App\\Models\\Box::query()->where('name', 'wren')->first()->only(['stage', 'address'])");
+    $within = Burrow\Net\Prefix::parse($prefix)->contains(Burrow\Net\Ipv4::parse($box['address']));
+    expect([$box['stage'], $within])
+        ->toBe(['in-service', true])
+        ->and($met)
+        ->toContain('Is it on both sides?')
+        ->and($chrome->complaints())
+        ->toBe([]);
+    foreach (['/', '/bench', '/addresses', '/ports', '/tour'] as $page) {
+        expect($chrome->go($page)->text())->not->toContain('172.22.8.');
+    }
+    resetDemo();
+})->with([
+    ['10.44.7.0/24', '10.44.7.1', '10.44.7.100', '10.44.7.199'],
+    // Addresses whose stand-ins would be this machine's own, and a router at the end.
+    ['10.0.0.0/25', '10.0.0.126', '10.0.0.60', '10.0.0.110'],
+]);
+
 test('a broken card leaves the bench board out of reach, and the tool says why', function (): void {
     resetDemo();
     $chrome = (new Chrome(base()))->login();

@@ -79,3 +79,40 @@ test('of two who change what they both saw, one is told', function (): void {
         ->toBe($opening['revision'] + 1);
     resetDemo();
 });
+
+test('two boxes that want one name, or one address, do not both begin to get it', function (
+    string $path,
+    string $field,
+    string $value,
+): void {
+    resetDemo();
+    $boxes = ofTheCopy("App\\Models\\Box::query()->where('stage', 'in-service')->orderBy('id')->limit(5)->pluck('id')");
+    $keepers = array_map(fn () => keeperAtTheCopy(), $boxes);
+    $asked = [];
+    foreach ($boxes as $n => $box) {
+        [$client, $token] = $keepers[$n];
+        $asked[] = $client->postAsync("/boxes/{$box}/{$path}", [
+            'form_params' => ['_token' => $token, $field => $value],
+        ]);
+    }
+    Utils::unwrap($asked);
+    expect(ofTheCopy("App\\Models\\Run::query()->whereNull('finished_at')->whereNotNull('change')->count()"))->toBe(1);
+    resetDemo();
+})->with([['rename', 'new_name', 'thrush'], ['re-address', 'new_address', '172.22.8.44']]);
+
+test('two keepers who remove each other leave one', function (): void {
+    resetDemo();
+    inCopy('app(App\House\Logins::class)->keep("second", "thistledown-demo", "keeper");');
+    $clients = array_map(fn (string $name) => keeperAtTheCopy($name), ['warden', 'second']);
+    $ids = ofTheCopy("App\\Models\\User::query()->where('role', 'keeper')->pluck('id', 'name')");
+    $asked = [];
+    foreach (['second', 'warden'] as $n => $whom) {
+        [$client, $token] = $clients[$n];
+        $asked[] = $client->postAsync("/settings/logins/{$ids[$whom]}", [
+            'form_params' => ['_token' => $token, '_method' => 'DELETE'],
+        ]);
+    }
+    Utils::unwrap($asked);
+    expect(ofTheCopy("App\\Models\\User::query()->where('role', 'keeper')->count()"))->toBe(1);
+    resetDemo();
+});

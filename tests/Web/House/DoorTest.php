@@ -218,7 +218,7 @@ test('a changed password ends the sessions that were begun with the old one', fu
     $this->post('/login', ['name' => 'warden', 'password' => 'thistledown-demo'])->assertRedirect('/');
     $this->get('/ports')->assertOk();
     $this->artisan('burrow:user warden')
-        ->expectsQuestion('Password for warden (nothing shows while you type)', 'three dry seed heads')
+        ->expectsQuestion('Password for warden (nothing shows while you type)', 'three dry seed heads')->expectsQuestion('The same once more', 'three dry seed heads')
         ->assertExitCode(0);
     auth()->forgetGuards();
     $this->get('/ports')->assertRedirect('/login?to=%2Fports');
@@ -275,10 +275,10 @@ test('outside of the demo its printed logins open nothing', function (): void {
 test('logins are listed, keep their role, and the last keeper stays', function (): void {
     $ask = 'Password for desk (nothing shows while you type)';
     $this->artisan('burrow:user')->expectsOutputToContain('warden')->assertExitCode(0);
-    $this->artisan('burrow:user desk')->expectsQuestion($ask, 'three dry seed heads')->assertExitCode(0);
+    $this->artisan('burrow:user desk')->expectsQuestion($ask, 'three dry seed heads')->expectsQuestion('The same once more', 'three dry seed heads')->assertExitCode(0);
     expect(User::query()->where('name', 'desk')->value('role'))->toBe('guest');
     $this->artisan('burrow:user desk --keeper')
-        ->expectsQuestion($ask, 'three dry seed heads')
+        ->expectsQuestion($ask, 'three dry seed heads')->expectsQuestion('The same once more', 'three dry seed heads')
         ->assertExitCode(0);
     expect(User::query()->where('name', 'desk')->value('role'))->toBe('keeper');
     $this->artisan('burrow:user warden --remove')->assertExitCode(0);

@@ -19,16 +19,26 @@ test('a demo that is there is left alone when the copy starts', function (): voi
     expect(Box::query()->count())->toBe(5);
 });
 
+test('a password that is typed twice in two ways changes nothing', function (): void {
+    $before = User::query()->where('name', 'warden')->value('password');
+    $this->artisan('burrow:user warden')
+        ->expectsQuestion('Password for warden (nothing shows while you type)', 'thistle down feather')
+        ->expectsQuestion('The same once more', 'thistle down feathr')
+        ->expectsOutputToContain('not the same')
+        ->assertExitCode(1);
+    expect(User::query()->where('name', 'warden')->value('password'))->toBe($before);
+});
+
 test('the first login of an own copy, with a network to be described', function (): void {
     User::query()->delete();
     Network::query()->delete();
     $ask = 'Password for keeper-one (nothing shows while you type)';
     $this->artisan('burrow:user keeper-one')
         ->expectsQuestion($ask, 'short')
-        ->expectsOutputToContain('card.password_short')
+        ->doesntExpectOutputToContain('card.password')
         ->assertExitCode(1);
     $this->artisan('burrow:user keeper-one')
-        ->expectsQuestion($ask, 'thistle down feather')
+        ->expectsQuestion($ask, 'thistle down feather')->expectsQuestion('The same once more', 'thistle down feather')
         ->expectsOutputToContain('may log in')
         ->assertExitCode(0);
     $this->post('/login', ['name' => 'keeper-one', 'password' => 'thistle down feather'])->assertRedirect('/');

@@ -143,3 +143,24 @@ test('a calendar and figures are fetched with a token, and with none that was ta
         ->and(Token::query()->where('sum', $feed)->exists())
         ->toBeFalse();
 });
+
+test('a mail server and a hook that drip are let go', function (): void {
+    $folder = scratch();
+    // A letter each half second, and never the end of the line.
+    file_put_contents(
+        "{$folder}/drip.php",
+        '<?php $s = stream_socket_server("tcp://127.0.0.1:{$argv[1]}"); while ($c = stream_socket_accept($s, -1)) { '.
+            'fwrite($c, $argv[2]); for ($i = 0; $i < 240 && ! feof($c); $i++) { if (@fwrite($c, "x") === false) break; usleep(500000); } fclose($c); }',
+    );
+    [$mail] = listener(['php', "{$folder}/drip.php", 'PORT', '220-']);
+    [$hook] = listener(['php', "{$folder}/drip.php", 'PORT', "HTTP/1.1 200 OK\r\nX-"]);
+    $this->post('/settings/telling', [
+        'mail_to' => 'warden@example.org',
+        'mail_server' => "127.0.0.1:{$mail}",
+        'hook' => "http://127.0.0.1:{$hook}/hook",
+    ]);
+    $this->followingRedirects()
+        ->post('/settings/telling/now')
+        ->assertSee('The server took too long.')
+        ->assertSee('The hook did not answer');
+});

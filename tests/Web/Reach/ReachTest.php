@@ -242,6 +242,34 @@ test('shown to others, nothing leads to the house', function (): void {
     $this->get('/reach')->assertSee('203.0.113.27');
 });
 
+test('files are masked like pages, in every spelling of what leads here', function (): void {
+    Network::home()->update(['ssids' => "Thistledown reading room\nBeans & Käfer"]);
+    $box = Box::query()->firstOrFail();
+    $spelt = [
+        'SEEDS.Example.NET',
+        'seeds.example.net.',
+        'https%3A%2F%2Fseeds.example.net%2F',
+        '203-0-113-27',
+        '203.0.113.27',
+        'BEANS & KÄFER',
+        'Beans &amp; Käfer',
+        'Beans%20%26%20K%C3%A4fer',
+        '02-4B-1E-77-00-0A',
+        '024b.1e77.000a',
+    ];
+    foreach ($spelt as $n => $one) {
+        JournalEntry::write($box, 'note', "word{$n}: {$one} end{$n}");
+    }
+    $this->asKeeper()->post('/reach/show');
+    foreach (['/journal', '/journal/file.csv', '/journal/file.json', '/find?q=word'] as $page) {
+        $answer = $this->get($page)->assertOk();
+        $text = (string) $answer->getContent();
+        expect($text)
+            ->toContain('word0: ')
+            ->not->toMatch('~seeds.example.net|203[.-]0[.-]113[.-]27|K(?:ä|\\\\u00e4|%C3%A4|&auml;)fer|77.?00.?0a~iu');
+    }
+});
+
 test('a guest sees that there are ways in, and nothing that opens one', function (): void {
     $way = WayIn::query()->firstOrFail();
     $page = $this->asGuest()->get('/reach')->assertOk()->assertSee('One way in from outside.');

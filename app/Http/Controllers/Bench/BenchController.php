@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Bench;
 
 use App\Bench\BenchAway;
 use App\Bench\BenchClient;
+use App\Bench\BenchHouse;
 use App\Catalogue\Catalogue;
 use App\Models\Box;
 use Burrow\Card\CardFolder;
@@ -17,8 +18,11 @@ use Illuminate\Http\Request;
 /** The simulated lab: cards go into boards, power goes on, and the router keeps its list. */
 final class BenchController
 {
-    public function __construct(private readonly BenchClient $bench, private readonly Catalogue $catalogue)
-    {
+    public function __construct(
+        private readonly BenchClient $bench,
+        private readonly BenchHouse $house,
+        private readonly Catalogue $catalogue,
+    ) {
     }
 
     public function index(Request $request): string
@@ -79,6 +83,7 @@ final class BenchController
         $board = $this->catalogue->shelf()->boards[$box->board];
         $drive = $this->catalogue->shelf()->drives[$box->drive ?? ''] ?? null;
         try {
+            $own = $this->house->tell($box->network);
             $this->bench->ask([
                 'do' => 'insert',
                 'board' => 'box-'.$box->id,
@@ -108,7 +113,7 @@ final class BenchController
             ->with(
                 'told',
                 $worst->isEmpty()
-                    ? "The card for {$box->name} is in its board."
+                    ? trim("The card for {$box->name} is in its board. {$own}")
                     : "The card is in, and something is wrong with it: {$worst->list[0]->found}",
             );
     }

@@ -127,6 +127,6 @@ final class ChangeController
                 );
         }
 
-        return redirect()->route('run', $this->start->alter($box, $change, $to));
+        return $this->told($box, fn (): Run => $this->start->alter($box, $change, $to));
     }
 }

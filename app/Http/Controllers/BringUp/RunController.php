@@ -24,6 +24,7 @@ use Burrow\BringUp\Paper\Markdown;
 use Burrow\BringUp\Paper\ShellScript;
 use Burrow\BringUp\Step\BenchHelp;
 use Burrow\BringUp\Step\Judging;
+use Burrow\BringUp\Step\NotAsked;
 use Burrow\BringUp\Step\Outcome;
 use Burrow\BringUp\Step\Step;
 use Burrow\BringUp\Step\StepPlace;
@@ -182,16 +183,20 @@ final class RunController
     /** @param  array<string, string>  $given */
     private function judge(Run $run, RunBook $book, Step $step, array $given): Outcome
     {
-        return $book->needsFirst($step) ??
-            $step->kind->judge(
-                new Judging(
-                    $step,
-                    $book->facts(),
-                    $given,
-                    app()->makeWith(Asker::class, ['box' => $run->box]),
-                    app(Intake::class),
-                ),
-            );
+        try {
+            return $book->needsFirst($step) ??
+                $step->kind->judge(
+                    new Judging(
+                        $step,
+                        $book->facts(),
+                        $given,
+                        app()->makeWith(Asker::class, ['box' => $run->box]),
+                        app(Intake::class),
+                    ),
+                );
+        } catch (NotAsked $notAsked) {
+            return Outcome::notYet($notAsked->finding);
+        }
     }
 
     private function doubt(Request $request, RunStep $step): void

@@ -121,13 +121,12 @@ final class LoginsController
 
     public function destroy(Request $request, User $login): RedirectResponse
     {
-        if ($this->logins->isLastKeeper($login)) {
-            return $this->back('logins', SettingsFindings::lastKeeper($login->name, 'login_name'));
-        }
-        if ($login->is($request->user())) {
+        if ($login->is($request->user()) && ! $this->logins->isLastKeeper($login)) {
             return $this->back('logins', SettingsFindings::ownLogin());
         }
-        $login->delete();
+        if (! $this->logins->remove($login)) {
+            return $this->back('logins', SettingsFindings::lastKeeper($login->name, 'login_name'));
+        }
         $this->logins->tell("{$login->name} can no longer log in.");
 
         return redirect()

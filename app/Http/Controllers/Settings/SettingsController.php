@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Settings;
 
 use App\Addresses\HouseNetworks;
+use App\Bench\BenchHouse;
 use App\House\SettingsFindings;
 use App\Models\Box;
 use App\Models\JournalEntry;
@@ -93,7 +94,7 @@ final class SettingsController
         ]);
     }
 
-    public function update(Request $request): RedirectResponse
+    public function update(Request $request, BenchHouse $bench): RedirectResponse
     {
         $typed = array_map(
             fn (string $field): string => $request->string($field)->value(),
@@ -125,6 +126,8 @@ final class SettingsController
             'network',
             "The network is described as {$check->network->prefix}, router {$check->network->router}, pool {$check->network->pool}.",
         );
+
+        $bench->follow($network);
 
         return redirect()
             ->route('settings')
