@@ -14,11 +14,30 @@ final readonly class BenchHouse
     /** Longest prefix in which router, a pool and boards find room. */
     private const SMALLEST = 28;
 
+    /** A house is no larger than the largest of the private networks (RFC 1918). */
+    private const LARGEST = 8;
+
     /** Addresses of a pool that was nowhere said, at most. */
     private const POOL = 100;
 
+    /** The bench's own network, where the house has no room for boards. */
+    private const OWN = '172.22.8.0/24';
+
     public function __construct(private BenchClient $bench)
     {
+    }
+
+    /** The network in which boards of the bench are: the household's, or the bench's own. */
+    public static function prefix(Network $network): Prefix
+    {
+        $prefix = Prefix::tryParse((string) $network->prefix);
+
+        return $prefix !== null && self::hasRoom($prefix) ? $prefix : Prefix::parse(self::OWN);
+    }
+
+    private static function hasRoom(Prefix $prefix): bool
+    {
+        return $prefix->length <= self::SMALLEST && $prefix->length >= self::LARGEST;
     }
 
     /**
@@ -51,7 +70,7 @@ final readonly class BenchHouse
     private static function described(Network $network): ?array
     {
         $prefix = Prefix::tryParse((string) $network->prefix);
-        if ($prefix === null || $prefix->length > self::SMALLEST || $prefix->length < 8) {
+        if ($prefix === null || ! self::hasRoom($prefix)) {
             return null;
         }
         $hosts = $prefix->hosts();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Probe;
 
+use App\Bench\BenchHouse;
 use App\Models\Box;
 use App\Models\Network;
 use Burrow\Net\Ipv4;
@@ -30,11 +31,10 @@ final readonly class Target
     /** @throws OutsideTheHouse when the network in the database does not cover the address */
     public static function of(Box $box, Ipv4 $address, int $port): self
     {
-        // The bench's stand-ins are on this machine, and ask nobody.
-        if (
-            ! $box->on_bench &&
-            (Prefix::tryParse($box->network->prefix)?->contains($address) !== true || ! $address->isPrivate())
-        ) {
+        $house = $box->on_bench
+            ? BenchHouse::prefix($box->network)
+            : Prefix::tryParse($box->network->prefix);
+        if ($house?->contains($address) !== true || ! $address->isPrivate()) {
             throw new OutsideTheHouse($address);
         }
 

@@ -167,6 +167,17 @@ final class DiskFindings
         );
     }
 
+    /** The same of a disk that a description does not name. */
+    public static function fullInDays(float $percent, int $days): Finding
+    {
+        return Finding::warn(
+            'stores.full_in_days',
+            'The disk is likely to be 85 % full in '.Words::counted($days, 'day').'.',
+            "It is {$percent} % full now and grows as it did.",
+            'Look what fills it, or plan a larger disk in time.',
+        );
+    }
+
     public static function failing(DriveHealth $drive): Finding
     {
         return Finding::stop(

@@ -62,10 +62,13 @@ final class FillFile
     private static function judged(FillForecast $forecast): array
     {
         $used = $forecast->usedPercent();
+        $soon = $forecast->reaches(0.85)['at'];
+        $days = $soon === null ? null : (int) ceil(($soon - $forecast->now) / 86400);
 
         return match (true) {
             $used >= 85 => [DiskFindings::nearlyFull($used)],
             $forecast->samples < 3 => [DiskFindings::tooFewSamples($forecast->samples)],
+            $days !== null && $days <= StoresConcern::SOON => [DiskFindings::fullInDays($used, $days)],
             default => [],
         };
     }

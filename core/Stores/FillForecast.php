@@ -7,27 +7,35 @@ namespace Burrow\Stores;
 use JsonSerializable;
 
 /**
- * When a disk will be full, from how full it was: steps (something was put there or cleaned up at once) are taken out
- * first, then the median of all slopes is the trend (Theil 1950, Sen 1968), which a few odd samples do not move. The
- * spread comes from how much the slopes of parts of the series differ, so that seasons widen it.
+ * When a disk will be full, from how full it was. What grows is the mean of what came a day; a jump that came once
+ * (something was put there, or cleaned up) is taken out of it, and jumps that come again are part of it. How sure that
+ * is says the spread of what came in stretches of the series: it holds seasons, waves, lumps and walks alike (batch
+ * means: Law and Kelton, Simulation Modeling and Analysis, 9.5.3). The moments are when the range of what may be used
+ * then, which widens with the days, meets the share.
  */
 final readonly class FillForecast implements JsonSerializable
 {
     private const DAY = 86400;
 
-    /** Samples that slopes are taken of; more are put together to that many. */
-    private const POINTS = 240;
+    /** Stretches of the series that are compared; fewer where there are few samples. */
+    private const PARTS = 8;
 
-    /** Parts of the series whose slopes are compared. */
-    private const PARTS = 4;
+    /** Student's t for 90 percent, both sides, by degrees of freedom (published tables). */
+    private const T = [1 => 6.314, 2.920, 2.353, 2.132, 2.015, 1.943, 1.895];
 
-    /** Student's t for 90 percent and one degree less than the parts (published tables: 2.353). */
-    private const T = 2.353;
-
-    /** A step is this many times the usual change, and so much of the disk. */
+    /** A jump is this many times the usual change, and so much of the disk. */
     private const STEP = 8.0;
 
     private const STEP_SHARE = 0.005;
+
+    /** Jumps of one direction that make a habit. */
+    private const HABIT = 3;
+
+    /** Two are one as well when they are of one size, within this share of it. */
+    private const ALIKE = 0.25;
+
+    /** Days between two samples in which what came is not called a jump. */
+    private const GAP = 4.0;
 
     /** Beyond, nobody can say. */
     private const FARTHEST = 20 * 365 * self::DAY;
@@ -38,6 +46,7 @@ final readonly class FillForecast implements JsonSerializable
      * @param  float  $noise  bytes, half of the range in which single samples lie around the trend
      * @param  float  $level  bytes used at the last sample, by the trend
      * @param  list<array{at: int, bytes: int}>  $steps  above nought something was put there, below something went
+     * @param  float  $walk  bytes by the root of a day: how far it may stray from the trend, with 90 percent
      */
     private function __construct(
         public int $bytes,
@@ -49,6 +58,7 @@ final readonly class FillForecast implements JsonSerializable
         public array $steps,
         public int $samples,
         private int $last,
+        private float $walk,
     ) {
     }
 
@@ -63,37 +73,51 @@ final readonly class FillForecast implements JsonSerializable
             $by[$sample->at] = $sample->usedBytes;
         }
         ksort($by);
-        $times = array_keys($by);
-        $used = array_values($by);
-        $steps = self::steps($times, $used, $bytes);
-        $taken = 0;
+        $days = array_map(fn (int $at): float => $at / self::DAY, array_keys($by));
+        $used = self::withoutSpikes(array_values(array_map(floatval(...), $by)), $bytes);
+        $steps = self::steps($days, $used, $bytes);
+        $taken = 0.0;
         $smooth = [];
-        foreach ($times as $i => $at) {
-            foreach ($steps as $step) {
-                $taken += $step['at'] === $at ? $step['bytes'] : 0;
-            }
-            $smooth[$i] = (float) ($used[$i] - $taken);
+        foreach ($used as $i => $one) {
+            $taken += $steps[$i] ?? 0.0;
+            $smooth[$i] = $one - $taken;
         }
-        [$x, $y] = self::binned($times, $smooth);
-        $perDay = self::slope($x, $y) * self::DAY;
-        $last = $times[count($times) - 1];
-        $residuals = [];
-        foreach ($x as $i => $at) {
-            $residuals[] = $y[$i] - ($perDay * ($at - $last)) / self::DAY;
+        $count = count($smooth);
+        $last = $days[$count - 1];
+        $span = $last - $days[0];
+        // What single samples are off by, from a line through their neighbours.
+        $off = [];
+        for ($i = 1; $i < $count - 1; $i++) {
+            $share = ($days[$i] - $days[$i - 1]) / ($days[$i + 1] - $days[$i - 1]);
+            $off[] = abs($smooth[$i] - $smooth[$i - 1] - $share * ($smooth[$i + 1] - $smooth[$i - 1]));
         }
-        $middle = self::median($residuals);
-        $noise = 1.4826 * self::median(array_map(fn (float $one): float => abs($one - $middle), $residuals));
+        sort($off);
+        // Of noise alone a sample and half of each neighbour are in it: three halves of its variance.
+        $alone = (1.4826 * self::median($off)) ** 2 / 1.5;
+        [$rhythm, $lump] = self::rhythm($days, $smooth, $bytes);
+        [$perDay, $walk] = self::growth($days, $smooth, $rhythm, $alone);
+        // Where it comes in lumps, the next one may come tomorrow.
+        $noise = max($lump, $off === [] ? 0.0 : $off[(int) floor(0.9 * (count($off) - 1))]);
+        $few = $count < 4 || $span <= 0;
 
         return new self(
             $bytes,
-            max($now ?? $last, $last),
+            max($now ?? (int) array_key_last($by), (int) array_key_last($by)),
             $perDay,
-            self::spread($x, $y, $perDay),
+            // Too few to compare: the trend may be nothing, or twice itself.
+            $few ? abs($perDay) : $walk / sqrt($span),
             $noise,
-            $middle + $taken,
-            $steps,
-            count($times),
-            $last,
+            self::median(array_slice($used, -3)) + ($count >= 3 ? $perDay * ($last - $days[$count - 2]) : 0.0),
+            array_values(
+                array_map(
+                    fn (int $i, float $step): array => ['at' => array_keys($by)[$i], 'bytes' => (int) round($step)],
+                    array_keys($steps),
+                    $steps,
+                ),
+            ),
+            $count,
+            (int) array_key_last($by),
+            $few ? 0.0 : $walk,
         );
     }
 
@@ -115,16 +139,51 @@ final readonly class FillForecast implements JsonSerializable
         if ($left <= 0) {
             return ['at' => $this->now, 'from' => $this->now, 'to' => $this->now];
         }
-        $after = fn (float $bytes, float $perDay): ?int => $perDay <= 0 ||
-        ($bytes / $perDay) * self::DAY > self::FARTHEST
-            ? null
-            : $this->now + (int) round((max(0.0, $bytes) / $perDay) * self::DAY);
+        if ($this->samples < 3) {
+            return ['at' => null, 'from' => null, 'to' => null];
+        }
 
         return [
-            'at' => $this->samples < 3 ? null : $after($left, $this->perDay),
-            'from' => $this->samples < 3 ? null : $after($left - $this->noise, $this->perDay + $this->spreadPerDay),
-            'to' => $this->samples < 3 ? null : $after($left + $this->noise, $this->perDay - $this->spreadPerDay),
+            'at' => $this->perDay <= 0 ? null : $this->after($left / $this->perDay),
+            'from' => $this->meets($left, 1),
+            'to' => $this->meets($left, -1),
         ];
+    }
+
+    private function after(float $days): ?int
+    {
+        return $days * self::DAY > self::FARTHEST ? null : $this->now + (int) round($days * self::DAY);
+    }
+
+    /**
+     * When an edge of the range of what may be used then meets what is left; the upper one at the earliest, the lower
+     * one at the latest, and from then on it stays beyond.
+     *
+     * @param  1|-1  $side
+     */
+    private function meets(float $left, int $side): ?int
+    {
+        $edge = fn (float $days): float => $this->perDay * $days +
+            $side * $this->off($this->now + (int) ($days * self::DAY));
+        $farthest = self::FARTHEST / self::DAY;
+        if ($edge($farthest) < $left) {
+            return null;
+        }
+        // The lower edge sinks before it rises, so the last crossing is sought; the upper one rises all the way.
+        for ($low = 0.0, $high = $farthest, $turn = 0; $turn < 60; $turn++) {
+            $middle = ($low + $high) / 2;
+            $edge($middle) < $left ? ($low = $middle) : ($high = $middle);
+        }
+
+        return $this->after($high);
+    }
+
+    /** Bytes by which it may be off the trend at a moment after the last sample, with 90 percent. */
+    public function off(int $when): float
+    {
+        $days = max(0, $when - $this->last) / self::DAY;
+
+        return sqrt(($this->spreadPerDay * $days) ** 2 + $this->walk ** 2 * $days) + $this->noise;
     }
 
     /** By the trend; no disk is more than full, however long ago it was looked at. */
@@ -157,99 +216,134 @@ final readonly class FillForecast implements JsonSerializable
     }
 
     /**
-     * Changes between two samples that are far from what is usual there.
+     * A sample far from both of its neighbours, which agree with one another, was no change of the disk.
      *
-     * @param  list<int>  $times
-     * @param  list<int>  $used
-     * @return list<array{at: int, bytes: int}>
+     * @param  list<float>  $used
+     * @return list<float>
      */
-    private static function steps(array $times, array $used, int $bytes): array
+    private static function withoutSpikes(array $used, int $bytes): array
     {
-        $changes = [];
-        for ($i = 1, $count = count($times); $i < $count; $i++) {
-            $changes[] = (float) ($used[$i] - $used[$i - 1]);
+        $clean = $used;
+        for ($i = 1; $i < count($used) - 1; $i++) {
+            [$before, $here, $behind] = [$used[$i - 1], $used[$i], $used[$i + 1]];
+            $off = abs($here - ($before + $behind) / 2);
+            if ($off > self::STEP_SHARE * $bytes && $off > self::STEP / 2 * abs($behind - $before)) {
+                $clean[$i] = ($before + $behind) / 2;
+            }
         }
-        if (count($changes) < 4) {
+
+        return $clean;
+    }
+
+    /**
+     * Jumps that came once: changes far from what is usual in so many days. Those that come again in one direction are
+     * no such jumps but the way the disk fills, or is cleaned up.
+     *
+     * @param  list<float>  $days
+     * @param  list<float>  $used
+     * @return array<int, float> by the sample that shows it first: how far it is beyond what was usual
+     */
+    private static function steps(array $days, array $used, int $bytes): array
+    {
+        $rates = $lengths = [];
+        for ($i = 1, $count = count($days); $i < $count; $i++) {
+            $lengths[$i] = $days[$i] - $days[$i - 1];
+            $rates[$i] = ($used[$i] - $used[$i - 1]) / $lengths[$i];
+        }
+        if (count($rates) < 4) {
             return [];
         }
-        $usual = self::median($changes);
-        $around = self::median(array_map(fn (float $one): float => abs($one - $usual), $changes));
-        $limit = max(self::STEP * $around, self::STEP_SHARE * $bytes);
-        $steps = [];
-        foreach ($changes as $i => $change) {
-            if (abs($change - $usual) > $limit) {
-                $steps[] = ['at' => $times[$i + 1], 'bytes' => (int) round($change - $usual)];
+        $usual = self::median($rates);
+        $around = self::median(array_map(fn (float $one): float => abs($one - $usual), $rates));
+        $up = $down = [];
+        foreach ($rates as $i => $rate) {
+            $beyond = ($rate - $usual) * $lengths[$i];
+            // In many days chance alone goes far by the root of their number, and the usual by their number.
+            $chance = self::STEP * $around * max($lengths[$i], sqrt($lengths[$i]));
+            if (abs($beyond) > max($chance, self::STEP_SHARE * $bytes)) {
+                $beyond > 0 ? ($up[$i] = $beyond) : ($down[$i] = $beyond);
             }
         }
+        $once = [];
+        foreach ([$up, $down] as $jumps) {
+            $sizes = array_map(abs(...), $jumps);
+            $isHabit =
+                count($jumps) >= self::HABIT ||
+                (count($jumps) === 2 && max($sizes) - min($sizes) < self::ALIKE * max($sizes));
+            $once += $isHabit ? [] : $jumps;
+        }
+        ksort($once);
 
-        return $steps;
+        return $once;
     }
 
     /**
-     * As many points as slopes are taken of: each the median of the samples it stands for.
+     * Days between the jumps that come again, and their size.
      *
-     * @param  list<int>  $times
+     * @param  list<float>  $days
+     * @param  array<int, float>  $used  without those that came once
+     * @return array{float, float} days, bytes
+     */
+    private static function rhythm(array $days, array $used, int $bytes): array
+    {
+        $at = $sizes = [];
+        for ($i = 1, $count = count($days); $i < $count; $i++) {
+            $size = abs($used[$i] - $used[$i - 1]);
+            if ($size > self::STEP_SHARE * $bytes && $days[$i] - $days[$i - 1] < self::GAP) {
+                $at[] = $days[$i];
+                $sizes[] = $size;
+            }
+        }
+        $between = [];
+        for ($i = 1; $i < count($at); $i++) {
+            $between[] = $at[$i] - $at[$i - 1];
+        }
+
+        return [self::median($between), count($sizes) * 4 > $count ? 0.0 : self::median($sizes)];
+    }
+
+    /**
+     * What comes a day, and how far that strays: the mean over the whole, and the spread of the means of its stretches.
+     *
+     * @param  list<float>  $days
      * @param  array<int, float>  $used
-     * @return array{list<float>, list<float>}
+     * @param  float  $rhythm  days after which what comes comes again; a stretch holds some of them
+     * @param  float  $alone  variance of what single samples are off by, which both ends of a stretch have in them
+     * @return array{float, float} bytes a day; bytes by the root of a day, with 90 percent
      */
-    private static function binned(array $times, array $used): array
+    private static function growth(array $days, array $used, float $rhythm, float $alone): array
     {
-        $size = max(1, (int) ceil(count($times) / self::POINTS));
-        $x = $y = [];
-        for ($i = 0, $count = count($times); $i < $count; $i += $size) {
-            $x[] = self::median(array_map(floatval(...), array_slice($times, $i, $size)));
-            $y[] = self::median(array_slice($used, $i, $size));
+        $count = count($days);
+        $span = $days[$count - 1] - $days[0];
+        if ($span <= 0) {
+            return [0.0, 0.0];
         }
-
-        return [$x, $y];
-    }
-
-    /**
-     * The median of the slopes between all pairs of points, in bytes a second.
-     *
-     * @param  list<float>  $x
-     * @param  list<float>  $y
-     */
-    private static function slope(array $x, array $y): float
-    {
-        $slopes = [];
-        for ($i = 0, $count = count($x); $i < $count; $i++) {
-            for ($j = $i + 1; $j < $count; $j++) {
-                if ($x[$j] > $x[$i]) {
-                    $slopes[] = ($y[$j] - $y[$i]) / ($x[$j] - $x[$i]);
-                }
+        // At the ends a few samples stand for one, which a single odd one does not move.
+        $ends = max(1, min(3, intdiv($count, 6)));
+        $at = fn (int $from): array => [
+            array_sum(array_slice($days, $from, $ends)) / $ends,
+            self::median(array_slice($used, $from, $ends)),
+        ];
+        [$x0, $y0] = $at(0);
+        [$x1, $y1] = $at($count - $ends);
+        $perDay = $x1 > $x0 ? ($y1 - $y0) / ($x1 - $x0) : 0.0;
+        $parts = min(self::PARTS, intdiv($count, 3), $rhythm > 0 ? max(3, (int) ($span / $rhythm)) : self::PARTS);
+        if ($parts < 2) {
+            return [$perDay, abs($perDay) * sqrt($span)];
+        }
+        $sum = $ofEnds = 0.0;
+        for ($part = 0, $i = 0; $part < $parts; $part++) {
+            $until = $days[0] + ($span * ($part + 1)) / $parts;
+            for ($j = $i; $j < $count - 1 && $days[$j] < $until; $j++);
+            $length = $days[$j] - $days[$i];
+            if ($length > 0) {
+                $sum += ($used[$j] - $used[$i] - $perDay * $length) ** 2 / $length;
+                $ofEnds += (2 * $alone) / $length;
             }
+            $i = $j;
         }
 
-        return $slopes === [] ? 0.0 : self::median($slopes);
-    }
-
-    /**
-     * Half of the range in which the trend lies, in bytes a day: from the slopes of the parts, each a sample of
-     * what the
-     * trend may be.
-     *
-     * @param  list<float>  $x
-     * @param  list<float>  $y
-     */
-    private static function spread(array $x, array $y, float $perDay): float
-    {
-        $size = intdiv(count($x), self::PARTS);
-        if ($size < 3) {
-            // Too few to compare: the trend may be nothing, or twice itself.
-            return abs($perDay);
-        }
-        $slopes = [];
-        for ($part = 0; $part < self::PARTS; $part++) {
-            $slopes[] =
-                self::slope(array_slice($x, $part * $size, $size), array_slice($y, $part * $size, $size)) *
-                self::DAY;
-        }
-        $mean = array_sum($slopes) / self::PARTS;
-        $variance =
-            array_sum(array_map(fn (float $one): float => ($one - $mean) ** 2, $slopes)) / (self::PARTS - 1);
-
-        return self::T * sqrt($variance / self::PARTS);
+        return [$perDay, self::T[$parts - 1] * sqrt(max($sum - $ofEnds, $sum / 4) / ($parts - 1))];
     }
 
     /** @param  array<int, float>  $values */

@@ -16,7 +16,7 @@ use DateTimeImmutable;
 final readonly class StoresConcern implements Concern
 {
     /** Days in which somebody can still do something about it (common practice). */
-    private const SOON = 60;
+    public const SOON = 60;
 
     /** Days before the end of a warranty in which a long test still comes in time (common practice). */
     private const WARRANTY = 45;

@@ -83,6 +83,7 @@ final class MaskForOthers
             $word,
             htmlspecialchars($word, ENT_QUOTES),
             htmlentities($word, ENT_QUOTES),
+            htmlspecialchars(htmlspecialchars($word, ENT_QUOTES), ENT_QUOTES),
             trim((string) json_encode($word), '"'),
             trim((string) json_encode($word, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), '"'),
             rawurlencode($word),

@@ -71,7 +71,7 @@ final readonly class FillPicture
                 $days = ((($end - $forecast->now) / 86400) * $i) / self::AHEAD;
                 $at = round($x($forecast->now + (int) ($days * 86400)), 1);
                 $level = $forecast->at($forecast->now) + $forecast->perDay * $days;
-                $off = $forecast->noise + $forecast->spreadPerDay * $days;
+                $off = $forecast->off($forecast->now + (int) ($days * 86400));
                 $likely[] = "{$at} ".round($y($level), 1);
                 $above[] = "{$at} ".round($y($level + $off), 1);
                 array_unshift($below, "{$at} ".round($y($level - $off), 1));

@@ -67,6 +67,123 @@ test('the true date lies within the spread that is stated, nine times in ten', f
         ->toBeLessThan(0.6);
 })->with(['a trend', 'seasons', 'a jump', 'a clean-up']);
 
+/**
+ * Series of every kind that a disk may have, from one process that goes on behind the last sample.
+ *
+ * @return array{list<FillSample>, float, ?int} samples, the share that is waited for, the day on which it is reached
+ */
+function fills(string $kind, int $seed): array
+{
+    mt_srand($seed);
+    $chance = fn (float $from, float $to): float => $from + (($to - $from) * mt_rand()) / mt_getrandmax();
+    $normal = fn (): float => sqrt(-2 * log(mt_rand(1, 1_000_000_000) / 1e9)) *
+        cos((2 * M_PI * mt_rand()) / mt_getrandmax());
+    $rate = DISK * $chance(0.0003, 0.0028);
+    $days = mt_rand(70, 200);
+    $on = mt_rand((int) ($days * 0.2), (int) ($days * 0.8));
+    [$week, $month, $prunes] = [mt_rand(0, 6), mt_rand(0, 29), mt_rand(10, 25)];
+    $gap = mt_rand(10, $days - 20);
+    $level = DISK * 0.3;
+    $walk = 0.0;
+    $used = [];
+    for ($day = 0; $day < $days + 4000; $day++) {
+        $grown = $level + $rate * $day;
+        $walk = match ($kind) {
+            'AR(1)' => 0.9 * $walk + $normal() * DISK * 0.003,
+            'a random walk' => $walk + $normal() * DISK * 0.004,
+            'weekly lumps' => $walk + ($day % 7 === $week ? $rate * 7 * $chance(0.8, 1.2) : 0),
+            'monthly lumps' => $walk + ($day % 30 === $month ? $rate * 30 * $chance(0.8, 1.2) : 0),
+            'saw-tooth' => $walk + 4 * $rate - ($day % $prunes === 0 ? 3 * $prunes * $rate : 0),
+            default => 0.0,
+        };
+        $used[$day] = match ($kind) {
+            'one step' => $grown + ($day >= $on ? 0.12 * DISK : 0) + $normal() * DISK * 0.001,
+            'one deletion' => $grown - ($day >= $on ? 0.12 * DISK : 0) + $normal() * DISK * 0.001,
+            'a weekly wave' => $grown + 0.01 * DISK * sin((2 * M_PI * $day) / 7) + $normal() * DISK * 0.001,
+            'weekly lumps', 'monthly lumps', 'saw-tooth' => $level + $walk + $normal() * DISK * 0.0003,
+            default => $grown + $walk + ($walk === 0.0 ? $normal() * DISK * 0.002 : 0),
+        };
+    }
+    $samples = [];
+    for ($day = 0; $day < $days; $day++) {
+        if ($kind === 'gaps' && $day < $days - 1 && (($day > $gap && $day < $gap + 15) || mt_rand(0, 5) === 0)) {
+            continue;
+        }
+        $odd = $kind === 'outliers' && $day < $days - 1 && mt_rand(0, 19) === 0 ? 0.1 * DISK * (2 * mt_rand(0, 1) - 1) : 0;
+        $samples[] = new FillSample(BEGINS + $day * 86400, (int) max(0, min(DISK, $used[$day] + $odd)));
+    }
+    $share = max(0.85, $used[$days - 1] / DISK + 0.1);
+    for ($day = $days; isset($used[$day]) && $used[$day] < $share * DISK; $day++);
+
+    return [$samples, $share, isset($used[$day]) ? $day : null];
+}
+
+test('the day lies within the stated range for every way in which a disk fills', function (string $kind): void {
+    $within = 0;
+    for ($seed = 1; $seed <= 100; $seed++) {
+        [$samples, $share, $day] = fills($kind, $seed);
+        $said = FillForecast::of(DISK, $samples)->reaches($share);
+        $at = $day === null ? PHP_INT_MAX : BEGINS + $day * 86400;
+        $within +=
+            ($said['from'] ?? PHP_INT_MAX) <= $at + 86400 && ($said['to'] ?? PHP_INT_MAX) >= $at - 86400 ? 1 : 0;
+    }
+    expect($within)->toBeGreaterThanOrEqual(85);
+})->with([
+    'a line',
+    'AR(1)',
+    'a random walk',
+    'one step',
+    'one deletion',
+    'outliers',
+    'a weekly wave',
+    'gaps',
+    'weekly lumps',
+    'monthly lumps',
+    'saw-tooth',
+]);
+
+test('30 GB a week on a terabyte is full in weeks, and said at the door when it is days', function (): void {
+    $weekly = fn (int $weeks, int $from): array => array_map(
+        fn (int $day): FillSample => new FillSample(
+            BEGINS + $day * 86400,
+            $from + intdiv($day, 7) * 30_000_000_000 + ($day % 3) * 1_000_000,
+        ),
+        range(0, 7 * $weeks),
+    );
+    $said = FillForecast::of(1_000_000_000_000, $weekly(12, 300_000_000_000))->reaches(0.85);
+    $ahead = ($said['at'] - (BEGINS + 84 * 86400)) / 86400 / 7;
+    expect($ahead)->toBeBetween(5, 8);
+    $text = fn (int $used): string => (string) json_encode([
+        'bytes' => 1_000_000_000_000,
+        'samples' => array_map(
+            fn (int $day): array => ['at' => BEGINS + $day * 86400, 'used_bytes' => $used + $day * 4_000_000_000],
+            range(0, 30),
+        ),
+    ]);
+    $schema = (string) file_get_contents('core/Stores/schema/fill.schema.json');
+    [, $findings] = FillFile::read($text(706_000_000_000), $schema, 'x');
+    expect($findings->codes())
+        ->toBe(['stores.full_in_days'])
+        ->and($findings->list[0]->found)
+        ->toContain('in 6 days');
+    [, $findings] = FillFile::read($text(100_000_000_000), $schema, 'x');
+    expect($findings->codes())->toBe([]);
+});
+
+test('a gap in the samples is no step, and an overfull disk is full now', function (): void {
+    $samples = [];
+    foreach ([...range(0, 30), ...range(60, 90)] as $day) {
+        $samples[] = new FillSample(BEGINS + $day * 86400, 100_000_000_000 + $day * 1_000_000_000 + ($day % 2) * 1_000_000);
+    }
+    $forecast = FillForecast::of(DISK, $samples);
+    expect($forecast->steps)
+        ->toBe([])
+        ->and($forecast->perDay)
+        ->toEqualWithDelta(1e9, 1e7);
+    $over = FillForecast::of(100, [new FillSample(BEGINS, 120), new FillSample(BEGINS + 86400, 130)]);
+    expect($over->reaches(1.0))->toBe(array_fill_keys(['at', 'from', 'to'], BEGINS + 86400));
+});
+
 test('a straight line is foretold to the day', function (): void {
     $samples = array_map(
         fn (int $day): FillSample => new FillSample(BEGINS + $day * 86400, $day * 1_000_000_000),

@@ -266,7 +266,7 @@ test('files are masked like pages, in every spelling of what leads here', functi
         $text = (string) $answer->getContent();
         expect($text)
             ->toContain('word0: ')
-            ->not->toMatch('~seeds.example.net|203[.-]0[.-]113[.-]27|K(?:ä|\\\\u00e4|%C3%A4|&auml;)fer|77.?00.?0a~iu');
+            ->and(preg_match('~seeds.example.net|203[.-]0[.-]113[.-]27|K(?:ä|\\\\u00e4|%C3%A4|&auml;)fer|77.?00.?0a~iu', $text, $m) === 1 ? substr($text, (int) strpos($text, $m[0]) - 60, 120) : '')->toBe('');
     }
 });
 
