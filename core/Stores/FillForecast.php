@@ -232,7 +232,7 @@ final readonly class FillForecast implements JsonSerializable
             }
         }
 
-        return $clean;
+        return array_values($clean);
     }
 
     /**
@@ -266,10 +266,10 @@ final readonly class FillForecast implements JsonSerializable
         }
         $once = [];
         foreach ([$up, $down] as $jumps) {
-            $sizes = array_map(abs(...), $jumps);
+            $sizes = array_values(array_map(abs(...), $jumps));
             $isHabit =
                 count($jumps) >= self::HABIT ||
-                (count($jumps) === 2 && max($sizes) - min($sizes) < self::ALIKE * max($sizes));
+                (count($sizes) === 2 && abs($sizes[0] - $sizes[1]) < self::ALIKE * max($sizes));
             $once += $isHabit ? [] : $jumps;
         }
         ksort($once);

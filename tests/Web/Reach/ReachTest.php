@@ -264,9 +264,9 @@ test('files are masked like pages, in every spelling of what leads here', functi
     foreach (['/journal', '/journal/file.csv', '/journal/file.json', '/find?q=word'] as $page) {
         $answer = $this->get($page)->assertOk();
         $text = (string) $answer->getContent();
-        expect($text)
-            ->toContain('word0: ')
-            ->and(preg_match('~seeds.example.net|203[.-]0[.-]113[.-]27|K(?:ä|\\\\u00e4|%C3%A4|&auml;)fer|77.?00.?0a~iu', $text, $m) === 1 ? substr($text, (int) strpos($text, $m[0]) - 60, 120) : '')->toBe('');
+        $clear = '~seeds.example.net|203[.-]0[.-]113[.-]27|K(?:ä|\\\\u00e4|%C3%A4|&auml;)fer|77.?00.?0a~iu';
+        $found = preg_match($clear, $text, $m) === 1 ? $m[0] : '';
+        expect([$page, $found, preg_match('~word\d: ~', $text)])->toBe([$page, '', 1]);
     }
 });
 
