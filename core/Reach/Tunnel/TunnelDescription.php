@@ -11,6 +11,7 @@ use Burrow\Judgement\Place;
 use Burrow\Net\Address;
 use Burrow\Net\Hostname;
 use Burrow\Net\Ipv4;
+use Burrow\Net\Ipv6;
 use Burrow\Net\Prefix;
 use Burrow\Reach\ReachFindings;
 use Burrow\Reach\TunnelFindings;
@@ -79,8 +80,15 @@ final class TunnelDescription
                     ($this->found[] = TunnelFindings::samePrefixThere($prefix, $other));
             }
         }
-        $mtu = new Mtu($wan['mtu'] ?? 1500, $wan['ipv6'] ?? true);
-        $mtu->isTooSmall() &&
+        // An outside that is an IPv6 address is reached over IPv6, whatever was said.
+        $mtu = new Mtu(
+            $wan['mtu'] ?? 1500,
+            ($wan['ipv6'] ?? true) || Address::tryParse($outside) instanceof Ipv6,
+        );
+        // Inside it is IPv4, but for a device whose every packet goes through it.
+        $everything = array_filter($data['devices'] ?? [], fn (array $one): bool => $one['everything'] ?? false) !== [];
+        $everything &&
+            $mtu->isTooSmall() &&
             ($this->found[] = TunnelFindings::mtuTooSmall($mtu->bytes, $this->at('wan', 'mtu')));
 
         return $net === null
@@ -141,13 +149,10 @@ final class TunnelDescription
     private function net(?string $said, array $others): ?TunnelNet
     {
         $free = self::freeNet($others);
-        if ($said === null) {
-            return $free;
-        }
         try {
-            $net = new TunnelNet($said);
+            $net = $said === null ? $free : new TunnelNet($said);
         } catch (InvalidArgumentException) {
-            $this->found[] = TunnelFindings::notATunnelNet($said, $this->at('net'));
+            $this->found[] = TunnelFindings::notATunnelNet((string) $said, $this->at('net'));
 
             return null;
         }
@@ -167,16 +172,41 @@ final class TunnelDescription
         return $net;
     }
 
-    /** @param  list<Prefix>  $others */
+    /**
+     * The first private network that none of these touches; where they leave none, the first of all.
+     *
+     * @param  list<Prefix>  $others
+     */
     public static function freeNet(array $others): TunnelNet
     {
-        for ($third = 12; ; $third++) {
-            $net = new TunnelNet('10.'.(73 + intdiv($third, 256)).'.'.$third % 256 .'.0/24');
-            if (array_filter($others, fn (Prefix $one): bool => $one->overlaps($net->prefix)) === []) {
+        foreach (self::nets($others) as $one) {
+            $net = new TunnelNet($one);
+            if (array_filter($others, fn (Prefix $other): bool => $other->overlaps($net->prefix)) === []) {
                 return $net;
             }
-            if ($third > 40_000) {
-                return $net;
+        }
+
+        return new TunnelNet('10.73.12.0/24');
+    }
+
+    /**
+     * Of each of the three private ranges (RFC 1918), those that few houses have first.
+     *
+     * @param  list<Prefix>  $others  what holds 65 536 addresses as a whole is passed over at once
+     * @return iterable<string>
+     */
+    private static function nets(array $others): iterable
+    {
+        $firsts = [
+            ...array_map(fn (int $second): string => "10.{$second}", [...range(73, 255), ...range(0, 72)]),
+            ...array_map(fn (int $second): string => "172.{$second}", [...range(29, 31), ...range(16, 28)]),
+            '192.168',
+        ];
+        foreach ($firsts as $first) {
+            $whole = Prefix::parse("{$first}.0.0/16");
+            $isHeld = array_filter($others, fn (Prefix $one): bool => $one->length <= 16 && $one->overlaps($whole));
+            foreach ($isHeld === [] ? [...range(12, 255), ...range(0, 11)] : [] as $third) {
+                yield "{$first}.{$third}.0/24";
             }
         }
     }

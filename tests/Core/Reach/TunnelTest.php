@@ -139,7 +139,15 @@ test('what speaks against a tunnel', function (array $with, array $codes): void 
         ['devices' => [['name' => 'a', 'public_key' => substr(KEY_TWO, 0, 42).'9=']]],
         ['reach.not_a_key'],
     ],
-    'a narrow line' => [['wan' => ['mtu' => 1300]], ['reach.mtu_too_small']],
+    'a narrow line' => [['wan' => ['mtu' => 1300]], []],
+    'a narrow line through which IPv6 goes, too' => [
+        ['wan' => ['mtu' => 1300], 'devices' => [['name' => 'a', 'everything' => true]]],
+        ['reach.mtu_too_small'],
+    ],
+    'a house that has all of the private addresses' => [
+        ['house' => ['10.0.0.0/8', '172.16.0.0/12', '192.168.0.0/16']],
+        ['reach.net_collides'],
+    ],
     'more devices than addresses' => [
         [
             'net' => '10.73.12.0/29',
@@ -148,6 +156,30 @@ test('what speaks against a tunnel', function (array $with, array $codes): void 
         ['reach.net_full', 'reach.net_full'],
     ],
 ]);
+
+test('a net is proposed that no part of the house has', function (array $house, string $net): void {
+    $plan = tunnel(['house' => $house])->plan;
+    expect($plan?->net->prefix())->toBe($net);
+})->with([
+    [['172.22.8.0/24'], '10.73.12.0/24'],
+    [['10.73.0.0/16'], '10.74.12.0/24'],
+    [['10.0.0.0/8'], '172.29.12.0/24'],
+    [['10.0.0.0/8', '172.16.0.0/12'], '192.168.12.0/24'],
+    [['10.0.0.0/8', '172.16.0.0/12', '192.168.0.0/17'], '192.168.128.0/24'],
+]);
+
+test('an outside that is an IPv6 address is reached over IPv6', function (): void {
+    $mtu = fn (string $outside, bool $six): int => tunnel([
+        'endpoint' => ['outside' => $outside],
+        'wan' => ['ipv6' => $six],
+    ])->plan->mtu->bytes;
+    expect($mtu('2001:db8::7', false))
+        ->toBe(1420)
+        ->and($mtu('seeds.example.net', false))
+        ->toBe(1440)
+        ->and($mtu('203.0.113.27', false))
+        ->toBe(1440);
+});
 
 test('the largest packet inside', function (int $link, bool $six, int $bytes): void {
     $mtu = new Mtu($link, $six);
