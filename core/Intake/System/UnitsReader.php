@@ -38,7 +38,7 @@ final class UnitsReader implements Reader
             $unit = self::UNIT;
             if (
                 preg_match(
-                    "/^\\W{0,4}({$unit})\\s+(?:loaded|not-found|masked|error|bad-setting)\\s+(\\S+)\\s+(\\S+)/",
+                    "/^\\W{0,4}({$unit})\\s+(?:loaded|not-found|masked|error|bad-setting|merged|stub)\\s+(\\S+)\\s+(\\S+)/",
                     $line,
                     $m,
                 ) === 1

@@ -208,20 +208,12 @@ final readonly class ReportReader
     /** @return list<UnitFact> */
     private function units(string $text): array
     {
-        $units = [];
-        foreach (explode("\n", $text) as $line) {
-            if (
-                preg_match(
-                    '/^\s*(?:\S\s+)?([\w@.:\\\\-]{1,200}\.[a-z]{4,10})\s+loaded\s+failed\s/u',
-                    $line,
-                    $m,
-                ) === 1
-            ) {
-                $units[] = new UnitFact($m[1], 'failed', null, null);
-            }
-        }
-
-        return $units;
+        return array_values(
+            array_filter(
+                $this->all('units', $text, UnitFact::class),
+                fn (UnitFact $one): bool => $one->state === 'failed',
+            ),
+        );
     }
 
     /** @return list<array{string, string, int, ?string}> */

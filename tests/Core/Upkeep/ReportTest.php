@@ -150,6 +150,18 @@ test('what a box cannot tell is not told, and no answer is not “nothing”', f
     'no tool for sockets' => ['listening', '', 'listening'],
 ]);
 
+// The words of LOAD are those of systemd's unit_load_state_table.
+test('a unit that failed is told however it was loaded, with a mark before it or none', function (string $load): void {
+    foreach (['', '● ', '* ', '  '] as $mark) {
+        $report = (new ReportReader(Intake::standard()))->read(
+            reportText([
+                'failed' => "{$mark}seed-count.service {$load} failed failed counts seeds\nother.timer loaded active waiting x\n#asked",
+            ]),
+        );
+        expect([$mark, $report?->failed])->toBe([$mark, ['seed-count.service']]);
+    }
+})->with(['loaded', 'not-found', 'bad-setting', 'error', 'merged', 'masked', 'stub']);
+
 test(
     'a paste with a prompt, a second report, carriage returns and a cut end is read as far as it goes',
     function (): void {
