@@ -186,21 +186,28 @@ final class EveningDesk
         }
         foreach ((new RunBook($run, $this->playbooks))->steps->list as $step) {
             $this->titles[$name][$step->id] = $step->title;
-            $wait = (($step->waitFrom->seconds ?? 0.0) + ($step->waitTo->seconds ?? 0.0)) / 2;
-            $tasks[] = self::task($step, $box, $step->hands->seconds, $wait);
+            $between = [$step->waitFrom->seconds ?? 0.0, $step->waitTo->seconds ?? 0.0];
+            $tasks[] = self::task($step, $box, $step->hands->seconds, array_sum($between) / 2, $between);
         }
 
         return $tasks;
     }
 
-    private static function task(Step $step, Box $box, float $hands, float $wait): Task
-    {
+    /** @param  ?array{float, float}  $between  the shortest and the longest wait; null where it is as it is */
+    private static function task(
+        Step $step,
+        Box $box,
+        float $hands,
+        float $wait,
+        ?array $between = null,
+    ): Task {
         return new Task(
             $step->id,
             $hands,
             $wait,
             $step->more->screen ? [self::SCREEN] : [],
             $step->place() === StepPlace::Hand ? 'at '.($box->fed_by ?: $box->called()) : self::DESK,
+            $between !== null && $between[0] < $between[1] ? $between : null,
         );
     }
 }

@@ -31,7 +31,7 @@ final readonly class CaseFile
         Knowledge $knowledge,
         Shelf $shelf,
     ): self {
-        $entry = YamlEntry::read($yaml, $schema, $file, TextBudget::description());
+        $entry = YamlEntry::read($yaml, $schema, $file, TextBudget::description(), lines: true);
         if ($entry->data === null) {
             return new self(null, $entry->findings);
         }

@@ -33,7 +33,7 @@ final readonly class PlanFile
     /** @param  string  $schema plan.schema.json, as text */
     public static function read(string $yaml, string $schema, string $file, Shelf $shelf): self
     {
-        $entry = YamlEntry::read($yaml, $schema, $file);
+        $entry = YamlEntry::read($yaml, $schema, $file, lines: true);
         if ($entry->data === null) {
             return new self(null, $entry->findings);
         }

@@ -18,7 +18,7 @@ final class FillFile
     /** @return array{?FillForecast, Findings} null when something in the text stops it */
     public static function read(string $values, string $schema, string $name): array
     {
-        $entry = YamlEntry::read($values, $schema, $name, TextBudget::paste());
+        $entry = YamlEntry::read($values, $schema, $name, TextBudget::paste(), lines: true);
         if ($entry->data === null) {
             return [null, $entry->findings];
         }

@@ -41,9 +41,12 @@ final class TimetableCommand extends Command
                 );
             }
         }
+        $early = Duration::seconds($read->timetable->overBy(10));
+        $late = Duration::seconds($read->timetable->overBy(90));
         $this->line(
             'Over after '.
-                Duration::seconds($read->timetable->finish()).
+                Duration::seconds($read->timetable->overBy(50)).
+                ((string) $early === (string) $late ? '' : " (one of ten within {$early}, nine of ten within {$late})").
                 ', '.
                 Duration::seconds($read->timetable->hands()).
                 ' of it by hand; one after the other it would take '.

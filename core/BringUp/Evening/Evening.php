@@ -71,10 +71,18 @@ final readonly class Evening
         return $free;
     }
 
-    /** When to begin at the latest so that all is over by then; in the past when that cannot be. */
+    /** When all is over in nine evenings of ten, waits being as they may turn out. */
+    public function lateFinish(): DateTimeImmutable
+    {
+        return $this->at($this->timetable->overBy(90));
+    }
+
+    /**
+     * When to begin at the latest so that all is over by then in nine evenings of ten; in the past when that cannot be.
+     */
     public function latestStart(DateTimeImmutable $by): DateTimeImmutable
     {
-        return $by->modify('-'.(int) ceil($this->timetable->finish()).' seconds');
+        return $by->modify('-'.(int) ceil($this->timetable->overBy(90)).' seconds');
     }
 
     /**

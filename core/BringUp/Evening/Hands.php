@@ -33,6 +33,12 @@ final class Hands
         return $this->end + (self::AIR * array_sum($this->ready)) / max(1, count($this->ready));
     }
 
+    /** When all that was taken is over. */
+    public function over(): float
+    {
+        return $this->end;
+    }
+
     /** When the next step of a run could begin. */
     public function start(int $run, Task $task): float
     {

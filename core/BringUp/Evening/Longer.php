@@ -79,6 +79,9 @@ final readonly class Longer
                                 $task->wait + $more,
                                 $task->holds,
                                 $task->place,
+                                $task->between === null
+                                    ? null
+                                    : [$task->between[0] + $more, $task->between[1] + $more],
                             ),
                         $lane->tasks,
                     ),

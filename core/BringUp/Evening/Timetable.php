@@ -25,8 +25,14 @@ final readonly class Timetable implements JsonSerializable
     /** An order may get worse by about this share at first, and by nothing at the end. */
     private const WORSE = 0.01;
 
-    /** @param  list<Slot>  $slots  in the order of their beginnings */
-    private function __construct(public array $slots, private float $oneAfterAnother)
+    /** Evenings that are played through with waits from within their ranges. */
+    private const PLAYED = 400;
+
+    /**
+     * @param  list<Slot>  $slots  in the order of their beginnings
+     * @param  list<float>  $ends  seconds after which all is over in each evening that was played, the soonest first
+     */
+    private function __construct(public array $slots, private float $oneAfterAnother, private array $ends)
     {
     }
 
@@ -46,7 +52,55 @@ final readonly class Timetable implements JsonSerializable
         }
         usort($slots, fn (Slot $one, Slot $other): int => $one->start <=> $other->start);
 
-        return new self($slots, array_sum(array_map(fn (Lane $lane): float => $lane->length(), $lanes)));
+        return new self(
+            $slots,
+            array_sum(array_map(fn (Lane $lane): float => $lane->length(), $lanes)),
+            self::played($order, $lanes, $walk),
+        );
+    }
+
+    /**
+     * The same order of steps with waits as they may turn out, each as likely as any other within its range: what ends
+     * last is the longest of several, so that the evening is over later than with the middle of each.
+     *
+     * @param  list<int>  $order
+     * @param  list<Lane>  $lanes
+     * @return list<float>
+     */
+    private static function played(array $order, array $lanes, float $walk): array
+    {
+        $ranges = 0;
+        foreach ($lanes as $lane) {
+            $ranges += count(array_filter($lane->tasks, fn (Task $task): bool => $task->between !== null));
+        }
+        $number = 1;
+        $ends = [];
+        for ($turn = 0; $turn < ($ranges === 0 ? 1 : self::PLAYED); $turn++) {
+            $turned = [];
+            foreach ($lanes as $lane) {
+                $tasks = [];
+                foreach ($lane->tasks as $task) {
+                    // Park and Miller's minimal standard: the same numbers each time.
+                    $number = ($number * 48271) % 2147483647;
+                    $tasks[] = $task->waiting($number / 2147483647);
+                }
+                $turned[] = new Lane($lane->run, $tasks);
+            }
+            $ends[] = self::taken($order, $turned, $walk)->over();
+        }
+        sort($ends);
+
+        return $ends;
+    }
+
+    /**
+     * Seconds after which all is over in so many of a hundred evenings, waits being as they may turn out.
+     *
+     * @param  int  $percent  1 to 99
+     */
+    public function overBy(int $percent): float
+    {
+        return $this->ends[(int) floor(((count($this->ends) - 1) * $percent) / 100)];
     }
 
     public function finish(): float
@@ -96,6 +150,9 @@ final readonly class Timetable implements JsonSerializable
         return [
             'steps' => $steps,
             'finish_s' => $this->finish(),
+            'finish_early_s' => $this->overBy(10),
+            'finish_likely_s' => $this->overBy(50),
+            'finish_late_s' => $this->overBy(90),
             'hands_s' => $this->hands(),
             'one_after_another_s' => $this->oneAfterAnother(),
         ];
@@ -215,13 +272,22 @@ final readonly class Timetable implements JsonSerializable
      */
     private static function end(array $order, array $lanes, float $walk): float
     {
+        return self::taken($order, $lanes, $walk)->value();
+    }
+
+    /**
+     * @param  list<int>  $order
+     * @param  list<Lane>  $lanes
+     */
+    private static function taken(array $order, array $lanes, float $walk): Hands
+    {
         $at = array_fill(0, count($lanes), 0);
         $state = new Hands(count($lanes), $walk);
         foreach ($order as $lane) {
             $state->take($lane, $lanes[$lane]->tasks[$at[$lane]++]);
         }
 
-        return $state->value();
+        return $state;
     }
 
     /**

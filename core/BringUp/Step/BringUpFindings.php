@@ -24,6 +24,17 @@ final class BringUpFindings
         );
     }
 
+    public static function waitBackwards(string $step, Place $place): Finding
+    {
+        return Finding::stop(
+            'bringup.wait_backwards',
+            "The longest wait of {$step} is shorter than its shortest.",
+            'A range of waits is the shortest and then the longest, in seconds.',
+            'Exchange the two, or correct one of them.',
+            $place,
+        );
+    }
+
     public static function outsideTheHouse(Ipv4 $address): Finding
     {
         return Finding::stop(

@@ -22,6 +22,9 @@ use InvalidArgumentException;
 /** A tunnel described in a text, held against what its files can carry and what the connection lets through. */
 final class TunnelDescription
 {
+    /** Where the search begins in each of the private ranges; the lowest of these many houses have. */
+    private const FIRSTS = ['10.73', '172.29', '192.168'];
+
     private const PORT = 51944;
 
     /** @var list<Finding> */
@@ -205,7 +208,8 @@ final class TunnelDescription
         foreach ($firsts as $first) {
             $whole = Prefix::parse("{$first}.0.0/16");
             $isHeld = array_filter($others, fn (Prefix $one): bool => $one->length <= 16 && $one->overlaps($whole));
-            foreach ($isHeld === [] ? [...range(12, 255), ...range(0, 11)] : [] as $third) {
+            $thirds = in_array($first, self::FIRSTS, true) ? [...range(12, 255), ...range(0, 11)] : range(0, 255);
+            foreach ($isHeld === [] ? $thirds : [] as $third) {
                 yield "{$first}.{$third}.0/24";
             }
         }

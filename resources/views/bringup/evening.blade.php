@@ -5,7 +5,7 @@
         @if ($desk->pages === [])
             <b>Nothing is being brought up.</b> Plan a box, write its card and begin; two or three together take much less than one after another.
         @else
-            <b>All over by {{ $evening->finish()->format('H:i') }}{{ $evening->finish()->format('Y-m-d') === $evening->now->format('Y-m-d') ? '' : ' on ' . $evening->finish()->format('j F') }}.</b>
+            <b>All over by {{ $evening->finish()->format('H:i') }}{{ $evening->finish()->format('Y-m-d') === $evening->now->format('Y-m-d') ? '' : ' on ' . $evening->finish()->format('j F') }}{{ $evening->lateFinish() > $evening->finish()->modify('+1 minute') ? ', nine times in ten by ' . $evening->lateFinish()->format('H:i') : '' }}.</b>
             {{ Burrow\Quantity\Duration::seconds($evening->timetable->hands()) }} of your hands;
             @if (count($desk->pages) > 1)
                 one after another it would take until {{ $evening->at($evening->timetable->oneAfterAnother())->format('H:i') }}.

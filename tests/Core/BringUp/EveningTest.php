@@ -10,6 +10,7 @@ use Burrow\BringUp\Evening\Lane;
 use Burrow\BringUp\Evening\Slot;
 use Burrow\BringUp\Evening\Task;
 use Burrow\BringUp\Evening\Timetable;
+use Burrow\BringUp\Evening\TimetableFile;
 use Sabre\VObject\Reader;
 
 // A timetable laid on the clock, drawn, and written into a calendar.
@@ -190,3 +191,57 @@ test(
         expect($events)->toBe([60, 90]);
     },
 );
+
+test('an evening whose waits are ranges is over by the stated hour in as many evenings as stated', function (): void {
+    mt_srand(8);
+    $schema = (string) file_get_contents('core/BringUp/schema/timetable.schema.json');
+    $late = $likely = $all = 0;
+    for ($case = 0; $case < 40; $case++) {
+        $runs = [];
+        foreach (range(1, mt_rand(2, 4)) as $run) {
+            $steps = [];
+            foreach (range(1, mt_rand(2, 5)) as $step) {
+                $least = mt_rand(10, 900);
+                $steps[] = ['id' => "s{$step}", 'hands_s' => mt_rand(20, 200), 'wait_s' => [$least, $least + mt_rand(60, 2400)]];
+            }
+            $runs[] = ['run' => "r{$run}", 'steps' => $steps];
+        }
+        $table = TimetableFile::read((string) json_encode(['runs' => $runs]), $schema, 'x')->timetable;
+        $order = array_map(fn ($slot): array => [(int) substr($slot->run, 1), $slot->task->id], $table->slots);
+        // Played apart: the same order, hands of one person, each run's steps one after the other.
+        for ($turn = 0; $turn < 200; $turn++, $all++) {
+            [$free, $end, $ready] = [0.0, 0.0, []];
+            foreach ($order as [$run, $id]) {
+                $step = array_column($runs[$run - 1]['steps'], null, 'id')[$id];
+                $begin = max($free, $ready[$run] ?? 0.0);
+                $free = $begin + $step['hands_s'];
+                [$least, $most] = $step['wait_s'];
+                $ready[$run] = $free + $least + (($most - $least) * mt_rand()) / mt_getrandmax();
+                $end = max($end, $ready[$run]);
+            }
+            $late += $end <= $table->overBy(90) + 1 ? 1 : 0;
+            $likely += $end <= $table->overBy(50) + 1 ? 1 : 0;
+        }
+    }
+    expect($late / $all)
+        ->toBeBetween(0.85, 0.95)
+        ->and($likely / $all)
+        ->toBeBetween(0.44, 0.56);
+});
+
+test('a key that nobody knows and a range backwards are refused at their lines', function (string $step, string $code): void {
+    $read = TimetableFile::read(
+        "runs:\n  - run: larder\n    steps:\n      - {$step}\n",
+        (string) file_get_contents('core/BringUp/schema/timetable.schema.json'),
+        'x',
+    );
+    expect($read->timetable)
+        ->toBeNull()
+        ->and($read->findings->codes())
+        ->toBe([$code])
+        ->and($read->findings->list[0]->place?->line)
+        ->toBe(4);
+})->with([
+    ['{id: card, hand_s: 60}', 'yaml.schema'],
+    ['{id: card, hands_s: 60, wait_s: [900, 300]}', 'bringup.wait_backwards'],
+]);

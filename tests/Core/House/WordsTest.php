@@ -28,8 +28,8 @@ use Burrow\Quantity\Money;
 use Burrow\Quantity\Rate;
 use Burrow\Quantity\Volts;
 
-// What is said of one, of two and of many: words/CLASS.txt has what findings say whose makers are given numbers, lists,
-// a yes and a no, or words that they ask about or cut; each is varied by itself.
+// What is said of one, of two and of many, by every maker of findings that is given numbers, lists, a yes and a no, or
+// words that it asks about or cuts; each is varied by itself.
 
 /** It asks what it was given, reckons with it, or shows no more of it than has room. */
 function looksAtThem(ReflectionMethod $maker): bool
@@ -209,25 +209,20 @@ function wordsOf(string $class): string
     return str_replace([LONG_WORD, ucfirst(LONG_WORD)], 'LONG', $text);
 }
 
-test('words fit one and many', function (string $class, string $file): void {
-    $now = wordsOf($class);
-    expect($now)->toBe(onFile($file, $now));
+test('no sentence counts one as many', function (string $class): void {
+    $said = wordsOf($class);
+    preg_match_all(
+        '/\b1 (?!is\b|was\b|has\b|its\b|says\b|greets\b|does\b|bits\b|bytes\b|times as\b)(?:[a-z]+s)\b/',
+        $said,
+        $wrong,
+    );
+    expect($wrong[0])->toBe([]);
 })->with(function (): array {
     $cases = [];
     foreach (explode("\n", trim((string) shell_exec("git ls-files 'core/*Findings.php'"))) as $source) {
         $class = 'Burrow\\'.str_replace('/', '\\', substr($source, 5, -4));
-        $name = basename($source, '.php');
-        is_file(__DIR__."/words/{$name}.txt") && ($cases[$name] = [$class, __DIR__."/words/{$name}.txt"]);
+        $cases[basename($source, '.php')] = [$class];
     }
 
     return $cases;
 });
-
-test('no sentence counts one as many', function (string $file): void {
-    preg_match_all(
-        '/\b1 (?!is\b|was\b|has\b|its\b|says\b|greets\b|does\b|bits\b|bytes\b|times as\b)(?:[a-z]+s)\b/',
-        (string) file_get_contents($file),
-        $wrong,
-    );
-    expect($wrong[0])->toBe([]);
-})->with(fn (): array => glob(__DIR__.'/words/*.txt') ?: []);

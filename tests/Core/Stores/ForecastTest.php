@@ -109,7 +109,8 @@ function fills(string $kind, int $seed): array
         if ($kind === 'gaps' && $day < $days - 1 && (($day > $gap && $day < $gap + 15) || mt_rand(0, 5) === 0)) {
             continue;
         }
-        $odd = $kind === 'outliers' && $day < $days - 1 && mt_rand(0, 19) === 0 ? 0.1 * DISK * (2 * mt_rand(0, 1) - 1) : 0;
+        $isOdd = $kind === 'outliers' && $day < $days - 1 && mt_rand(0, 19) === 0;
+        $odd = $isOdd ? 0.1 * DISK * (2 * mt_rand(0, 1) - 1) : 0;
         $samples[] = new FillSample(BEGINS + $day * 86400, (int) max(0, min(DISK, $used[$day] + $odd)));
     }
     $share = max(0.85, $used[$days - 1] / DISK + 0.1);
@@ -173,7 +174,8 @@ test('30 GB a week on a terabyte is full in weeks, and said at the door when it 
 test('a gap in the samples is no step, and an overfull disk is full now', function (): void {
     $samples = [];
     foreach ([...range(0, 30), ...range(60, 90)] as $day) {
-        $samples[] = new FillSample(BEGINS + $day * 86400, 100_000_000_000 + $day * 1_000_000_000 + ($day % 2) * 1_000_000);
+        $used = 100_000_000_000 + $day * 1_000_000_000 + ($day % 2) * 1_000_000;
+        $samples[] = new FillSample(BEGINS + $day * 86400, $used);
     }
     $forecast = FillForecast::of(DISK, $samples);
     expect($forecast->steps)

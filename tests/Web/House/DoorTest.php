@@ -275,7 +275,10 @@ test('outside of the demo its printed logins open nothing', function (): void {
 test('logins are listed, keep their role, and the last keeper stays', function (): void {
     $ask = 'Password for desk (nothing shows while you type)';
     $this->artisan('burrow:user')->expectsOutputToContain('warden')->assertExitCode(0);
-    $this->artisan('burrow:user desk')->expectsQuestion($ask, 'three dry seed heads')->expectsQuestion('The same once more', 'three dry seed heads')->assertExitCode(0);
+    $this->artisan('burrow:user desk')
+        ->expectsQuestion($ask, 'three dry seed heads')
+        ->expectsQuestion('The same once more', 'three dry seed heads')
+        ->assertExitCode(0);
     expect(User::query()->where('name', 'desk')->value('role'))->toBe('guest');
     $this->artisan('burrow:user desk --keeper')
         ->expectsQuestion($ask, 'three dry seed heads')->expectsQuestion('The same once more', 'three dry seed heads')
