@@ -11,7 +11,8 @@ use Illuminate\Support\Facades\Route;
 
 Route::get('/login', [SessionController::class, 'create'])->name('login');
 Route::post('/login', [SessionController::class, 'store']);
-Route::get('/may-send', [SessionController::class, 'maySend']);
+// By a method that leaves no trace of where somebody was last.
+Route::match(['HEAD'], '/may-send', [SessionController::class, 'maySend']);
 Route::post('/theme', ThemeController::class)->name('theme');
 
 // Looking.

@@ -128,11 +128,11 @@ test('a value that the format cannot carry stops, and nothing is written', funct
     }
 })->with([
     'a comma' => ['name: larder', 'name: "lar,der"', 'addresses.not_carried'],
-    'a line break' => ['name: larder', 'name: "larder\ndhcp-host=x"', 'addresses.not_carried'],
+    'a line break' => ['name: larder', 'name: "larder\ndhcp-host=x"', 'yaml.control_in_value'],
     'a blank' => ['aliases: [files]', 'aliases: ["fi les"]', 'addresses.not_carried'],
     'a hash' => ['name: chalk', 'name: "#chalk"', 'addresses.not_carried'],
     'a domain' => ['thistledown.home.arpa', 'thistledown home.arpa', 'addresses.not_carried'],
-    'an account' => ['user: warden', 'user: "warden\n  ProxyCommand x"', 'addresses.not_carried'],
+    'an account' => ['user: warden', 'user: "warden\n  ProxyCommand x"', 'yaml.control_in_value'],
     'an alias that is a host' => ['aliases: [files]', 'aliases: [chalk]', 'addresses.name_twice'],
     'an address twice' => ['172.22.8.20', '172.22.8.10', 'addresses.address_twice'],
     'an address outside' => ['172.22.8.20', '172.22.9.20', 'addresses.outside_prefix'],
@@ -172,9 +172,47 @@ test('an address of a box\'s own means the same in both files, as netplan itself
         ->toBe(networkSays(writtenFile('networkd', OWN_ADDRESS)['text']));
 });
 
+test('beside the first-boot file a radio keeps its networks, and a VLAN is one', function (): void {
+    $made = function (string $own, string $first): array {
+        $root = scratch();
+        mkdir("{$root}/etc/netplan", 0700, true);
+        file_put_contents("{$root}/etc/netplan/50-first.yaml", $first);
+        file_put_contents("{$root}/etc/netplan/60-own.yaml", writtenFile('netplan', $own)['text']);
+        run("chmod 600 {$root}/etc/netplan/*");
+        $said = run("netplan generate --root-dir {$root}");
+        expect([$said['exit'], $said['all']])->toBe([0, $said['all']]);
+
+        return [$root, fn (string $file): string => (string) @file_get_contents("{$root}/run/{$file}")];
+    };
+    $first =
+        "network:\n  version: 2\n  wifis:\n    wlan0:\n      dhcp4: true\n      access-points:\n        seeds: {password: 'three dry seed heads'}\n";
+    [, $file] = $made(str_replace('eth0', 'wlan0', OWN_ADDRESS), $first);
+    expect($file('netplan/wpa-wlan0.conf'))
+        ->toContain('ssid="seeds"')
+        ->and($file('systemd/network/10-netplan-wlan0.network'))
+        ->toContain('Address=172.22.8.16/24')
+        ->not->toContain('DHCP=');
+    [, $file] = $made(str_replace('eth0', 'eth0.7', OWN_ADDRESS), "network: {version: 2}\n");
+    expect($file('systemd/network/10-netplan-eth0.7.netdev'))
+        ->toContain('Id=7')
+        ->and($file('systemd/network/10-netplan-eth0.network'))
+        ->toContain('VLAN=eth0.7')
+        ->and($file('systemd/network/10-netplan-eth0.7.network'))
+        ->toContain('Address=172.22.8.16/24');
+    // The kernel has no radio network when it sets its address.
+    expect(writtenFile('kernel-address', str_replace('eth0', 'wlan0', OWN_ADDRESS))['findings'][0]['code'])->toBe(
+        'addresses.not_carried',
+    );
+});
+
+test('a domain may end in the dot of the root', function (string $kind): void {
+    $dotted = str_replace('Thistledown.home.arpa', 'thistledown.home.arpa.', OWN_ADDRESS);
+    expect(writtenFile($kind, $dotted)['text'])->toBe(writtenFile($kind, OWN_ADDRESS)['text']);
+})->with(['netplan', 'networkd', 'kernel-address']);
+
 test('the word for the kernel stands in one line', function (): void {
     expect(writtenFile('kernel-address', OWN_ADDRESS)['text'])->toBe(
-        'ip=172.22.8.16::172.22.8.1:255.255.255.0:wren:eth0:off',
+        'ip=172.22.8.16::172.22.8.1:255.255.255.0:wren:eth0:off:172.22.8.10',
     );
 });
 
@@ -197,6 +235,7 @@ test('an address of its own that cannot be is said at its line', function (
     'the network itself' => ['172.22.8.16/24', '172.22.8.0/24', 'addresses.network_address', 2],
     'everybody' => ['172.22.8.16/24', '172.22.8.255/24', 'addresses.broadcast', 2],
     'router elsewhere' => ['gateway: 172.22.8.1', 'gateway: 172.22.9.1', 'addresses.outside_prefix', 3],
-    'an interface with a line break' => ['interface: eth0', 'interface: "eth0\nx"', 'addresses.not_carried', 1],
+    'an interface with a line break' => ['interface: eth0', 'interface: "eth0\nx"', 'yaml.control_in_value', 1],
+    'the router\'s own address' => ['gateway: 172.22.8.1', 'gateway: 172.22.8.16', 'addresses.router', 3],
     'a host with blanks' => ['host: wren', 'host: "wren init=/bin/sh"', 'addresses.not_carried', 6],
 ]);

@@ -10,7 +10,10 @@ use InvalidArgumentException;
 /** A site of nginx that speaks TLS for a page on the box itself, with a certificate that the box made. */
 final readonly class HttpsSite
 {
-    /** @throws InvalidArgumentException for a name or port that is none */
+    /** Where it listens itself. */
+    private const OUTER = 443;
+
+    /** @throws InvalidArgumentException for a name or port that is none, or its own */
     public function __construct(private string $host, private string $domain, private int $port)
     {
         if (
@@ -20,6 +23,9 @@ final readonly class HttpsSite
             $port > 65535
         ) {
             throw new InvalidArgumentException('Not a site.');
+        }
+        if ($port === self::OUTER) {
+            throw new InvalidArgumentException('It would pass everything on to itself; the page has to have another port.');
         }
     }
 

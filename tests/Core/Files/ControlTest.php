@@ -111,3 +111,13 @@ test('a unit runs one program under the account that is named, and nothing with 
     'a group with a blank' => [['groups' => ['video root']], false],
     'a line that goes on' => [['what' => 'counts seeds\\'], false],
 ]);
+
+test('a site of nginx does not pass on to itself', function (): void {
+    $writer = FileKinds::all()['nginx-site'];
+    $written = fn (int $port): ?string => $writer->write(
+        (string) json_encode(['host' => 'larder', 'domain' => 'home.arpa', 'port' => $port]),
+        (string) file_get_contents($writer->schema()),
+        'values',
+    )->text;
+    expect($written(443))->toBeNull()->and($written(8081))->toContain('proxy_pass http://127.0.0.1:8081;');
+});

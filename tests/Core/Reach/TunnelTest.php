@@ -168,6 +168,19 @@ test('a net is proposed that no part of the house has', function (array $house, 
     [['10.0.0.0/8', '172.16.0.0/12', '192.168.0.0/17'], '192.168.128.0/24'],
 ]);
 
+test('an interface is one that wg-quick takes', function (string $interface, bool $may): void {
+    $found = tunnel(['endpoint' => ['outside' => 'seeds.example.net', 'interface' => $interface]])->findings;
+    expect($found->blocks())->toBe(! $may);
+})->with([
+    ['wg0', true],
+    ['wg-home.1', true],
+    ['wg0;reboot', false],
+    ['wg0 x', false],
+    ['', false],
+    ['a-name-too-long-for-one', false],
+    ['../x', false],
+]);
+
 test('an outside that is an IPv6 address is reached over IPv6', function (): void {
     $mtu = fn (string $outside, bool $six): int => tunnel([
         'endpoint' => ['outside' => $outside],

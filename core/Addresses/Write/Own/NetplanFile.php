@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Burrow\Addresses\Write\Own;
 
-/** A file for /etc/netplan: one wired interface with an address of its own. */
+/** A file for /etc/netplan: one interface with an address of its own, wired, a radio, or a VLAN on a wire. */
 final class NetplanFile extends OwnAddressWriter
 {
     public function kind(): string
@@ -24,7 +24,13 @@ final class NetplanFile extends OwnAddressWriter
             ($servers === '' ? '' : "        addresses: [{$servers}]\n").
             ($own->domain === '' ? '' : "        search: [\"{$own->domain}\"]\n");
 
-        return "network:\n  version: 2\n  ethernets:\n    \"{$own->interface}\":\n      dhcp4: false\n".
+        // A radio's networks and passphrases stand in the first-boot file, under the same word: netplan puts both together.
+        $vlan = $own->vlan();
+        $kind = $own->isRadio() && $vlan === null ? 'wifis' : ($vlan === null ? 'ethernets' : 'vlans');
+        $below = $vlan === null ? '' : "  ethernets:\n    \"{$vlan[0]}\": {}\n";
+        $tag = $vlan === null ? '' : "      id: {$vlan[1]}\n      link: \"{$vlan[0]}\"\n";
+
+        return "network:\n  version: 2\n{$below}  {$kind}:\n    \"{$own->interface}\":\n{$tag}      dhcp4: false\n".
             "      addresses: [\"{$own->address}/{$own->prefix->length}\"]\n".
             ($own->gateway === null
                 ? ''

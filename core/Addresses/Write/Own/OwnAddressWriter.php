@@ -70,25 +70,43 @@ abstract class OwnAddressWriter implements FileKind
                 : ($dns[] = $one);
         }
         $found = [...$found, ...self::words($data, $at)];
-        $findings = Findings::of(...$found);
+        if ($address !== null && $gateway?->equals($address) === true) {
+            $found[] = AddressFindings::router($address, 'The box and its router have an address each.')->at($at('gateway'));
+        }
+        $own =
+            $address === null || $prefix === null
+                ? null
+                : new OwnSettings(
+                    $data['interface'],
+                    $address,
+                    $prefix,
+                    $gateway,
+                    $dns,
+                    strtolower(self::relative($data['domain'] ?? '')),
+                    strtolower($data['host'] ?? ''),
+                );
+        $refused = $own === null ? null : $this->refused($own, $at);
+        $findings = Findings::of(...$found, ...$refused === null ? [] : [$refused]);
 
-        return $findings->blocks() || $address === null || $prefix === null
+        return $own === null || $findings->blocks()
             ? new WrittenFile($this->kind(), null, $findings)
-            : new WrittenFile(
-                $this->kind(),
-                $this->text(
-                    new OwnSettings(
-                        $data['interface'],
-                        $address,
-                        $prefix,
-                        $gateway,
-                        $dns,
-                        strtolower($data['domain'] ?? ''),
-                        strtolower($data['host'] ?? ''),
-                    ),
-                ),
-                $findings,
-            );
+            : new WrittenFile($this->kind(), $this->text($own), $findings);
+    }
+
+    /**
+     * What the format cannot carry, or what would not work by it.
+     *
+     * @param  callable(string): Place  $at
+     */
+    protected function refused(OwnSettings $own, callable $at): ?Finding
+    {
+        return null;
+    }
+
+    /** A domain may end in the dot of the root (RFC 1034 3.1); the files have it without. */
+    private static function relative(string $domain): string
+    {
+        return strlen($domain) > 1 && str_ends_with($domain, '.') ? substr($domain, 0, -1) : $domain;
     }
 
     abstract protected function text(OwnSettings $own): string;
@@ -110,7 +128,7 @@ abstract class OwnAddressWriter implements FileKind
                 $at('interface'),
             );
         }
-        foreach (['domain' => $data['domain'] ?? '', 'host' => $data['host'] ?? ''] as $key => $text) {
+        foreach (['domain' => self::relative($data['domain'] ?? ''), 'host' => $data['host'] ?? ''] as $key => $text) {
             $labels = $text === '' ? [] : explode('.', $text);
             $bad = array_filter(
                 $labels,
