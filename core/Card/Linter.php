@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Burrow\Card;
 
 use Burrow\Card\Rule\AccountFileRule;
+use Burrow\Card\Rule\CannotWorkRule;
 use Burrow\Card\Rule\CardRule;
 use Burrow\Card\Rule\FirmwareRule;
 use Burrow\Card\Rule\FormRule;
@@ -41,6 +42,7 @@ final readonly class Linter
             new FirmwareRule(),
             new OwnTextRule(),
             new SchoolsRule(),
+            new CannotWorkRule(),
         ];
     }
 

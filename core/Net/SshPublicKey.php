@@ -35,6 +35,22 @@ final readonly class SshPublicKey implements JsonSerializable
         return self::tryOf($words[0] ?? '', $words[1] ?? '', $words[2] ?? '');
     }
 
+    /** Whole fields to its end, and a key of the short kind has its 32 bytes (RFC 4253 6.6, RFC 8709 4). */
+    public function isWhole(): bool
+    {
+        $blob = (string) base64_decode($this->base64);
+        $fields = [];
+        for ($at = 0; $at < strlen($blob) && count($fields) < 8;) {
+            $length = (int) hexdec(bin2hex(substr($blob, $at, 4)));
+            $fields[] = $length;
+            $at += 4 + $length;
+        }
+
+        return $at === strlen($blob) &&
+            count($fields) >= 2 &&
+            ($this->type !== 'ssh-ed25519' || $fields === [11, 32]);
+    }
+
     /** Bits of the modulus of an RSA key (RFC 4253 section 6.6: name, e, n); null for another kind. */
     public function rsaBits(): ?int
     {

@@ -30,7 +30,7 @@ final class NamesRule implements CardRule
         $findings = Findings::of();
         foreach (array_keys($folder->files) as $name) {
             if (
-                preg_match('/^ssh\.?[a-z]{0,4}$/i', (string) $name) === 1 &&
+                preg_match('/^ssh\.?(?:[a-z]{0,4}(?:\.[a-z]{1,4}){0,3})$/i', (string) $name) === 1 &&
                 strtolower((string) $name) !== 'ssh' &&
                 ! $folder->has('ssh')
             ) {

@@ -2,55 +2,10 @@
 
 declare(strict_types=1);
 
-use Burrow\Card\CardContext;
 use Burrow\Card\CardFolder;
 use Burrow\Card\Linter;
-use Burrow\Judgement\Finding;
 
-// Damaged files of a card, and all that the linter says of each, word for word: said/ holds it. What the programs of a
-// box said of the same files stands in told/; whether the linter is right is held against that, in ToldTest.
-
-/** @param  array<string, string>  $files */
-function saidOfCard(array $files, ?CardContext $known = null): string
-{
-    return implode(
-        '',
-        array_map(
-            fn (Finding $one): string => "{$one->severity->value} {$one->code} {$one->place?->file}:".
-                ($one->place->line ?? '-').
-                ':'.
-                ($one->place->column ?? '-').
-                "\n  {$one->found}\n  {$one->do}\n",
-            (new Linter())->lint(new CardFolder($files), $known ?? new CardContext())->list,
-        ),
-    );
-}
-
-test('what is said of a damaged file stays as it was looked through', function (
-    string $by,
-    string $file,
-    array $beside,
-): void {
-    $now = '';
-    foreach (told($by) as $number => ['text' => $text]) {
-        $number % 2 === 0 && ($now .= "=== {$number}\n".saidOfCard([$file => $text] + $beside));
-    }
-    expect($now)->toBe(onFile(__DIR__."/said/{$by}.txt", $now));
-})->with([
-    ['netplan', 'network-config', []],
-    ['wpa', 'wpa_supplicant.conf', ['ssh' => '']],
-    ['settings', 'network-config', []],
-    ['logins', 'user-data', ['meta-data' => "instance-id: wren\n"]],
-]);
-
-test('what is said of a broken card stays as it was looked through', function (): void {
-    $now = '';
-    foreach (cards('broken') as $name => [$file]) {
-        $card = cardFrom($file);
-        $now .= "=== {$name}\n".saidOfCard($card['files'], knownOf($card));
-    }
-    expect($now)->toBe(onFile(__DIR__.'/said/broken.txt', $now));
-});
+// What the linter says of cards that are beyond what a household has, and of slips that every reader takes.
 
 /** @return array<string, array<string, string>> files of cards that are beyond what a household has */
 function oddCards(): array
@@ -199,10 +154,113 @@ function oddCards(): array
     ];
 }
 
-test('what is said of an odd card stays as it was looked through', function (): void {
-    $now = '';
-    foreach (oddCards() as $name => $files) {
-        $now .= "=== {$name}\n".saidOfCard($files);
-    }
-    expect($now)->toBe(onFile(__DIR__.'/said/odd.txt', $now));
-});
+test('a card beyond what a household has is looked over within its bounds', function (array $files): void {
+    $findings = (new Linter())->lint(new CardFolder($files));
+    expect(count($findings))->toBeLessThan(400);
+})->with(fn (): array => array_map(fn (array $files): array => [$files], oddCards()));
+
+// Slips of people who know what they do: the reader takes each, and the box does not do what was meant.
+test('what every reader takes and cannot work is found, and the right form beside it is not', function (
+    string $file,
+    string $wrong,
+    string $right,
+    string $code,
+): void {
+    $key = 'ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB warden@desk';
+    $user = "#cloud-config\nhostname: wren\nusers:\n  - name: warden\n    ssh_authorized_keys:\n";
+    $codes = fn (string $text): array => (new Linter())->lint(
+        new CardFolder(
+            match ($file) {
+                'user-data' => ['user-data' => $user.strtr($text, ['KEY' => $key]), 'meta-data' => "instance-id: a\n"],
+                'network-config' => [
+                    'network-config' => "version: 2\nethernets:\n  eth0:\n    addresses: [172.22.8.16/24]\n{$text}",
+                    'user-data' => $user."      - {$key}\n",
+                    'meta-data' => "instance-id: a\n",
+                ],
+                'cmdline.txt' => ['cmdline.txt' => "console=tty1 root=PARTUUID=1-02 rootwait {$text}\n"],
+                default => [$text => ''],
+            },
+        ),
+    )->codes();
+    expect($codes($wrong))->toContain($code)->and($codes($right))->not->toContain($code);
+})->with([
+    'a key over two lines' => [
+        'user-data',
+        "      - ssh-ed25519 AAAAC3NzaC1lZDI1NTE5AAAAIAEBAQEBAQEBAQEBAQEB\n        AQEBAQEBAQEBAQEBAQEBAQEB warden@desk\n",
+        "      - KEY\n",
+        'card.key_unusable',
+    ],
+    'a key with options' => [
+        'user-data',
+        "      - 'no-pty ssh-ed25519 AAAA'\n",
+        "      - 'no-pty,command=\"/usr/bin/seeds -l\" KEY'\n",
+        'card.key_unusable',
+    ],
+    'packages in one text' => [
+        'user-data',
+        "      - KEY\npackages: samba parted\n",
+        "      - KEY\npackages: [samba, parted]\n",
+        'card.packages_in_one',
+    ],
+    'a decimal mode' => [
+        'user-data',
+        "      - KEY\nwrite_files:\n  - path: /etc/x\n    permissions: 644\n    content: a\n",
+        "      - KEY\nwrite_files:\n  - path: /etc/x\n    permissions: 0644\n    content: a\n",
+        'card.decimal_mode',
+    ],
+    'a dash of a text program' => [
+        'user-data',
+        "      - KEY\nruncmd:\n  - systemctl enable \u{2013}now smbd\n",
+        "      - KEY\nruncmd:\n  - systemctl enable --now smbd\n",
+        'card.typographic_mark',
+    ],
+    'quotation marks of a text program' => [
+        'user-data',
+        "      - KEY\nruncmd:\n  - [sh, -c, \"echo \u{201C}seeds\u{201D}\"]\n",
+        "      - KEY\nruncmd:\n  - [sh, -c, \"echo 'seeds'\"]\n",
+        'card.typographic_mark',
+    ],
+    'a router that is the box' => [
+        'network-config',
+        "    routes:\n      - {to: default, via: 172.22.8.16}\n",
+        "    routes:\n      - {to: default, via: 172.22.8.1}\n",
+        'card.gateway_is_itself',
+    ],
+    'an address on two interfaces' => [
+        'network-config',
+        "  eth1:\n    addresses: [172.22.8.16/24]\n",
+        "  eth1:\n    addresses: [172.22.9.16/24]\n",
+        'card.address_on_two_links',
+    ],
+    'a route over nobody' => [
+        'network-config',
+        "    routes:\n      - {to: default}\n",
+        "    routes:\n      - {to: 172.22.9.0/24, scope: link}\n",
+        'card.route_nowhere',
+    ],
+    'a route over a network' => [
+        'network-config',
+        "    routes:\n      - {to: default, via: 172.22.8.1/24}\n",
+        "    routes:\n      - {to: default, via: 172.22.8.1}\n",
+        'card.route_nowhere',
+    ],
+    'the netmask in the place of the server' => [
+        'cmdline.txt',
+        'ip=172.22.8.16:255.255.255.0:172.22.8.1::wren:eth0:off',
+        'ip=172.22.8.16::172.22.8.1:255.255.255.0:wren:eth0:off',
+        'card.mask_as_server',
+    ],
+    'the kernel as its own router' => [
+        'cmdline.txt',
+        'ip=172.22.8.16::172.22.8.16:255.255.255.0:wren:eth0:off',
+        'ip=172.22.8.16::172.22.8.1:255.255.255.0:wren:eth0:off',
+        'card.gateway_is_itself',
+    ],
+    'the kernel on a radio' => [
+        'cmdline.txt',
+        'ip=172.22.8.16::172.22.8.1:255.255.255.0:wren:wlan0:off',
+        'ip=172.22.8.16::172.22.8.1:255.255.255.0:wren:eth0:off',
+        'card.kernel_radio',
+    ],
+    'an extension twice' => ['', 'ssh.txt.txt', 'ssh', 'card.marker_extension'],
+]);

@@ -24,7 +24,7 @@ final class NetplanFile extends OwnAddressWriter
             ($servers === '' ? '' : "        addresses: [{$servers}]\n").
             ($own->domain === '' ? '' : "        search: [\"{$own->domain}\"]\n");
 
-        // A radio's networks and passphrases stand in the first-boot file, under the same word: netplan puts both together.
+        // A radio's networks stand in the first-boot file, under the same word: netplan puts both together.
         $vlan = $own->vlan();
         $kind = $own->isRadio() && $vlan === null ? 'wifis' : ($vlan === null ? 'ethernets' : 'vlans');
         $below = $vlan === null ? '' : "  ethernets:\n    \"{$vlan[0]}\": {}\n";

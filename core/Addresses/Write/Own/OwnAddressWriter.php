@@ -71,7 +71,10 @@ abstract class OwnAddressWriter implements FileKind
         }
         $found = [...$found, ...self::words($data, $at)];
         if ($address !== null && $gateway?->equals($address) === true) {
-            $found[] = AddressFindings::router($address, 'The box and its router have an address each.')->at($at('gateway'));
+            $found[] = AddressFindings::router(
+                $address,
+                'The box and its router have an address each.',
+            )->at($at('gateway'));
         }
         $own =
             $address === null || $prefix === null
