@@ -100,17 +100,6 @@ final class CannotWorkFindings
         );
     }
 
-    public static function kernelRadio(string $device, Place $place): Finding
-    {
-        return Finding::stop(
-            'card.kernel_radio',
-            "{$device} is a radio.",
-            'The kernel sets its address before anything could join a radio network.',
-            'Pin the address in the router, or in network-config.',
-            $place,
-        );
-    }
-
     private function __construct()
     {
     }

@@ -173,7 +173,6 @@ final class CannotWorkRule implements CardRule
             return [];
         }
         [$client, $server, $gateway] = $fields;
-        $device = $fields[5] ?? '';
         $place = Place::file('cmdline.txt', 1);
 
         return array_values(
@@ -184,7 +183,6 @@ final class CannotWorkRule implements CardRule
                 $client !== '' && Ipv4::tryParse($client) !== null && $client === $gateway
                     ? CannotWorkFindings::gatewayIsItself($client, $place)
                     : null,
-                str_starts_with($device, 'wl') ? CannotWorkFindings::kernelRadio($device, $place) : null,
             ]),
         );
     }

@@ -9,7 +9,7 @@
     </x-slot:say>
     <script src="/lib/qrcode.js" defer></script>
     @if (!$keeps)
-        <p class="soft">What leads where, and who comes in by it, is for keepers.</p>
+        <p class="soft">Port forwards and keys are shown to keepers.</p>
     @else
     <div class="aside">
         <div class="picture" tabindex="0" aria-label="Picture of ways in, may be scrolled">@include('reach.picture', ['picture' => $page->picture])</div>

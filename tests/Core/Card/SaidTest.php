@@ -256,11 +256,5 @@ test('what every reader takes and cannot work is found, and the right form besid
         'ip=172.22.8.16::172.22.8.1:255.255.255.0:wren:eth0:off',
         'card.gateway_is_itself',
     ],
-    'the kernel on a radio' => [
-        'cmdline.txt',
-        'ip=172.22.8.16::172.22.8.1:255.255.255.0:wren:wlan0:off',
-        'ip=172.22.8.16::172.22.8.1:255.255.255.0:wren:eth0:off',
-        'card.kernel_radio',
-    ],
     'an extension twice' => ['', 'ssh.txt.txt', 'ssh', 'card.marker_extension'],
 ]);
