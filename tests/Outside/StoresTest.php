@@ -270,7 +270,7 @@ test('what a format cannot carry is told and not written', function (
     'a line in a mount point' => [
         'fstab',
         ['entries' => [['source' => '/dev/sda1', 'mount' => "/srv\n/x", 'fstype' => 'ext4']]],
-        'stores.not_carried',
+        'yaml.control_in_value',
     ],
     'a mount unit above its place' => [
         'mount',
