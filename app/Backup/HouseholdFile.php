@@ -30,6 +30,19 @@ final readonly class HouseholdFile
     /** Bytes of a file that is taken in. */
     private const MOST = 128 * 1024 * 1024;
 
+    /** What goes into files of boxes and the house as it is: hosts, zones, settings of ssh, lists, shares. */
+    private const IN_FILES = [
+        'boxes' => ['name', 'user', 'address', 'mac'],
+        'networks' => ['domain', 'router', 'prefix', 'outside_name'],
+        'filter_exceptions' => ['name'],
+        'name_checks' => ['name'],
+        'openings' => ['protocol'],
+        'services' => ['protocol', 'scheme'],
+        'stores' => ['mount_point', 'share'],
+        'backups' => ['name', 'target_host', 'target_account', 'target_folder'],
+        'ways_in' => ['public_key', 'address'],
+    ];
+
     /** Things that are told of one file. */
     private const TOLD = 10;
 
@@ -201,7 +214,18 @@ final readonly class HouseholdFile
                 $kinds = self::kinds($table);
                 $rows = is_array($tables[$table] ?? null) ? array_values($tables[$table]) : [];
                 foreach (array_chunk($rows, 200, true) as $some) {
-                    $in = array_map(fn (mixed $row): array => self::row($row, $kinds), $some);
+                    $in = [];
+                    foreach ($some as $at => $row) {
+                        $broken = self::broken($row, self::IN_FILES[$table] ?? []);
+                        if ($broken !== null) {
+                            throw new RuntimeException(
+                                'line '.
+                                    $lines->locate(['tables', $table, $at]).
+                                    ": {$table}: {$broken} holds a line break or another control character.",
+                            );
+                        }
+                        $in[$at] = self::row($row, $kinds);
+                    }
                     self::insert($table, $in, $lines);
                 }
                 $counts[$table] = count($rows);
@@ -265,6 +289,23 @@ final readonly class HouseholdFile
         }
 
         return $in;
+    }
+
+    /**
+     * The column of a row whose text is not of one line: the rest would be a line of its own in files made from it.
+     *
+     * @param  list<string>  $columns
+     */
+    private static function broken(mixed $row, array $columns): ?string
+    {
+        $values = $row instanceof stdClass ? get_object_vars($row) : [];
+        foreach (array_intersect_key($values, array_flip($columns)) as $column => $value) {
+            if (is_string($value) && preg_match('/[\x00-\x1f\x7f]|\x{2028}|\x{2029}/u', $value) === 1) {
+                return $column;
+            }
+        }
+
+        return null;
     }
 
     /** @return array<string, string> column => "time", "json", "yes" or "plain" */

@@ -267,3 +267,17 @@ test(
         }
     },
 );
+
+test('a hand-made file brings no line of its own into any short text', function (): void {
+    $text = implode('', iterator_to_array(App\Backup\HouseholdFile::pieces(now()->getTimestamp()), false));
+    $file = scratch().'/house.json';
+    file_put_contents($file, $text);
+    expect(App\Backup\HouseholdFile::take($file)['boxes'])->toBeGreaterThan(5);
+    $broken = ['"name":"larder"' => '"name":"larder\\nevil 1 2"', '"user":"warden"' => '"user":"warden\\u0000x"'];
+    foreach ($broken as $from => $to) {
+        [$before, $after] = explode($from, $text, 2);
+        file_put_contents($file, $before.$to.$after);
+        expect(fn () => App\Backup\HouseholdFile::take($file))->toThrow(RuntimeException::class, 'control character');
+        expect(App\Models\Box::query()->where('name', 'larder')->count())->toBe(1);
+    }
+});
