@@ -145,6 +145,8 @@ final readonly class HouseholdFile
         self::check($data, $lines);
         $tables = ($data->tables ?? null) instanceof stdClass ? get_object_vars($data->tables) : [];
 
+        self::look($tables, $lines);
+
         return $only
             ? array_map(fn (mixed $rows): int => is_array($rows) ? count($rows) : 0, $tables)
             : self::put($tables, $lines);
@@ -176,6 +178,27 @@ final readonly class HouseholdFile
         }
         $told = self::told($error, $lines);
         throw new RuntimeException(implode("\n", array_slice(array_unique($told), 0, self::TOLD)));
+    }
+
+    /**
+     * @param  array<string, mixed>  $tables
+     *
+     * @throws RuntimeException for a line break where it would be a line of its own in files made from it
+     */
+    private static function look(array $tables, JsonLines $lines): void
+    {
+        foreach (self::IN_FILES as $table => $columns) {
+            foreach (is_array($tables[$table] ?? null) ? array_values($tables[$table]) : [] as $at => $row) {
+                $broken = self::broken($row, $columns);
+                if ($broken !== null) {
+                    throw new RuntimeException(
+                        'line '.
+                            $lines->locate(['tables', $table, $at]).
+                            ": {$table}: {$broken} holds a line break or another control character.",
+                    );
+                }
+            }
+        }
     }
 
     /** @return list<string> */
@@ -214,18 +237,7 @@ final readonly class HouseholdFile
                 $kinds = self::kinds($table);
                 $rows = is_array($tables[$table] ?? null) ? array_values($tables[$table]) : [];
                 foreach (array_chunk($rows, 200, true) as $some) {
-                    $in = [];
-                    foreach ($some as $at => $row) {
-                        $broken = self::broken($row, self::IN_FILES[$table] ?? []);
-                        if ($broken !== null) {
-                            throw new RuntimeException(
-                                'line '.
-                                    $lines->locate(['tables', $table, $at]).
-                                    ": {$table}: {$broken} holds a line break or another control character.",
-                            );
-                        }
-                        $in[$at] = self::row($row, $kinds);
-                    }
+                    $in = array_map(fn (mixed $row): array => self::row($row, $kinds), $some);
                     self::insert($table, $in, $lines);
                 }
                 $counts[$table] = count($rows);

@@ -49,7 +49,7 @@ final readonly class BenchHouse
     {
         $told = self::described($network);
         if ($told === null) {
-            return "The network {$network->prefix} has no room for boards of the bench; it goes on with one of its own.";
+            return "The network {$network->prefix} is too small for the bench, which uses its own: ".self::OWN.'.';
         }
         $this->bench->ask(['do' => 'network', 'network' => $told]);
 

@@ -14,8 +14,8 @@ final class CannotWorkFindings
     {
         return Finding::stop(
             'card.key_unusable',
-            'This is no whole public key.',
-            'It is written down all the same, and opens nothing: often a key broke over two lines (sshd(8)).',
+            'This public key is incomplete.',
+            'It is accepted and nobody can log in with it. Often a line break cut it (sshd(8)).',
             'Paste the key again, in one line.',
             $place,
         );
@@ -61,7 +61,7 @@ final class CannotWorkFindings
         return Finding::stop(
             'card.gateway_is_itself',
             "The box's router is {$address}, which is the box itself.",
-            'Whatever is for elsewhere goes nowhere.',
+            'Nothing outside this network is reachable.',
             'Write the address of the router.',
             $place,
         );
@@ -71,8 +71,8 @@ final class CannotWorkFindings
     {
         return Finding::stop(
             'card.address_on_two_links',
-            "{$address} is on {$link}, too.",
-            'An address is on one interface; answers go out by one of them and are lost.',
+            "{$address} is also set on {$link}.",
+            'Replies leave through only one of them.',
             'Give the other interface another address, or none.',
             $place,
         );
@@ -83,7 +83,7 @@ final class CannotWorkFindings
         return Finding::stop(
             'card.route_nowhere',
             $found,
-            'A route leads over a router, by its address alone (netplan, routes).',
+            'A route needs a router (netplan, routes).',
             'Write the router’s address behind “via”, without a length.',
             $place,
         );

@@ -157,8 +157,8 @@ final class CannotWorkRule implements CardRule
         ], true);
 
         return match (true) {
-            $via === null && ! $isAlone => 'This route leads over nobody.',
-            is_string($via) && str_contains($via, '/') => "“{$via}” is a network, and no router.",
+            $via === null && ! $isAlone => 'This route has no router.',
+            is_string($via) && str_contains($via, '/') => "“{$via}” is a prefix, not the address of a router.",
             default => null,
         };
     }

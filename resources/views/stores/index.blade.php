@@ -44,7 +44,7 @@
                     <p class="slim-text">{{ $one['forecast']->usedPercent() }} % of {{ Burrow\Quantity\Bytes::of($one['fill']->bytes)->decimal() }},
                         {{ $one['forecast']->perDay < 0 ? 'less' : 'more' }} by {{ Burrow\Quantity\Bytes::of((int) abs($one['forecast']->perDay))->decimal() }} a day.
                         @if ($one['at']['at'] !== null)
-                            85 % {{ $date($one['at']['at']) }}, between {{ $date($one['at']['from']) }} and {{ $date($one['at']['to']) }}.
+                            85 % {{ $date($one['at']['at']) }}{{ $date($one['at']['from']) === $date($one['at']['to']) ? '' : ', between ' . $date($one['at']['from']) . ' and ' . $date($one['at']['to']) }}.
                         @endif
                         @if ($one['forecast']->steps !== [])
                             {{ count($one['forecast']->steps) === 1 ? 'One step' : count($one['forecast']->steps) . ' steps' }} left out: {{ collect($one['forecast']->steps)->take(3)->map(fn($step) => ($step['bytes'] < 0 ? '−' : '+') . Burrow\Quantity\Bytes::of(abs($step['bytes']))->decimal() . ' on ' . $date($step['at']))->implode(', ') }}.

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\House\ForGuests;
 use App\Models\Box;
+use App\Models\ForGuests;
 use App\Models\JournalEntry;
 use App\Models\Network;
 use Illuminate\Support\Facades\DB;

@@ -277,7 +277,12 @@ test('a hand-made file brings no line of its own into any short text', function 
     foreach ($broken as $from => $to) {
         [$before, $after] = explode($from, $text, 2);
         file_put_contents($file, $before.$to.$after);
-        expect(fn () => App\Backup\HouseholdFile::take($file))->toThrow(RuntimeException::class, 'control character');
+        foreach ([true, false] as $only) {
+            expect(fn () => App\Backup\HouseholdFile::take($file, $only))->toThrow(
+                RuntimeException::class,
+                'control character',
+            );
+        }
         expect(App\Models\Box::query()->where('name', 'larder')->count())->toBe(1);
     }
 });

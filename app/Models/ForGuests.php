@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\House;
-
-use App\Models\User;
+namespace App\Models;
 
 /**
  * Who may see what. Whatever is not listed here is for keepers alone: a kind of the journal, or a field of the record,
